@@ -1,0 +1,81 @@
+"""Signing in, signing out, and the first account."""
+
+from django.conf import settings
+from django.contrib.auth import authenticate, login, logout
+from django.contrib.auth.password_validation import validate_password
+from django.core.exceptions import ValidationError
+from django.core.validators import validate_email
+from django.db import transaction
+from django.http import HttpRequest
+
+from axes.handlers.proxy import AxesProxyHandler
+from hestor.accounts.models import Account
+from hestor.core.errors import HestorError, InvalidInput, Problem
+
+
+class SignInRefused(HestorError):
+    """Email and password don't match an account."""
+
+    code = "sign_in_refused"
+
+
+class SignInPaused(HestorError):
+    """Too many wrong tries from one place for one account."""
+
+    code = "sign_in_paused"
+
+
+class AccountsExist(HestorError):
+    """The first account can be made only while there is none."""
+
+    code = "accounts_exist"
+
+
+def sign_in(request: HttpRequest, email: str, password: str) -> Account:
+    """Signs a person in. Raises SignInPaused after too many wrong tries, SignInRefused for a wrong one."""
+    email = email.strip().lower()
+    account = authenticate(request, username=email, password=password)
+    if isinstance(account, Account):
+        login(request, account)
+        return account
+    if AxesProxyHandler.is_locked(request, {"username": email}):
+        raise SignInPaused(minutes=settings.SIGN_IN_PAUSE_MINUTES)
+    raise SignInRefused
+
+
+def sign_out(request: HttpRequest) -> None:
+    """Ends the session; signing out twice is fine."""
+    logout(request)
+
+
+def is_first_run() -> bool:
+    """Whether nobody has an account yet."""
+    return not Account.objects.exists()
+
+
+def _email_problems(email: str) -> list[Problem]:
+    try:
+        validate_email(email)
+    except ValidationError:
+        return [Problem("email", "email_form")]
+    return []
+
+
+def _password_problems(password: str, account: Account) -> list[Problem]:
+    try:
+        validate_password(password, account)
+    except ValidationError as error:
+        return [Problem("password", "password_weak", {"reason": " ".join(error.messages)})]
+    return []
+
+
+def make_first_account(email: str, name: str, password: str) -> Account:
+    """The account of whoever sets Hestor up. Raises AccountsExist, or InvalidInput with every problem."""
+    email = email.strip().lower()
+    problems = _email_problems(email) + _password_problems(password, Account(email=email, name=name))
+    with transaction.atomic():
+        if not is_first_run():
+            raise AccountsExist
+        if problems:
+            raise InvalidInput(problems)
+        return Account.objects.create_user(email, password, name=name.strip()[:120])

@@ -1,0 +1,25 @@
+"""The draft against the live edition."""
+
+from django.http import HttpRequest
+from ninja import Router
+
+from hestor.api.auth import site_for
+from hestor.api.schemas import ChangesOut, ProblemOut
+from hestor.api.words import changes_out
+from hestor.core.roles import Action
+from hestor.sites import looks
+from hestor.sites.publishing import changes_of
+
+router = Router(tags=["changes"])
+
+
+@router.get("/sites/{site}/changes", response={200: ChangesOut, 404: ProblemOut})
+def show(request: HttpRequest, site: str) -> ChangesOut:
+    """What would change for visitors, in words, old and new, with reach; and a look at the whole draft."""
+    found = site_for(request, site, Action.LOOK)
+    return ChangesOut(
+        revision=found.revision,
+        live_number=found.live_number,
+        changes=changes_out(changes_of(found)),
+        look=looks.link(found, None),
+    )

@@ -1,0 +1,59 @@
+"""Editions: list, publish, bring back."""
+
+from datetime import UTC, datetime
+from typing import Any
+
+from django.http import HttpRequest
+from ninja import Router, Status
+
+from hestor.api.auth import given_revision, signed_in, site_for
+from hestor.api.schemas import EditionOut, ProblemOut, PublishedOut, RestoredOut
+from hestor.api.words import changes_out
+from hestor.core.changes import Change
+from hestor.core.roles import Action
+from hestor.sites import looks
+from hestor.sites.addresses import origin_of
+from hestor.sites.models import Edition, Site
+from hestor.sites.publishing import count_changes, publish, restore
+from hestor.sites.source import live_edition
+
+router = Router(tags=["editions"])
+
+
+def _values(site: Site, edition: Edition, live: int) -> dict[str, Any]:
+    return {
+        "number": edition.number,
+        "published": edition.published,
+        "by": edition.by.shown_name if edition.by else "",
+        "live": edition.number == live,
+        "name": edition.facts.name,
+        "changes": changes_out(Change.parse(change) for change in edition.changes),
+        "look": looks.link(site, edition.number),
+    }
+
+
+@router.get("/sites/{site}/editions", response={200: list[EditionOut], 404: ProblemOut})
+def list_editions(request: HttpRequest, site: str, before: int | None = None) -> list[EditionOut]:
+    """Fifty editions, newest first; older ones with ``before`` a number."""
+    found = site_for(request, site, Action.LOOK)
+    editions = Edition.objects.filter(site=found).select_related("by").order_by("-number")
+    if before is not None:
+        editions = editions.filter(number__lt=before)
+    return [EditionOut(**_values(found, edition, found.live_number)) for edition in editions[:50]]
+
+
+@router.post("/sites/{site}/editions", response={201: PublishedOut, 409: ProblemOut, 412: ProblemOut})
+def publish_draft(request: HttpRequest, site: str) -> Status[PublishedOut]:
+    """Publishes the draft. With If-Match, only if it is still the draft that was reviewed."""
+    found = site_for(request, site, Action.PUBLISH)
+    made = publish(found.pk, signed_in(request), datetime.now(UTC), given_revision(request))
+    return Status(201, PublishedOut(address=origin_of(found) + "/", **_values(found, made, made.number)))
+
+
+@router.post("/sites/{site}/editions/{number}/restore", response={200: RestoredOut, 404: ProblemOut, 412: ProblemOut})
+def bring_back(request: HttpRequest, site: str, number: int) -> RestoredOut:
+    """Makes the draft say what an edition said; nothing is published."""
+    found = site_for(request, site, Action.EDIT)
+    after = restore(found.pk, number, given_revision(request))
+    keys, pages = count_changes(after, live_edition(after))
+    return RestoredOut(number=number, revision=after.revision, changed=list(keys), changed_pages=pages)

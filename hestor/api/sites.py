@@ -1,0 +1,79 @@
+"""The sites that a person has a part in."""
+
+from django.http import HttpRequest
+from ninja import Router, Status
+
+from hestor.api.auth import signed_in, site_and_role
+from hestor.api.schemas import NewSite, ProblemOut, SiteChange, SiteOut
+from hestor.core.errors import InvalidInput, Problem
+from hestor.core.facts import Facts
+from hestor.core.roles import Action, Role
+from hestor.desk.marks import data_url
+from hestor.sites.addresses import host_of, origin_of
+from hestor.sites.making import make_site, set_label
+from hestor.sites.models import Edition, Membership, Site
+from hestor.sites.publishing import count_changes
+from hestor.towns.models import Town
+from hestor.towns.services import language_of
+
+router = Router(tags=["sites"])
+
+
+def _out(site: Site, role: Role, live: Edition | None) -> SiteOut:
+    facts: Facts = site.facts
+    keys, pages = count_changes(site, live)
+    return SiteOut(
+        slug=site.slug,
+        name=facts.name,
+        label=site.label,
+        host=host_of(site),
+        address=origin_of(site) + "/",
+        mark=data_url(facts),
+        colour=facts.brand_colour,
+        role=role,
+        live_number=site.live_number,
+        changes=len(keys) + pages,
+    )
+
+
+def _live_editions(sites: list[Site]) -> dict[int, Edition]:
+    numbers = {site.pk: site.live_number for site in sites}
+    found = Edition.objects.filter(site__in=sites, number__in=set(numbers.values()))
+    return {edition.site_id: edition for edition in found if edition.number == numbers[edition.site_id]}
+
+
+@router.get("/sites", response=list[SiteOut])
+def list_sites(request: HttpRequest) -> list[SiteOut]:
+    """The person's sites, by name."""
+    mine = Membership.objects.filter(account=signed_in(request)).select_related("site")
+    live = _live_editions([row.site for row in mine])
+    out = [_out(row.site, Role(row.role), live.get(row.site_id)) for row in mine]
+    return sorted(out, key=lambda site: (site.name.casefold(), site.slug))
+
+
+@router.post("/sites", response={201: SiteOut, 422: ProblemOut})
+def make(request: HttpRequest, given: NewSite) -> Status[SiteOut]:
+    """Makes a site from a name and a town, with a home page in its draft."""
+    facts: dict[str, object] = {"name": given.name}
+    if given.town is not None:
+        town = Town.objects.filter(pk=given.town).first()
+        if town is None:
+            raise InvalidInput([Problem("town", "town_unknown")])
+        facts |= {"time_zone": town.time_zone, "language": language_of(town.country)}
+    site = make_site(signed_in(request), facts, given.slug, given.label)
+    return Status(201, _out(site, Role.OWNER, None))
+
+
+@router.get("/sites/{site}", response={200: SiteOut, 404: ProblemOut})
+def show(request: HttpRequest, site: str) -> SiteOut:
+    """One site."""
+    found, role = site_and_role(request, site, Action.LOOK)
+    return _out(found, role, _live_editions([found]).get(found.pk))
+
+
+@router.patch("/sites/{site}", response={200: SiteOut, 403: ProblemOut, 422: ProblemOut})
+def change(request: HttpRequest, site: str, given: SiteChange) -> SiteOut:
+    """Sets the private label."""
+    found, role = site_and_role(request, site, Action.MANAGE)
+    set_label(found, given.label)
+    return _out(found, role, _live_editions([found]).get(found.pk))

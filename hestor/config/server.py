@@ -1,0 +1,26 @@
+"""Gunicorn's settings: a few processes with threads, which suits SQLite and many small answers."""
+
+import os
+
+bind = f"{os.environ.get('HESTOR_BIND', '127.0.0.1')}:{os.environ.get('PORT', '8000')}"
+workers = int(os.environ.get("HESTOR_WORKERS", "2"))
+worker_class = "gthread"
+threads = 4
+keepalive = 30
+timeout = 60
+graceful_timeout = 5
+preload_app = True
+accesslog = None
+errorlog = "-"
+loglevel = "warning"
+wsgi_app = "hestor.config.wsgi"
+# The heartbeat file belongs in memory; on a slow disk it would stall the workers.
+worker_tmp_dir = "/dev/shm" if os.path.isdir("/dev/shm") else None
+control_socket_disable = True
+
+
+def post_fork(server: object, worker: object) -> None:
+    """A process must not share its parent's database connections."""
+    from django.db import connections
+
+    connections.close_all()

@@ -1,0 +1,129 @@
+"""Django's settings. What differs between machines comes from the environment (see README, "In real use")."""
+
+import os
+import secrets
+from pathlib import Path
+
+ROOT = Path(__file__).resolve().parents[2]
+DATA = Path(os.environ.get("DATA") or ROOT / "data").resolve()
+DATA.mkdir(parents=True, exist_ok=True)
+PORT = os.environ.get("PORT", "8000")
+DEMO = os.environ.get("HESTOR_DEMO") == "1"
+DEBUG = False
+
+
+def _secret() -> str:
+    """The signing key: from the environment, else made once and kept beside the database."""
+    if given := os.environ.get("HESTOR_SECRET_KEY"):
+        return given
+    kept = DATA / "secret-key"
+    try:
+        with open(kept, "x", opener=lambda path, flags: os.open(path, flags, 0o600)) as new:
+            new.write(secrets.token_urlsafe(50))
+    except FileExistsError:
+        pass
+    return kept.read_text()
+
+
+SECRET_KEY = _secret()
+HTTPS = os.environ.get("HESTOR_HTTPS") == "1"
+DESK_HOST = os.environ.get("HESTOR_DESK_HOST", "localhost").lower()
+SITES_DOMAIN = os.environ.get("HESTOR_SITES_DOMAIN", "localhost").lower()
+# The port as visitors see it: behind a proxy on 443 or 80 it is left out of addresses.
+PUBLIC_PORT = os.environ.get("HESTOR_PUBLIC_PORT", "" if HTTPS else PORT)
+# Hosts are told apart by hestor.web.middleware, which answers 404 to those it doesn't know.
+ALLOWED_HOSTS = ["*"]
+
+INSTALLED_APPS = [
+    "django.contrib.auth",
+    "django.contrib.contenttypes",
+    "django.contrib.sessions",
+    "axes",
+    "hestor.accounts",
+    "hestor.towns",
+    "hestor.sites",
+    "hestor.web",
+    "hestor.desk",
+]
+MIDDLEWARE = [
+    "hestor.web.middleware.SitesByHost",
+    "hestor.desk.middleware.DeskHeaders",
+    "whitenoise.middleware.WhiteNoiseMiddleware",
+    "django.contrib.sessions.middleware.SessionMiddleware",
+    "hestor.desk.middleware.SameDesk",
+    "django.contrib.auth.middleware.AuthenticationMiddleware",
+    "axes.middleware.AxesMiddleware",
+]
+ROOT_URLCONF = "hestor.config.urls"
+WSGI_APPLICATION = "hestor.config.wsgi.application"
+TEMPLATES: list[dict[str, object]] = []
+
+_SQLITE = {
+    "ENGINE": "django.db.backends.sqlite3",
+    "OPTIONS": {
+        "timeout": 20,
+        "transaction_mode": "IMMEDIATE",
+        # FULL syncs every commit, so that what was kept survives a loss of power, not only of the process.
+        "init_command": "PRAGMA journal_mode=WAL; PRAGMA synchronous=FULL; PRAGMA cache_size=-32000;",
+    },
+    "CONN_MAX_AGE": None,
+}
+DATABASES = {
+    "default": {**_SQLITE, "NAME": DATA / "hestor.sqlite3"},
+    # Towns are reference data, built once from a package and never written by the application.
+    "towns": {**_SQLITE, "NAME": ROOT / "build" / "towns.sqlite3"},
+}
+DATABASE_ROUTERS = ["hestor.towns.router.TownsRouter"]
+DEFAULT_AUTO_FIELD = "django.db.models.BigAutoField"
+
+AUTH_USER_MODEL = "accounts.Account"
+AUTHENTICATION_BACKENDS = [
+    "axes.backends.AxesStandaloneBackend",
+    "django.contrib.auth.backends.ModelBackend",
+]
+PASSWORD_HASHERS = [
+    "django.contrib.auth.hashers.Argon2PasswordHasher",
+    "django.contrib.auth.hashers.PBKDF2PasswordHasher",
+]
+AUTH_PASSWORD_VALIDATORS = [
+    {"NAME": "django.contrib.auth.password_validation.UserAttributeSimilarityValidator"},
+    {"NAME": "django.contrib.auth.password_validation.MinimumLengthValidator", "OPTIONS": {"min_length": 10}},
+    {"NAME": "django.contrib.auth.password_validation.CommonPasswordValidator"},
+]
+SIGN_IN_TRIES = 8
+SIGN_IN_PAUSE_MINUTES = 15
+AXES_FAILURE_LIMIT = SIGN_IN_TRIES
+AXES_COOLOFF_TIME = SIGN_IN_PAUSE_MINUTES / 60
+AXES_LOCKOUT_PARAMETERS = [["username", "ip_address"]]
+AXES_RESET_ON_SUCCESS = True
+AXES_VERBOSE = False
+AXES_USERNAME_FORM_FIELD = "username"
+
+# Behind HTTPS the names carry a prefix that binds the cookies to this one host (RFC 6265bis, 4.1.3).
+_HOST_ONLY = "__Host-" if HTTPS else ""
+SESSION_COOKIE_NAME = f"{_HOST_ONLY}hestor-session"
+SESSION_COOKIE_SECURE = CSRF_COOKIE_SECURE = HTTPS
+SESSION_COOKIE_SAMESITE = CSRF_COOKIE_SAMESITE = "Lax"
+SESSION_COOKIE_AGE = 60 * 60 * 24 * 30
+CSRF_COOKIE_NAME = f"{_HOST_ONLY}csrftoken"
+if HTTPS:
+    SECURE_PROXY_SSL_HEADER = ("HTTP_X_FORWARDED_PROTO", "https")
+
+# The desk sends texts and settings, never files, in one call; pictures come with their own limit.
+DATA_UPLOAD_MAX_MEMORY_SIZE = 2_000_000
+
+LANGUAGE_CODE = "en"
+TIME_ZONE = "UTC"
+USE_TZ = True
+STATIC_URL = "/_desk/"
+WHITENOISE_ROOT = ROOT / "hestor" / "desk" / "dist" / "public"
+WHITENOISE_IMMUTABLE_FILE_TEST = r"^/_desk/.+-[\w-]{8}\.\w+$"
+WHITENOISE_MAX_AGE = 0
+
+LOGGING = {
+    "version": 1,
+    "disable_existing_loggers": False,
+    "formatters": {"plain": {"format": "%(asctime)s %(levelname)s %(name)s: %(message)s"}},
+    "handlers": {"console": {"class": "logging.StreamHandler", "formatter": "plain"}},
+    "root": {"handlers": ["console"], "level": "WARNING"},
+}

@@ -1,0 +1,12 @@
+"""The desk's addresses. Public sites are told apart by host, before any of these (hestor.web)."""
+
+from django.urls import path, re_path
+
+from hestor.api.api import api
+from hestor.desk.views import index
+
+urlpatterns = [
+    path("api/", api.urls),
+    # Every other address is a view of the desk, which its own router reads.
+    re_path(r"^(?!api/|_desk/).*$", index),
+]

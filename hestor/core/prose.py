@@ -1,0 +1,164 @@
+"""Page texts: Markdown to safe HTML, once, with the fill-ins left open to be filled at each rendering.
+
+Markdown is read by markdown-it-py (CommonMark with tables and strikethrough); raw HTML in it is text.
+What comes out goes through nh3 as well, so that a slip of the one is caught by the other.
+
+Where a fill-in stands, the compiled text holds its key between two noncharacters (U+FDD0, U+FDD1),
+and where an address begins at the site's root, U+FDD2 stands for whatever the root is. Unicode keeps
+noncharacters for such inner use; they are taken out of what owners type.
+"""
+
+import html as html_module
+import re
+from dataclasses import dataclass
+
+import nh3
+from markdown_it import MarkdownIt
+from markdown_it.rules_core import StateCore
+from markdown_it.token import Token
+
+from hestor.core import fillins
+from hestor.core.errors import Problem
+
+COMPILER = 1
+"""Counts up when the same source would compile to something else, so that kept texts are made anew."""
+
+_OPEN, _CLOSE, _ROOT = "\ufdd0", "\ufdd1", "\ufdd2"
+_MARKS = re.compile("[\ufdd0-\ufdef]")
+_FILL = re.compile(f"{_OPEN}([^{_CLOSE}]*){_CLOSE}")
+_EXCERPT = 200
+_TAGS = set(
+    "a abbr b blockquote br code del em h2 h3 h4 h5 h6 hr i img li ol p pre s strong table tbody td th thead tr ul".split()
+)
+_ATTRIBUTES = {"a": {"href", "title"}, "img": {"src", "alt", "title"}, "ol": {"start"}, "code": {"class"}}
+_STYLE_OF_CELL = re.compile(r"text-align:(left|center|right)")
+
+
+@dataclass(frozen=True)
+class Prose:
+    """A compiled page text: its HTML, its first paragraph as plain text, and the fill-ins it uses."""
+
+    html: str
+    excerpt: str
+    fills: frozenset[str]
+
+
+def _mark(fill: fillins.Fill) -> str:
+    return f"{_OPEN}{fill.key}{_CLOSE}"
+
+
+def _open_fillins(state: StateCore) -> None:
+    """Puts a mark in place of each fill-in of the running text; code keeps its braces."""
+    for block in state.tokens:
+        for token in block.children or ():
+            if token.type == "text":
+                parts = fillins.parse(token.content)
+                token.content = "".join(p if isinstance(p, str) else _mark(p) for p in parts)
+
+
+def _root_addresses(state: StateCore) -> None:
+    """Marks addresses that begin at the site's root, so that a look at an edition stays inside it."""
+    for block in state.tokens:
+        for token in block.children or ():
+            for name in ("href", "src"):
+                value = str(token.attrGet(name) or "")
+                if value.startswith("/") and not value.startswith("//"):
+                    token.attrSet(name, _ROOT + value)
+
+
+def _lower_headings(state: StateCore) -> None:
+    """The page's title is its only first-level heading, so a text that has its own is moved down one."""
+    headings = [t for t in state.tokens if t.type in ("heading_open", "heading_close")]
+    if any(token.tag == "h1" for token in headings):
+        for token in headings:
+            token.tag = f"h{min(6, int(token.tag[1]) + 1)}"
+
+
+def _cell_classes(state: StateCore) -> None:
+    """A cell's alignment is dropped: style attributes are barred by the site's own security policy."""
+    for token in state.tokens:
+        if token.type in ("td_open", "th_open") and _STYLE_OF_CELL.match(str(token.attrGet("style") or "")):
+            token.attrs.pop("style")
+
+
+def _reader() -> MarkdownIt:
+    reader = MarkdownIt("commonmark", {"html": False}).enable(["table", "strikethrough"])
+    for rule in (_open_fillins, _root_addresses, _lower_headings, _cell_classes):
+        reader.core.ruler.push(rule.__name__, rule)
+    return reader
+
+
+_READER = _reader()
+
+
+def _plain(tokens: list[Token]) -> str:
+    """The first paragraph's text, without its markup."""
+    for index, token in enumerate(tokens):
+        if token.type == "inline" and tokens[index - 1].type == "paragraph_open":
+            pieces = (" " if c.type.endswith("break") else c.content for c in token.children or ())
+            if text := " ".join("".join(pieces).split()):
+                return text
+    return ""
+
+
+def _excerpt(text: str) -> str:
+    if len(text) <= _EXCERPT:
+        return text
+    head = text[: _EXCERPT - 1]
+    if head.rfind(_OPEN) > head.rfind(_CLOSE):
+        head = head[: head.rfind(_OPEN)]
+    return (head.rpartition(" ")[0] or head).rstrip(" ,.;:–-") + "…"
+
+
+def compile_text(source: str) -> Prose:
+    """Markdown as an owner typed it, to HTML with its fill-ins open."""
+    tokens = _READER.parse(_MARKS.sub("\ufffd", source))
+    raw = _READER.renderer.render(tokens, _READER.options, {})
+    clean = nh3.clean(raw, tags=_TAGS, attributes=_ATTRIBUTES, link_rel="noopener")
+    fills = frozenset(key.partition(":")[0] for key in _FILL.findall(clean))
+    return Prose(clean, _excerpt(_plain(tokens)), fills)
+
+
+def problems(field: str, source: str) -> list[Problem]:
+    """Fill-ins of a page text that are unknown or unclosed, by their place in the source."""
+    found: list[Problem] = []
+    lines = source.splitlines(keepends=True)
+    starts = [0]
+    for line in lines:
+        starts.append(starts[-1] + len(line))
+    plain = MarkdownIt("commonmark", {"html": False}).enable(["table", "strikethrough"])
+    for block in plain.parse(source):
+        if block.type == "inline" and block.map and block.children:
+            begin = starts[min(block.map[0], len(starts) - 1)]
+            for token in block.children:
+                if token.type == "text":
+                    found += _placed(field, token.content, source, begin)
+    return found
+
+
+def _placed(field: str, content: str, source: str, begin: int) -> list[Problem]:
+    """The problems of one run of text, moved to where the run stands in the source."""
+    out = []
+    for problem in fillins.problems(field, content):
+        piece = content[problem.start : problem.end]
+        at = max(source.find(piece, begin), 0)
+        params = {**problem.params, "position": at + 1}
+        out.append(Problem(field, problem.code, params, at, at + len(piece)))
+    return out
+
+
+def filled_html(compiled: str, values: fillins.Values, root: str = "") -> str:
+    """Compiled HTML with its fill-ins filled as text, and root addresses put under ``root``."""
+    if _OPEN in compiled:
+        compiled = _FILL.sub(lambda found: html_module.escape(_value(found[1], values)), compiled)
+    return compiled.replace(_ROOT, root)
+
+
+def filled_plain(compiled: str, values: fillins.Values) -> str:
+    """Compiled plain text, such as an excerpt, with its fill-ins filled."""
+    return _FILL.sub(lambda found: _value(found[1], values), compiled)
+
+
+def _value(key: str, values: fillins.Values) -> str:
+    name, _, argument = key.partition(":")
+    return fillins.value_of(name, argument, values)

@@ -1,0 +1,129 @@
+"""Reach: in which places, and on how many pages, each fact of a site lands.
+
+The numbers are counted from what a site holds; tests hold them against a reading of every rendered page.
+"""
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from enum import StrEnum
+
+from hestor.core import fillins
+from hestor.core.facts import Facts
+
+
+class Place(StrEnum):
+    """Anywhere a fact is seen."""
+
+    TAB = "tab"
+    HEADER = "header"
+    FOOTER = "footer"
+    SEARCH = "search"
+    TEXT = "text"
+    FEED = "feed"
+    MANIFEST = "manifest"
+    STRUCTURED = "structured"
+    STYLESHEET = "stylesheet"
+    NOT_FOUND = "not_found"
+
+
+@dataclass(frozen=True)
+class Counts:
+    """How many addresses a site has, and how many page texts use each fill-in.
+
+    ``pages`` are all addresses that answer with a page, further leaves of the news list included;
+    ``undescribed`` are those among them that have no text of their own to show in a search result.
+    """
+
+    pages: int
+    using: Mapping[str, int]
+    undescribed: int = 0
+    structured: int = 1
+
+
+@dataclass(frozen=True)
+class PlaceReach:
+    """One place, and the number of pages or files in which the fact is found there."""
+
+    place: Place
+    pages: int = 0
+    files: int = 0
+
+
+def _footer(facts: Facts, fill_in: str, pages: int) -> list[PlaceReach]:
+    used = fill_in in fillins.used(facts.footer_text)
+    return [PlaceReach(Place.FOOTER, pages)] if used and pages else []
+
+
+def _text(counts: Counts, fill_in: str) -> list[PlaceReach]:
+    number = counts.using.get(fill_in, 0)
+    return [PlaceReach(Place.TEXT, number)] if number else []
+
+
+def _name(facts: Facts, counts: Counts) -> list[PlaceReach]:
+    everywhere = [PlaceReach(place, counts.pages) for place in (Place.TAB, Place.HEADER, Place.SEARCH)]
+    files = [PlaceReach(place, files=1) for place in (Place.FEED, Place.MANIFEST)]
+    once = [PlaceReach(Place.STRUCTURED, counts.structured), PlaceReach(Place.NOT_FOUND, 1)]
+    return everywhere + _footer(facts, "site", counts.pages) + _text(counts, "site") + files + once
+
+
+def _tagline(facts: Facts, counts: Counts) -> list[PlaceReach]:
+    own = [PlaceReach(Place.TAB, 1), PlaceReach(Place.HEADER, counts.pages), PlaceReach(Place.SEARCH, 1)]
+    rest = _footer(facts, "tagline", counts.pages) + _text(counts, "tagline")
+    return own + rest + [PlaceReach(Place.FEED, files=1)]
+
+
+def _description(facts: Facts, counts: Counts) -> list[PlaceReach]:
+    return [
+        PlaceReach(Place.SEARCH, 1 + counts.undescribed),
+        PlaceReach(Place.STRUCTURED, counts.structured),
+        PlaceReach(Place.MANIFEST, files=1),
+    ]
+
+
+def _short_name(facts: Facts, counts: Counts) -> list[PlaceReach]:
+    return [PlaceReach(Place.MANIFEST, files=1)]
+
+
+def _footer_text(facts: Facts, counts: Counts) -> list[PlaceReach]:
+    return [PlaceReach(Place.FOOTER, counts.pages), PlaceReach(Place.NOT_FOUND, 1)]
+
+
+def _brand_colour(facts: Facts, counts: Counts) -> list[PlaceReach]:
+    return [PlaceReach(Place.HEADER, counts.pages), PlaceReach(Place.MANIFEST, files=1)]
+
+
+def _language(facts: Facts, counts: Counts) -> list[PlaceReach]:
+    return [PlaceReach(Place.TEXT, counts.pages), PlaceReach(Place.FEED, files=1), PlaceReach(Place.MANIFEST, files=1)]
+
+
+def _time_zone(facts: Facts, counts: Counts) -> list[PlaceReach]:
+    return _footer(facts, "year", counts.pages) + _text(counts, "year")
+
+
+_REACH = {
+    "name": _name,
+    "short_name": _short_name,
+    "tagline": _tagline,
+    "description": _description,
+    "footer_text": _footer_text,
+    "brand_colour": _brand_colour,
+    "language": _language,
+    "time_zone": _time_zone,
+}
+
+
+def reach(key: str, facts: Facts, counts: Counts) -> tuple[PlaceReach, ...]:
+    """Where the fact ``key`` lands. A fact that is empty lands nowhere, unless another is derived for it."""
+    if not getattr(facts, key) and key != "short_name":
+        return ()
+    return tuple(_REACH[key](facts, counts))
+
+
+def total_pages(places: tuple[PlaceReach, ...]) -> int:
+    """On how many pages the fact is found at all: the widest of its places, as they overlap."""
+    return max((place.pages for place in places), default=0)
+
+
+def files_in(place: Place, places: tuple[PlaceReach, ...]) -> int:
+    """In how many files of one kind (feeds, manifests) the fact is found."""
+    return sum(found.files for found in places if found.place is place)

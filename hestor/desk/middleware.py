@@ -1,0 +1,58 @@
+"""What holds for everything that the desk's host answers."""
+
+from collections.abc import Callable
+from typing import Any
+
+from django.http import HttpRequest, HttpResponse, HttpResponseBase, JsonResponse
+from django.middleware.csrf import CsrfViewMiddleware
+
+from hestor import wording
+
+_STRICT = "default-src 'none'; frame-ancestors 'none'; base-uri 'none'; form-action 'none'"
+
+
+class DeskHeaders:
+    """No framing, no sniffing, no caching of what was said to one person."""
+
+    def __init__(self, get_response: Callable[[HttpRequest], HttpResponse]) -> None:
+        self._get_response = get_response
+
+    def __call__(self, request: HttpRequest) -> HttpResponse:
+        response = self._get_response(request)
+        headers = response.headers
+        headers.setdefault("Content-Security-Policy", _STRICT)
+        headers.setdefault("Cache-Control", "no-store")
+        headers["X-Content-Type-Options"] = "nosniff"
+        headers["X-Frame-Options"] = "DENY"
+        headers["Referrer-Policy"] = "same-origin"
+        headers["Cross-Origin-Opener-Policy"] = "same-origin"
+        headers["Cross-Origin-Resource-Policy"] = "same-origin"
+        return response
+
+
+def _is_browser(request: HttpRequest) -> bool:
+    """Whether a web page may have sent this: browsers say so on every write (Fetch standard)."""
+    return any(name in request.headers for name in ("Origin", "Referer", "Sec-Fetch-Site"))
+
+
+def _checked_view(request: HttpRequest) -> HttpResponseBase:
+    raise NotImplementedError("stands for any view; it is never called")
+
+
+class SameDesk(CsrfViewMiddleware):
+    """Refuses writes that a page of another origin made a browser send.
+
+    A browser's write needs Django's token and origin check. A program that is not a browser carries no
+    one else's cookies, so nothing can be forged through it (docs/decisions/0006-cross-site-writes.md).
+    """
+
+    def process_view(self, request: HttpRequest, callback: Any, args: Any, kwargs: Any) -> Any:
+        """Checks every view alike: being an API call is no exemption."""
+        if not _is_browser(request):
+            return None
+        return super().process_view(request, _checked_view, args, kwargs)
+
+    def _reject(self, request: HttpRequest, reason: str) -> HttpResponse:
+        title = wording.say("error.cross_site")
+        body = {"type": "about:blank", "status": 403, "code": "cross_site", "title": title}
+        return JsonResponse(body, status=403, content_type="application/problem+json")

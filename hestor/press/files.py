@@ -1,0 +1,70 @@
+"""The small files of a site that are not pages: site map, robots file, manifest, structured data."""
+
+import json
+from collections.abc import Iterable
+from typing import Any
+from urllib.parse import quote
+
+from lxml import etree
+
+from hestor.core import facts as facts_module
+from hestor.core import languages
+from hestor.core.facts import Facts
+from hestor.press import assets
+
+_SITEMAP = "http://www.sitemaps.org/schemas/sitemap/0.9"
+
+
+def address(origin: str, path: str) -> str:
+    """The full address of a path, percent-encoded (RFC 3986)."""
+    return origin + quote(path, safe="/-._~")
+
+
+def sitemap(origin: str, paths: Iterable[str]) -> bytes:
+    """A site map (sitemaps.org protocol 0.9)."""
+    root = etree.Element("urlset", nsmap={None: _SITEMAP})
+    for path in paths:
+        etree.SubElement(etree.SubElement(root, "url"), "loc").text = address(origin, path)
+    return etree.tostring(root, xml_declaration=True, encoding="utf-8")
+
+
+def robots(origin: str) -> bytes:
+    """A robots file (RFC 9309): all but private looks at editions."""
+    return f"User-agent: *\nDisallow: /_look/\n\nSitemap: {origin}/sitemap.xml\n".encode()
+
+
+def manifest(facts: Facts) -> bytes:
+    """A web app manifest (W3C): what a phone calls the site on its home screen."""
+    said: dict[str, Any] = {
+        "name": facts.name,
+        "short_name": facts_module.short_name(facts),
+        "lang": facts.language,
+        "dir": languages.direction(facts.language),
+        "start_url": "/",
+        "display": "browser",
+        "theme_color": facts.brand_colour,
+        "background_color": assets.LIGHT,
+        "icons": [{"src": assets.mark_url(facts.brand_colour, facts.name), "sizes": "any", "type": "image/svg+xml"}],
+    }
+    if facts.description:
+        said["description"] = facts.description
+    return json.dumps(said, ensure_ascii=False, indent=1).encode()
+
+
+def structured(facts: Facts, origin: str) -> str:
+    """A schema.org WebSite record as JSON-LD, safe inside a script element."""
+    said = {
+        "@context": "https://schema.org",
+        "@type": "WebSite",
+        "name": facts.name,
+        "alternateName": facts_module.short_name(facts),
+        "url": origin + "/",
+        "inLanguage": facts.language,
+    }
+    if facts.description:
+        said["description"] = facts.description
+    text = json.dumps(said, ensure_ascii=False)
+    # "</script" and "<!--" would end or change the element wherever they stand (HTML, 4.12.1.3).
+    for character in "<>&":
+        text = text.replace(character, f"\\u{ord(character):04x}")
+    return text

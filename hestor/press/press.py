@@ -1,0 +1,224 @@
+"""One edition at the press: finds out what a path asks for, and makes the bytes."""
+
+from collections.abc import Callable, Mapping
+from dataclasses import dataclass
+from datetime import date, datetime
+from functools import cached_property, lru_cache
+from typing import Any
+
+from babel.dates import format_date
+from jinja2 import Environment, PackageLoader, StrictUndefined
+from markupsafe import Markup
+
+from hestor import wording
+from hestor.core import fillins, languages, prose, titles, zones
+from hestor.press import assets, feed, files
+from hestor.press.answer import HTML, Answer
+from hestor.press.edition import Edition, MenuItem, Page
+from hestor.press.leaves import POSTS_ON_A_LEAF, further_paths, leaf_count, leaf_number, leaf_path
+
+_JINJA = Environment(
+    loader=PackageLoader("hestor.press"),
+    autoescape=True,
+    undefined=StrictUndefined,
+    trim_blocks=True,
+    lstrip_blocks=True,
+)
+_LATEST_ON_HOME = 3
+
+
+@dataclass(frozen=True)
+class Look:
+    """A private look at a state that is not, or need not be, live: ``root`` is the address it is under.
+
+    ``edition`` is the number of the edition looked at, or None for the draft.
+    """
+
+    root: str
+    edition: int | None = None
+
+
+@dataclass(frozen=True)
+class _Teaser:
+    """A page as it is named in a list."""
+
+    url: str
+    title: str
+    text: str
+    day: str
+    iso: str
+
+
+@lru_cache(maxsize=4096)
+def _day(day: date, language: str) -> str:
+    return format_date(day, format="long", locale=languages.locale_of(language))
+
+
+class Press:
+    """An edition at one year. Holds what all its pages share, so that it is made once."""
+
+    def __init__(self, edition: Edition, year: int, look: Look | None = None) -> None:
+        self.edition = edition
+        self.facts = edition.facts
+        self.look = look
+        self.root = look.root if look else ""
+        self.values = fillins.Values(self.facts.name, self.facts.tagline, year)
+        self.words = wording.catalogue("public", self.facts.language)
+
+    def answer(self, path: str) -> Answer:
+        """What the site says at ``path``; always an answer, if only that there is nothing."""
+        if path.startswith(assets.PREFIX):
+            return assets.answer(path) or self._not_found()
+        if make := _FILES.get(path):
+            return make(self)
+        if page := self.edition.page(path):
+            return self._news(page, 1) if page.kind == "news" else self._page(page)
+        return self._further_leaf(path) or self._slash_missing(path) or self._not_found()
+
+    def _slash_missing(self, path: str) -> Answer | None:
+        if path.endswith("/") or not self.edition.page(path + "/"):
+            return None
+        return Answer(301, HTML, location=self.root + files.address("", path + "/"))
+
+    def _further_leaf(self, path: str) -> Answer | None:
+        news = self.edition.news()
+        number = leaf_number(path, news[0]) if news else None
+        if not news or not number or number > leaf_count(self.edition.post_count()):
+            return None
+        page = self.edition.page(news[0])
+        return self._news(page, number) if page else None
+
+    @cached_property
+    def _frame(self) -> Mapping[str, Any]:
+        """What every page of this edition shares."""
+        facts = self.facts
+        return {
+            "facts": facts,
+            "words": self.words,
+            "root": self.root,
+            "look": self.look,
+            "language": facts.language,
+            "direction": languages.direction(facts.language),
+            "menu": [self._entry(item) for item in self.edition.menu()],
+            "footer": fillins.fill(facts.footer_text, self.values),
+            "style_url": self.root + assets.style_url(facts.brand_colour),
+            "mark_url": self.root + assets.mark_url(facts.brand_colour, facts.name),
+            "feed_url": f"{self.root}/feed.xml",
+            "manifest_url": f"{self.root}/site.webmanifest",
+        }
+
+    def _entry(self, item: MenuItem) -> MenuItem:
+        children = tuple(self._entry(child) for child in item.children)
+        return MenuItem(item.path, fillins.fill(item.title, self.values), children)
+
+    def _title_of(self, page: Page) -> str:
+        return fillins.fill(page.title, self.values)
+
+    def _summary_of(self, page: Page) -> str:
+        if page.summary:
+            return fillins.fill(page.summary, self.values)
+        return prose.filled_plain(page.excerpt, self.values)
+
+    def _teaser(self, page: Page) -> _Teaser:
+        day = page.published
+        return _Teaser(
+            self.root + page.path,
+            self._title_of(page),
+            self._summary_of(page),
+            _day(day, self.facts.language) if day else "",
+            day.isoformat() if day else "",
+        )
+
+    def _html(self, template: str, status: int = 200, **values: Any) -> Answer:
+        text = _JINJA.get_template(template).render(self._frame, **values)
+        return Answer(status, HTML, text.encode())
+
+    def _page(self, page: Page) -> Answer:
+        return self._html("page.html.jinja", **self.page_values(page))
+
+    def page_values(self, page: Page) -> dict[str, Any]:
+        """What the page's template is given, besides the frame."""
+        home = page.path == "/"
+        title, day = self._title_of(page), page.published
+        name = self.facts.name
+        latest = self.edition.posts(0, _LATEST_ON_HOME) if home else ()
+        return {
+            "path": page.path,
+            "title": titles.home_title(name, self.facts.tagline) if home else titles.page_title(title, name),
+            "heading": title,
+            "description": (home and self.facts.description) or self._summary_of(page) or self.facts.description,
+            "canonical": files.address(self.edition.origin, page.path),
+            "text": Markup(prose.filled_html(page.html, self.values, self.root)),
+            "day": _day(day, self.facts.language) if day else "",
+            "iso_day": day.isoformat() if day else "",
+            "trail": [(self.root + path, fillins.fill(title, self.values)) for path, title in page.trail],
+            "below": [self._teaser(child) for child in self.edition.children(page.path)] if page.has_children else (),
+            "latest": [self._teaser(post) for post in latest],
+            "news": self.edition.news() if home else None,
+            "structured": Markup(files.structured(self.facts, self.edition.origin)) if home else "",
+        }
+
+    def _news(self, page: Page, number: int) -> Answer:
+        count = leaf_count(self.edition.post_count())
+        posts = self.edition.posts((number - 1) * POSTS_ON_A_LEAF, POSTS_ON_A_LEAF)
+        own = leaf_path(page.path, number)
+        leaf = self.words["leaf"].format(number=number, count=count)
+        values = self.page_values(page)
+        if number > 1:
+            title = f"{values['heading']}, {leaf}"
+            values |= {"title": titles.page_title(title, self.facts.name), "path": own}
+            values["canonical"] = files.address(self.edition.origin, own)
+        values |= {
+            "posts": [self._teaser(post) for post in posts],
+            "leaf": leaf if count > 1 else "",
+            "newer": self.root + leaf_path(page.path, number - 1) if number > 1 else "",
+            "older": self.root + leaf_path(page.path, number + 1) if number < count else "",
+        }
+        return self._html("news.html.jinja", **values)
+
+    def _not_found(self) -> Answer:
+        heading = self.words["not_found.title"]
+        title = titles.page_title(heading, self.facts.name)
+        return self._html("not_found.html.jinja", 404, title=title, heading=heading, path="")
+
+    def _feed(self) -> Answer:
+        posts = self.edition.posts(0, POSTS_ON_A_LEAF)
+        return Answer(200, feed.MEDIA_TYPE, feed.feed(self.facts, self.values, self.edition.origin, posts))
+
+    def paths(self) -> list[str]:
+        """The addresses of all pages, the further leaves of the news list included."""
+        news = self.edition.news()
+        return [*self.edition.paths(), *further_paths(news[0] if news else None, self.edition.post_count())]
+
+    def _sitemap(self) -> Answer:
+        return Answer(200, "application/xml; charset=utf-8", files.sitemap(self.edition.origin, self.paths()))
+
+    def _robots(self) -> Answer:
+        return Answer(200, "text/plain; charset=utf-8", files.robots(self.edition.origin))
+
+    def _manifest(self) -> Answer:
+        return Answer(200, "application/manifest+json; charset=utf-8", files.manifest(self.facts))
+
+
+_FILES: Mapping[str, Callable[[Press], Answer]] = {
+    "/feed.xml": Press._feed,
+    "/sitemap.xml": Press._sitemap,
+    "/robots.txt": Press._robots,
+    "/site.webmanifest": Press._manifest,
+}
+
+
+def render(edition: Edition, path: str, now: datetime, look: Look | None = None) -> Answer:
+    """What the edition says at ``path`` at the moment ``now``."""
+    return Press(edition, zones.year_in(edition.facts.time_zone, now), look).answer(path)
+
+
+def unpublished(language: str) -> Answer:
+    """What a site says that has no edition yet."""
+    text = _JINJA.get_template("unpublished.html.jinja").render(
+        words=wording.catalogue("public", language),
+        language=language,
+        direction=languages.direction(language),
+        style_url=assets.style_url("#3d4f7c"),
+    )
+    return Answer(404, HTML, text.encode())

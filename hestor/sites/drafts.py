@@ -1,0 +1,40 @@
+"""Writing the draft: facts, one revision at a time."""
+
+from collections.abc import Mapping
+
+from django.db import transaction
+
+from hestor.core import facts as facts_module
+from hestor.core.errors import NotFound, StaleRevision
+from hestor.sites.models import Site
+
+
+def locked(site_id: int, revision: int | None = None) -> Site:
+    """The site as it is now, inside a transaction that no other writer can enter.
+
+    Raises StaleRevision if ``revision`` is given and is not the newest, NotFound if the site is gone.
+    """
+    site = Site.objects.filter(pk=site_id).first()
+    if site is None:
+        raise NotFound
+    if revision is not None and revision != site.revision:
+        raise StaleRevision(revision, site.revision)
+    return site
+
+
+def bump(site: Site) -> None:
+    """Counts a write to the draft."""
+    site.revision += 1
+    site.save(update_fields=["revision", "draft_facts", "live_number", "label"])
+
+
+def write_facts(site_id: int, values: Mapping[str, object], revision: int) -> Site:
+    """Keeps facts in the draft. Raises StaleRevision, or InvalidInput; then nothing is kept."""
+    with transaction.atomic():
+        site = locked(site_id, revision)
+        before = site.facts
+        after = facts_module.changed(before, values)
+        if after != before:
+            site.draft_facts = facts_module.document(after)
+            bump(site)
+        return site

@@ -1,0 +1,77 @@
+"""Loads the demo once: three accounts and three sites, from the folder ``demo/``."""
+
+import tomllib
+from datetime import UTC, datetime, timedelta
+from pathlib import Path
+from typing import Any
+
+from django.conf import settings
+from django.core.management.base import BaseCommand
+from django.db import transaction
+
+from hestor.accounts.demo import ACCOUNTS, NAMES, PASSWORD
+from hestor.accounts.models import Account
+from hestor.core.roles import Role
+from hestor.sites.drafts import write_facts
+from hestor.sites.making import make_site
+from hestor.sites.models import Edition, Membership, Revision, Site
+from hestor.sites.pages import add_page, change_page
+from hestor.sites.publishing import publish
+
+_FIRST_PUBLISHED = datetime(2025, 3, 29, 9, 30, tzinfo=UTC)
+
+
+def _page_file(path: Path) -> dict[str, Any]:
+    """A page's fields (TOML above the line of hyphens) and its text (Markdown below)."""
+    head, _, body = path.read_text().partition("\n---\n")
+    fields = tomllib.loads(head)
+    order = fields.pop("menu", 0)
+    return {**fields, "body": body.strip(), "order": order, "in_menu": bool(order)}
+
+
+def _load_pages(site: Site, folder: Path) -> None:
+    ids: dict[str, int] = dict(Revision.objects.in_draft_of(site.pk).values_list("path", "page_id"))
+    pages = [_page_file(path) for path in sorted(folder.glob("pages/*.md"))]
+    posts = [{**_page_file(path), "kind": "post"} for path in sorted(folder.glob("posts/*.md"))]
+    for fields in sorted(pages, key=lambda page: "parent" in page) + posts:
+        if "parent" in fields:
+            fields["parent"] = ids[fields["parent"]]
+        if fields["path"] in ids:
+            change_page(site.pk, ids[fields["path"]], fields)
+        else:
+            ids[fields["path"]] = add_page(site.pk, fields).page_id
+
+
+def _publish(site: Site, owner: Account, values: dict[str, Any]) -> None:
+    site.refresh_from_db()
+    write_facts(site.pk, values, site.revision)
+    done = Edition.objects.filter(site=site).count()
+    publish(site.pk, owner, _FIRST_PUBLISHED + timedelta(days=97 * done))
+
+
+def _load_site(folder: Path, people: dict[str, Account], owner: Account) -> None:
+    said = tomllib.loads((folder / "site.toml").read_text())
+    site = make_site(owner, said["facts"], said["slug"])
+    for email, account in people.items():
+        Membership.objects.update_or_create(site=site, account=account, defaults={"role": ACCOUNTS[email]})
+    _load_pages(site, folder)
+    for earlier in said.get("earlier", ()):
+        _publish(site, owner, {**said["facts"], **earlier})
+    _publish(site, owner, said["facts"])
+
+
+class Command(BaseCommand):
+    """``manage.py load_demo``: does nothing if there is an account already."""
+
+    help = __doc__
+
+    def handle(self, *args: Any, **options: Any) -> None:
+        """Loads everything in one transaction."""
+        with transaction.atomic():
+            if Account.objects.exists():
+                return
+            people = {email: Account.objects.create_user(email, PASSWORD, name=name) for email, name in NAMES.items()}
+            owner = next(people[email] for email, role in ACCOUNTS.items() if role is Role.OWNER)
+            for folder in sorted(path.parent for path in (settings.ROOT / "demo").glob("*/site.toml")):
+                _load_site(folder, people, owner)
+        self.stdout.write("Demo: three sites and three accounts.")

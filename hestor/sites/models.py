@@ -1,0 +1,174 @@
+"""What is kept of a site. Rules live in ``hestor.core``; writing is done by this app's services."""
+
+from typing import ClassVar
+
+from django.conf import settings
+from django.db import models
+from django.db.models import F, Q
+
+from hestor.core import facts as facts_module
+from hestor.core.facts import Facts
+from hestor.core.roles import Role
+
+
+class Site(models.Model):
+    """One website: its draft facts, and the number of the edition that is live (0 before the first).
+
+    ``revision`` counts the writes to the draft, facts and pages alike.
+    """
+
+    slug = models.CharField(max_length=40, unique=True)
+    domain = models.CharField(max_length=253, unique=True, null=True, blank=True)
+    label = models.CharField(max_length=60, blank=True)
+    draft_facts = models.JSONField()
+    revision = models.PositiveIntegerField(default=1)
+    live_number = models.PositiveIntegerField(default=0)
+    created = models.DateTimeField(auto_now_add=True)
+
+    def __str__(self) -> str:
+        return self.slug
+
+    @property
+    def facts(self) -> Facts:
+        """The facts of the draft."""
+        return facts_module.parse(self.draft_facts)
+
+
+class Membership(models.Model):
+    """A person's role on a site."""
+
+    site = models.ForeignKey(Site, on_delete=models.CASCADE, related_name="memberships")
+    account = models.ForeignKey(settings.AUTH_USER_MODEL, on_delete=models.CASCADE, related_name="memberships")
+    role = models.CharField(max_length=10, choices=[(role.value, role.value) for role in Role])
+
+    class Meta:
+        constraints = (models.UniqueConstraint(fields=["site", "account"], name="one_role_a_person"),)
+
+    def __str__(self) -> str:
+        return f"{self.account} is {self.role} of {self.site}"
+
+
+class Edition(models.Model):
+    """One published state of a site. Written once; its pages are the revisions that span its number."""
+
+    site = models.ForeignKey(Site, on_delete=models.CASCADE, related_name="editions")
+    number = models.PositiveIntegerField()
+    facts_document = models.JSONField()
+    changes = models.JSONField(default=list)
+    published = models.DateTimeField()
+    by = models.ForeignKey(settings.AUTH_USER_MODEL, on_delete=models.SET_NULL, null=True)
+
+    class Meta:
+        constraints = (models.UniqueConstraint(fields=["site", "number"], name="one_edition_a_number"),)
+
+    def __str__(self) -> str:
+        return f"{self.site} {self.number}"
+
+    @property
+    def facts(self) -> Facts:
+        """The facts as they were published."""
+        return facts_module.parse(self.facts_document)
+
+
+class Page(models.Model):
+    """A page's identity, the same through all its revisions."""
+
+    site = models.ForeignKey(Site, on_delete=models.CASCADE, related_name="pages")
+    created = models.DateTimeField(auto_now_add=True)
+
+    def __str__(self) -> str:
+        return f"page {self.pk}"
+
+
+class Text(models.Model):
+    """A revision's text, apart from it so that lists of revisions stay light."""
+
+    body = models.TextField(blank=True)
+    html = models.TextField(blank=True)
+    excerpt = models.TextField(blank=True)
+    compiler = models.PositiveSmallIntegerField()
+
+    def __str__(self) -> str:
+        return self.body[:40]
+
+
+class RevisionQuerySet(models.QuerySet["Revision"]):
+    """The states that are asked for: the draft, and any edition."""
+
+    def in_draft_of(self, site_id: int) -> "RevisionQuerySet":
+        """The pages as edited."""
+        return self.filter(site_id=site_id, in_draft=True)
+
+    def in_edition_of(self, site_id: int, number: int) -> "RevisionQuerySet":
+        """The pages as published in an edition."""
+        return self.filter(
+            Q(live_to__isnull=True) | Q(live_to__gte=number), site_id=site_id, live_from__lte=number
+        )
+
+    def leaving(self, site_id: int) -> "RevisionQuerySet":
+        """Live pages that the draft doesn't hold any more: replaced, or taken out."""
+        return self.filter(site_id=site_id, in_draft=False, live_from__isnull=False, live_to__isnull=True)
+
+    def coming(self, site_id: int) -> "RevisionQuerySet":
+        """Pages of the draft that no edition has yet."""
+        return self.filter(site_id=site_id, in_draft=True, live_from__isnull=True)
+
+
+class Revision(models.Model):
+    """One state of a page.
+
+    It was public from edition ``live_from`` to ``live_to``, both included; ``live_from`` is empty before it
+    was ever published, ``live_to`` while it is live. ``in_draft`` says that the draft holds this state.
+    """
+
+    KINDS = (("page", "page"), ("post", "post"), ("news", "news"))
+
+    site = models.ForeignKey(Site, on_delete=models.CASCADE, related_name="page_revisions")
+    page = models.ForeignKey(Page, on_delete=models.CASCADE, related_name="revisions")
+    parent = models.ForeignKey(Page, on_delete=models.SET_NULL, null=True, related_name="+")
+    text = models.ForeignKey(Text, on_delete=models.PROTECT)
+    path = models.CharField(max_length=200)
+    title = models.CharField(max_length=200)
+    menu_title = models.CharField(max_length=60, blank=True)
+    summary = models.CharField(max_length=320, blank=True)
+    kind = models.CharField(max_length=4, choices=KINDS, default="page")
+    in_menu = models.BooleanField(default=False)
+    order = models.PositiveIntegerField(default=0)
+    published = models.DateField(null=True)
+    uses_site = models.BooleanField(default=False)
+    uses_tagline = models.BooleanField(default=False)
+    uses_year = models.BooleanField(default=False)
+    described = models.BooleanField(default=True)
+
+    in_draft = models.BooleanField(default=True)
+    live_from = models.PositiveIntegerField(null=True)
+    live_to = models.PositiveIntegerField(null=True)
+    written = models.DateTimeField(auto_now_add=True)
+
+    objects: ClassVar = RevisionQuerySet.as_manager()
+
+    class Meta:
+        constraints = (
+            models.UniqueConstraint(fields=["site", "path"], condition=Q(in_draft=True), name="one_draft_page_a_path"),
+            models.UniqueConstraint(fields=["page"], condition=Q(in_draft=True), name="one_draft_a_page"),
+            models.CheckConstraint(condition=Q(live_to__isnull=True) | Q(live_to__gte=F("live_from")), name="span"),
+        )
+        # Each index answers one question whatever the number of pages: this page, the menu, the posts,
+        # the pages below another, the counts of reach, and what a publish moves.
+        indexes = (
+            models.Index(fields=["site", "path", "live_from"], name="rev_by_path"),
+            models.Index(fields=["site", "kind", "published"], name="rev_by_kind"),
+            models.Index(fields=["site", "parent"], name="rev_by_parent"),
+            models.Index(fields=["site"], condition=Q(in_menu=True), name="rev_in_menu"),
+            models.Index(fields=["site"], condition=Q(kind="news"), name="rev_news"),
+            models.Index(fields=["site", "in_draft"], condition=Q(uses_site=True), name="rev_uses_site"),
+            models.Index(fields=["site", "in_draft"], condition=Q(uses_tagline=True), name="rev_uses_tagline"),
+            models.Index(fields=["site", "in_draft"], condition=Q(uses_year=True), name="rev_uses_year"),
+            models.Index(fields=["site", "in_draft"], condition=Q(described=False), name="rev_undescribed"),
+            models.Index(fields=["site"], condition=Q(in_draft=True), name="rev_draft"),
+            models.Index(fields=["site"], condition=Q(in_draft=True, live_from=None), name="rev_coming"),
+            models.Index(fields=["site"], condition=Q(in_draft=False, live_to=None), name="rev_leaving"),
+        )
+
+    def __str__(self) -> str:
+        return f"{self.path} ({self.pk})"

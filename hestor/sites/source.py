@@ -1,0 +1,143 @@
+"""The press's view of a site: an edition, or the draft, as it lies in the database."""
+
+from collections.abc import Iterable, Sequence
+from functools import cached_property
+from typing import cast
+
+from hestor.core import prose
+from hestor.core.facts import Facts
+from hestor.press.edition import Kind, MenuItem, Page
+from hestor.sites.addresses import origin_of
+from hestor.sites.models import Edition, Revision, RevisionQuerySet, Site
+
+_DEEPEST = 8
+
+
+def _compiled(revision: Revision) -> tuple[str, str]:
+    """HTML and excerpt as kept, or made anew if an older compiler made them."""
+    text = revision.text
+    if text.compiler == prose.COMPILER:
+        return text.html, text.excerpt
+    made = prose.compile_text(text.body)
+    return made.html, made.excerpt
+
+
+class StoredEdition:
+    """One state of a site, read as the press asks. Holds nothing but what was asked for."""
+
+    def __init__(self, site: Site, facts: Facts, revisions: RevisionQuerySet) -> None:
+        self._site = site
+        self._facts = facts
+        self._revisions = revisions
+
+    @property
+    def facts(self) -> Facts:
+        """The house style of this state."""
+        return self._facts
+
+    @cached_property
+    def origin(self) -> str:
+        """Scheme, host and port of the public site."""
+        return origin_of(self._site)
+
+    @property
+    def revisions(self) -> RevisionQuerySet:
+        """The pages of this state, for counting and listing."""
+        return self._revisions
+
+    def _page(self, revision: Revision, trail: tuple[tuple[str, str], ...] = (), children: bool = False) -> Page:
+        html, excerpt = _compiled(revision)
+        return Page(
+            path=revision.path,
+            title=revision.title,
+            kind=cast(Kind, revision.kind),
+            html=html,
+            excerpt=excerpt,
+            summary=revision.summary,
+            published=revision.published,
+            trail=trail,
+            has_children=children,
+        )
+
+    def _trail(self, revision: Revision) -> tuple[tuple[str, str], ...]:
+        above: list[tuple[str, str]] = []
+        parent_id = revision.parent_id
+        while parent_id and len(above) < _DEEPEST:
+            parent = self._revisions.filter(page_id=parent_id).only("path", "title", "parent_id").first()
+            if parent is None:
+                break
+            above.insert(0, (parent.path, parent.title))
+            parent_id = parent.parent_id
+        return tuple(above)
+
+    def page(self, path: str) -> Page | None:
+        """The page at an address, if there is one."""
+        revision = self._revisions.filter(path=path).select_related("text").first()
+        if revision is None:
+            return None
+        below = revision.kind == "page" and self._below(revision.page_id).exists()
+        return self._page(revision, self._trail(revision), below)
+
+    def _below(self, page_id: int) -> RevisionQuerySet:
+        return self._revisions.filter(parent_id=page_id, kind="page").order_by("order", "path")
+
+    def children(self, path: str) -> Sequence[Page]:
+        """The pages directly below the page at ``path``."""
+        parent = self._revisions.filter(path=path).values_list("page_id", flat=True).first()
+        if parent is None:
+            return ()
+        return [self._page(revision) for revision in self._below(parent).select_related("text")]
+
+    def menu(self) -> Sequence[MenuItem]:
+        """The menu, in its order; an entry whose parent is not in the menu stands at the top."""
+        rows = list(
+            self._revisions.filter(in_menu=True)
+            .order_by("order", "path")
+            .values_list("page_id", "parent_id", "path", "menu_title", "title")
+        )
+        shown = {page_id for page_id, *_ in rows}
+
+        def nested(above: int | None) -> tuple[MenuItem, ...]:
+            return tuple(
+                MenuItem(path, menu_title or title, nested(page_id))
+                for page_id, parent_id, path, menu_title, title in rows
+                if (parent_id if parent_id in shown else None) == above
+            )
+
+        return nested(None)
+
+    @property
+    def _posts(self) -> RevisionQuerySet:
+        return self._revisions.filter(kind="post")
+
+    def posts(self, start: int, count: int) -> Sequence[Page]:
+        """Posts, newest first."""
+        rows = self._posts.order_by("-published", "path").select_related("text")[start : start + count]
+        return [self._page(revision) for revision in rows]
+
+    def post_count(self) -> int:
+        """How many posts there are."""
+        return self._posts.count()
+
+    def news(self) -> tuple[str, str] | None:
+        """Path and title of the page that lists the posts."""
+        return self._revisions.filter(kind="news").values_list("path", "title").order_by("path").first()
+
+    def paths(self) -> Iterable[str]:
+        """The addresses of all pages and posts."""
+        return self._revisions.order_by("path").values_list("path", flat=True)
+
+
+def draft_of(site: Site, facts: Facts | None = None) -> StoredEdition:
+    """The draft; ``facts`` stand in for its own while they are being typed."""
+    return StoredEdition(site, facts or site.facts, Revision.objects.in_draft_of(site.pk))
+
+
+def edition_of(site: Site, edition: Edition) -> StoredEdition:
+    """A published edition."""
+    return StoredEdition(site, edition.facts, Revision.objects.in_edition_of(site.pk, edition.number))
+
+
+def live_edition(site: Site) -> Edition | None:
+    """The edition that the public reads, if there is one yet."""
+    return Edition.objects.filter(site=site, number=site.live_number).first() if site.live_number else None

@@ -1,0 +1,84 @@
+"""Tells hosts apart before anything else: the desk's goes on to Django, a site's is answered here."""
+
+from collections.abc import Callable
+
+from django.conf import settings
+from django.http import HttpRequest, HttpResponse
+from django.http.request import split_domain_port
+
+from hestor.sites import looks
+from hestor.sites.addresses import site_at
+from hestor.sites.models import Site
+from hestor.web import serving
+
+_POLICY = (
+    "default-src 'none'; style-src 'self'; img-src 'self' data:; font-src 'self'; manifest-src 'self'; "
+    "base-uri 'none'; form-action 'self'; frame-ancestors 'none'"
+)
+_HEADERS = {
+    "Content-Security-Policy": _POLICY,
+    "X-Content-Type-Options": "nosniff",
+    "X-Frame-Options": "DENY",
+    "Referrer-Policy": "strict-origin-when-cross-origin",
+    "Cross-Origin-Opener-Policy": "same-origin",
+}
+
+
+def _matches(header: str, etag: str) -> bool:
+    """Whether If-None-Match names the validator (RFC 9110, 13.1.2: weak comparison)."""
+    given = {part.strip().removeprefix("W/") for part in header.split(",")}
+    return etag in given or "*" in given
+
+
+def _respond(request: HttpRequest, wire: serving.Wire, private: bool) -> HttpResponse:
+    answer = wire.answer
+    if private:
+        caching = "private, no-store"
+    else:
+        caching = "public, max-age=31536000, immutable" if answer.immutable else "no-cache"
+    headers = {**_HEADERS, "Cache-Control": caching, "Vary": "Accept-Encoding", "ETag": wire.etag}
+    if answer.location:
+        headers["Location"] = answer.location
+    if private:
+        headers |= {"X-Robots-Tag": "noindex", "Referrer-Policy": "no-referrer"}
+    if answer.status == 200 and _matches(request.headers.get("If-None-Match", ""), wire.etag):
+        return HttpResponse(status=304, headers=headers)
+    if wire.coding:
+        headers["Content-Encoding"] = wire.coding
+    response = HttpResponse(wire.body, status=answer.status, content_type=answer.media_type, headers=headers)
+    response["Content-Length"] = str(len(wire.body))
+    if request.method == "HEAD":
+        response.content = b""
+    return response
+
+
+def _site(request: HttpRequest, site: Site) -> HttpResponse:
+    if request.method not in ("GET", "HEAD"):
+        return HttpResponse(status=405, headers={"Allow": "GET, HEAD", **_HEADERS})
+    accepts = request.headers.get("Accept-Encoding", "")
+    if request.path.startswith(looks.PREFIX):
+        found = serving.look(site, request.path, accepts)
+        return _respond(request, found, True) if found else _nothing()
+    return _respond(request, serving.live(site, request.path, accepts), False)
+
+
+def _nothing() -> HttpResponse:
+    return HttpResponse("There is nothing at this address.\n", status=404, content_type="text/plain", headers=_HEADERS)
+
+
+def _is_desk(host: str) -> bool:
+    return host in (settings.DESK_HOST, "127.0.0.1", "[::1]")
+
+
+class SitesByHost:
+    """Answers for public sites; lets the desk's own requests through; knows no other host."""
+
+    def __init__(self, get_response: Callable[[HttpRequest], HttpResponse]) -> None:
+        self._get_response = get_response
+
+    def __call__(self, request: HttpRequest) -> HttpResponse:
+        host = split_domain_port(request.META.get("HTTP_HOST", ""))[0]
+        if _is_desk(host):
+            return self._get_response(request)
+        site = site_at(host) if host else None
+        return _site(request, site) if site else _nothing()

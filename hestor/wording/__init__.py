@@ -1,0 +1,36 @@
+"""The translation files (gettext PO) of the desk's messages and of the public pages' own words.
+
+A message is found by its key, so that code never holds its text; a language that lacks one falls back
+to English. Loading is the only reading of files; formatting is pure.
+"""
+
+from collections.abc import Mapping
+from functools import lru_cache
+from importlib.resources import files
+
+from babel.messages.pofile import read_po
+
+FALLBACK = "en"
+
+
+@lru_cache(maxsize=64)
+def catalogue(domain: str, language: str) -> Mapping[str, str]:
+    """All messages of a domain (``desk`` or ``public``) by key, for a BCP 47 tag such as ``de-CH``."""
+    messages: dict[str, str] = {}
+    for tag in (FALLBACK, language.partition("-")[0], language):
+        source = files(__name__).joinpath("locale", tag, f"{domain}.po")
+        if source.is_file():
+            with source.open("rb") as opened:
+                messages |= {str(m.id): str(m.string) for m in read_po(opened) if m.id and m.string}
+    return messages
+
+
+def languages(domain: str) -> tuple[str, ...]:
+    """The languages that have a file of the domain."""
+    folder = files(__name__).joinpath("locale")
+    return tuple(sorted(d.name for d in folder.iterdir() if d.joinpath(f"{domain}.po").is_file()))
+
+
+def say(key: str, language: str = FALLBACK, **params: str | int) -> str:
+    """A message of the desk, its params put in. Raises KeyError for a key that no file has."""
+    return catalogue("desk", language)[key].format_map(params)
