@@ -2,7 +2,7 @@
 
 from ninja import NinjaAPI
 
-from hestor.api import changes, editions, pages, proofs, session, sites, style, towns
+from hestor.api import changes, editions, languages, pages, proofs, session, sites, style, towns
 from hestor.api.auth import signed_in
 from hestor.api.problems import register
 
@@ -14,5 +14,5 @@ api = NinjaAPI(
     auth=signed_in,
 )
 register(api)
-for module in (session, sites, style, proofs, pages, changes, editions, towns):
+for module in (session, sites, style, proofs, pages, changes, editions, towns, languages):
     api.add_router("", module.router)

@@ -41,6 +41,7 @@ def spot(problem: Problem) -> dict[str, Any]:
         "message": message,
         "start": problem.start,
         "end": problem.end,
+        "fix": problem.fix,
     }
 
 
@@ -66,7 +67,7 @@ def _both_values(error: HestorError) -> dict[str, Any]:
 
 def _schema(request: HttpRequest, error: ValidationError) -> HttpResponse:
     errors = [
-        {"field": str(e["loc"][-1]), "code": "schema", "message": str(e["msg"]), "start": None, "end": None}
+        {"field": str(e["loc"][-1]), "code": "schema", "message": str(e["msg"]), "start": None, "end": None, "fix": None}
         for e in error.errors
     ]
     one = ".one" if len(errors) == 1 else ""

@@ -96,6 +96,15 @@ class TownOut(Schema):
     language: str
 
 
+class LanguageOut(Schema):
+    """A language by its tag, its own name and its English one; ``own_words``: whether pages speak it."""
+
+    tag: str
+    own_name: str
+    name: str
+    own_words: bool
+
+
 class StyleOut(Schema):
     """The house style: the draft's facts, the live ones, and what differs."""
 
@@ -116,13 +125,14 @@ class StyleChange(Strict):
 
 
 class SpotOut(Schema):
-    """One refused spot; start and end count characters of the value as it was given."""
+    """One refused spot; start and end count code points of the tidied value, where ``fix`` may be put."""
 
     field: str
     code: str
     message: str
     start: int | None = None
     end: int | None = None
+    fix: str | None = None
 
 
 class ProblemOut(Schema):

@@ -20,7 +20,8 @@ Param = str | int
 class Problem:
     """One refused spot: the field, what is wrong (a code), and where in the value it is.
 
-    ``start`` and ``end`` count Unicode code points from the start of the value as it was given.
+    ``start`` and ``end`` count Unicode code points of the tidied value (``core.texts.tidy``). ``fix``, if
+    there is one, is what to put in place of that range.
     """
 
     field: str
@@ -28,6 +29,7 @@ class Problem:
     params: Mapping[str, Param] = field(default_factory=dict)
     start: int | None = None
     end: int | None = None
+    fix: str | None = None
 
 
 class HestorError(Exception):

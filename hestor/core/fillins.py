@@ -114,14 +114,13 @@ def problems(field: str, text: str) -> Iterator[Problem]:
     for part in _scan(text):
         if isinstance(part, int):
             end = len(text)
-            yield Problem(field, "fillin_unclosed", {"position": part + 1}, part, end)
+            name = text[part + 1 :].strip()
+            fix = f"{{{name}}}" if name in _FILLERS else None
+            yield Problem(field, "fillin_unclosed", {"position": part + 1}, part, end, fix)
         elif isinstance(part, Fill) and part.name not in _FILLERS:
-            params = {
-                "position": part.start + 1,
-                "name": text[part.start : part.end],
-                "nearest": f"{{{nearest(part.name)}}}",
-            }
-            yield Problem(field, "fillin_unknown", params, part.start, part.end)
+            fix = f"{{{nearest(part.name)}}}"
+            params = {"position": part.start + 1, "name": text[part.start : part.end], "nearest": fix}
+            yield Problem(field, "fillin_unknown", params, part.start, part.end, fix)
         elif isinstance(part, Fill) and not _argument_ok(part.name, part.argument):
             params = {"position": part.start + 1, "name": text[part.start : part.end]}
             code = "fillin_year" if part.name == "year" else "fillin_argument"

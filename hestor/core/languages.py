@@ -2,7 +2,7 @@
 
 from functools import lru_cache
 
-from babel import Locale, UnknownLocaleError
+from babel import Locale, UnknownLocaleError, localedata
 
 
 @lru_cache(maxsize=512)
@@ -31,3 +31,23 @@ def direction(tag: str) -> str:
 def own_name(tag: str) -> str:
     """The language's name in the language itself, as its readers know it."""
     return locale_of(tag).get_display_name() or tag
+
+
+def name_in(tag: str, reader: str) -> str:
+    """The language's name as a reader of another language calls it."""
+    return locale_of(tag).get_display_name(locale_of(reader)) or tag
+
+
+@lru_cache(maxsize=1)
+def _names() -> tuple[tuple[str, str, str], ...]:
+    """Every language of CLDR that needs no script in its tag: tag, own name, English name."""
+    tags = (name.replace("_", "-") for name in localedata.locale_identifiers())
+    plain = [tag for tag in tags if tag != "root" and all(len(part) in (2, 3) for part in tag.split("-"))]
+    return tuple((tag, own_name(tag), name_in(tag, "en")) for tag in plain)
+
+
+def find(typed: str, most: int = 8) -> list[tuple[str, str, str]]:
+    """Languages whose tag, own name or English name begins with what was typed; the widest spoken form first."""
+    begin = typed.strip().casefold()
+    found = [names for names in _names() if any(name.casefold().startswith(begin) for name in names)]
+    return sorted(found, key=lambda names: (len(names[0]), names[2]))[:most] if begin else []

@@ -143,7 +143,7 @@ def _placed(field: str, content: str, source: str, begin: int) -> list[Problem]:
         piece = content[problem.start : problem.end]
         at = max(source.find(piece, begin), 0)
         params = {**problem.params, "position": at + 1}
-        out.append(Problem(field, problem.code, params, at, at + len(piece)))
+        out.append(Problem(field, problem.code, params, at, at + len(piece), problem.fix))
     return out
 
 

@@ -46,11 +46,12 @@ def line_problems(field: str, text: str, *, least: int, most: int) -> Iterator[P
     for position, character in enumerate(text):
         if code := refusal(character):
             params = {"position": position + 1, "point": f"U+{ord(character):04X}"}
-            yield Problem(field, code, params, position, position + 1)
+            fix = " " if code == "line_break" else ""
+            yield Problem(field, code, params, position, position + 1, fix)
             break
     if len(text) > most:
         params = {"most": most, "count": len(text), "over": len(text) - most}
-        yield Problem(field, "too_long", params, most, len(text))
+        yield Problem(field, "too_long", params, len(cut(text, most)), len(text), "")
     if least and not _VISIBLE.search(text):
         yield Problem(field, "nothing_to_see" if text else "empty", {})
 

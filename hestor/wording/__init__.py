@@ -31,6 +31,6 @@ def languages(domain: str) -> tuple[str, ...]:
     return tuple(sorted(d.name for d in folder.iterdir() if d.joinpath(f"{domain}.po").is_file()))
 
 
-def say(key: str, language: str = FALLBACK, **params: str | int) -> str:
+def say(key: str, language: str = FALLBACK, /, **params: str | int) -> str:
     """A message of the desk, its params put in. Raises KeyError for a key that no file has."""
     return catalogue("desk", language)[key].format_map(params)

@@ -1,0 +1,84 @@
+# Hestor: see README.md. Each step leaves a stamp in build/, so that it runs again only when its input changed.
+SHELL := /bin/bash
+.DEFAULT_GOAL := help
+PORT ?= 8000
+DATA ?= $(CURDIR)/data
+export PORT DATA
+VENV := .venv/bin
+STAMPS := build/stamps
+DESK := hestor/desk/dist/index.html
+DESK_SOURCES := $(shell find frontend/src frontend/index.html frontend/*.ts frontend/*.json frontend/*.js -type f 2>/dev/null)
+
+.PHONY: help demo run test bench build check lint types unit browser front screenshots lock clean towns
+
+help: ## says what can be made
+	@grep -hE '^[a-z]+:.*## ' $(MAKEFILE_LIST) | sed -E 's/:.*## /\t/' | expand -t 14
+
+demo: build ## installs all, loads the demo once, serves
+	@HESTOR_DEMO=1 scripts/serve demo
+
+run: build ## the same with no demo data
+	@scripts/serve
+
+build: $(STAMPS)/python $(DESK) towns ## installs and builds, without serving
+
+check:
+	@scripts/check-machine
+
+$(STAMPS)/python: requirements.lock | check
+	@mkdir -p $(STAMPS)
+	@test -x $(VENV)/python || python3 -m venv .venv
+	@$(VENV)/pip install -q --disable-pip-version-check --require-hashes -r requirements.lock
+	@touch $@
+
+$(STAMPS)/python-dev: requirements-dev.lock $(STAMPS)/python
+	@$(VENV)/pip install -q --disable-pip-version-check --require-hashes -r requirements-dev.lock
+	@touch $@
+
+$(STAMPS)/node: frontend/package-lock.json | check
+	@mkdir -p $(STAMPS)
+	@cd frontend && npm ci --no-audit --no-fund --loglevel=error
+	@touch $@
+
+$(DESK): $(STAMPS)/node $(STAMPS)/python $(DESK_SOURCES)
+	@cd frontend && npx vite build --logLevel warn
+	@mv hestor/desk/dist/public/index.html $@
+	@$(VENV)/python -m whitenoise.compress -q hestor/desk/dist/public
+
+towns: $(STAMPS)/towns
+$(STAMPS)/towns: $(STAMPS)/python hestor/towns/models.py
+	@rm -f build/towns.sqlite3*
+	@$(VENV)/python manage.py build_towns
+	@touch $@
+
+$(STAMPS)/chromium:
+	@scripts/install-chromium
+	@mkdir -p $(STAMPS) && touch $@
+
+test: build $(STAMPS)/python-dev $(STAMPS)/chromium lint front ## linters, types, unit, API and browser tests
+	@$(VENV)/python -m pytest -q -n auto --dist loadgroup
+
+lint: $(STAMPS)/python-dev $(STAMPS)/node
+	@$(VENV)/ruff check . && $(VENV)/ruff format --check .
+	@$(VENV)/lint-imports
+	@$(VENV)/mypy
+	@cd frontend && npm run -s lint
+
+types: $(STAMPS)/python $(STAMPS)/node ## makes the front end's API types anew
+	@$(VENV)/python -m hestor.config.export_schema build/openapi.json
+	@cd frontend && npm run -s types
+
+front: $(STAMPS)/node
+	@cd frontend && npm run -s test
+
+bench: build $(STAMPS)/python-dev $(STAMPS)/chromium ## runs the benchmarks, writes benchmarks/latest.json
+	@$(VENV)/python -m benchmarks
+
+screenshots: build $(STAMPS)/python-dev $(STAMPS)/chromium ## takes the pictures in docs/screenshots anew
+	@$(VENV)/python -m scripts.screenshots
+
+lock: ## writes the lock files anew from pyproject.toml
+	@scripts/lock
+
+clean: ## removes all that was installed and built, but no data
+	@rm -rf .venv build frontend/node_modules hestor/desk/dist

@@ -1,0 +1,17 @@
+import js from "@eslint/js";
+import hooks from "eslint-plugin-react-hooks";
+import ts from "typescript-eslint";
+
+export default ts.config(
+  { ignores: ["src/api/schema.d.ts"] },
+  js.configs.recommended,
+  ...ts.configs.strict,
+  { plugins: { "react-hooks": hooks }, rules: hooks.configs.recommended.rules },
+  {
+    rules: {
+      "max-lines": ["error", 400],
+      "@typescript-eslint/switch-exhaustiveness-check": "off",
+      "no-console": "error",
+    },
+  },
+);

@@ -1,0 +1,49 @@
+import createClient from "openapi-fetch";
+import { ApiProblem, NoConnection, type Problem } from "./problem";
+import type { components, paths } from "./schema";
+
+export type Schemas = components["schemas"];
+export type Site = Schemas["SiteOut"];
+export type Style = Schemas["StyleOut"];
+export type Facts = Schemas["Facts"];
+export type Proofs = Schemas["ProofsOut"];
+export type Proof = Schemas["ProofOut"];
+export type Edition = Schemas["EditionOut"];
+export type Change = Schemas["ChangeOut"];
+export type Page = Schemas["PageOut"];
+export type Session = Schemas["SessionOut"];
+export type Town = Schemas["TownOut"];
+export type Language = Schemas["LanguageOut"];
+
+function token(): string {
+  return /(?:^|; )(?:__Host-)?csrftoken=([^;]+)/.exec(document.cookie)?.[1] ?? "";
+}
+
+export const api = createClient<paths>({ baseUrl: location.origin });
+api.use({
+  onRequest({ request }) {
+    if (request.method !== "GET") request.headers.set("X-CSRFToken", token());
+    return request;
+  },
+});
+
+interface Answer<T> {
+  data?: T;
+  error?: unknown;
+  response: Response;
+}
+
+function asProblem(error: unknown, response: Response): Problem {
+  if (typeof error === "object" && error !== null && "title" in error) return error as Problem;
+  return { type: "about:blank", status: response.status, code: "http", title: response.statusText, errors: [] };
+}
+
+/** What a call gave. Throws ApiProblem for a refusal, NoConnection when no answer came. */
+export async function given<T>(call: Promise<Answer<T>>): Promise<T> {
+  const answer = await call.catch((error: unknown) => {
+    if (error instanceof TypeError) throw new NoConnection();
+    throw error;
+  });
+  if (!answer.response.ok) throw new ApiProblem(asProblem(answer.error, answer.response));
+  return answer.data as T;
+}

@@ -1,0 +1,121 @@
+import { ExternalLink } from "lucide-react";
+import { useTranslation } from "react-i18next";
+import { Link } from "react-router";
+import type { Edition, Site } from "../api/client";
+import { NoConnection } from "../api/problem";
+import { ChangeList } from "../review/ChangeList";
+import { countChanges } from "../sheet/keeper";
+import { useKeeper } from "../sheet/KeeperProvider";
+import { useSite } from "../shell/SiteFrame";
+import { Await } from "../ui/Await";
+import { Notice } from "../ui/Notice";
+import { useEditions, useRestore } from "./api";
+
+function when(instant: string, language: string): string {
+  return new Intl.DateTimeFormat(language, { dateStyle: "long", timeStyle: "short" }).format(new Date(instant));
+}
+
+function Actions({ edition, site, restore }: { edition: Edition; site: Site; restore: ReturnType<typeof useRestore> }) {
+  const { t } = useTranslation();
+  return (
+    <p className="flex flex-wrap gap-x-5 gap-y-1">
+      <a href={edition.look} target="_blank" rel="noreferrer" className="act-link inline-flex items-center gap-1.5">
+        {t("editions.look")} <span className="unseen">{edition.number}</span> <ExternalLink size={12} aria-hidden />
+      </a>
+      {site.role !== "viewer" && (
+        <button type="button" className="act-link" disabled={restore.isPending} onClick={() => restore.mutate(edition.number)}>
+          {t("editions.bringBack")} <span className="unseen">{edition.number}</span>
+        </button>
+      )}
+    </p>
+  );
+}
+
+function EditionRow({ edition, site, restore }: { edition: Edition; site: Site; restore: ReturnType<typeof useRestore> }) {
+  const { t, i18n } = useTranslation();
+  return (
+    <li className="grid gap-x-6 gap-y-2 border-b border-line px-6 py-4 md:grid-cols-[15rem_1fr]">
+      <div>
+        <h2 className="flex items-center gap-2.5 text-base font-semibold">
+          {t("editions.number", { number: edition.number })}
+          {edition.live && <span className="rounded-full bg-act-soft px-2 py-0.5 font-body text-xs text-act">{t("editions.live")}</span>}
+        </h2>
+        <p className="text-xs text-soft">
+          {when(edition.published, i18n.language)}
+          <br />
+          {t("editions.by", { name: edition.by || t("editions.nobody") })}
+        </p>
+      </div>
+      <div className="min-w-0">
+        <p className="mb-1.5 font-semibold">{edition.changes.slice(0, 3).map((change) => change.words).join(" · ")}</p>
+        <details className="mb-1.5">
+          <summary className="text-soft">{t("editions.all", { count: edition.changes.length })}</summary>
+          <ChangeList changes={edition.changes} />
+        </details>
+        <Actions edition={edition} site={site} restore={restore} />
+      </div>
+    </li>
+  );
+}
+
+function Restored({ site, restore }: { site: Site; restore: ReturnType<typeof useRestore> }) {
+  const { t } = useTranslation();
+  const { keeper, state } = useKeeper();
+  if (restore.error) {
+    const lost = restore.error instanceof NoConnection;
+    return <Notice tone="stop">{lost ? t("state.noConnection") : restore.error.message}</Notice>;
+  }
+  if (!restore.data) return null;
+  const count = countChanges(state);
+  return (
+    <Notice tone="act">
+      {t("editions.restored", { number: restore.data.number })} {t("editions.restoredNext", { count })}{" "}
+      <span className="ms-2 inline-flex gap-4">
+        {count > 0 && (
+          <Link to={`/${site.slug}/review`} className="act-link" onClick={() => void keeper.flush()}>
+            {t("shell.review")}
+          </Link>
+        )}
+        <Link to={`/${site.slug}/style`} className="act-link">
+          {t("review.back")}
+        </Link>
+      </span>
+    </Notice>
+  );
+}
+
+export function EditionsView() {
+  const { t } = useTranslation();
+  const site = useSite();
+  const editions = useEditions(site.slug);
+  const restore = useRestore(site.slug);
+  return (
+    <div className="min-h-[70vh] bg-paper">
+      <div className="flex flex-wrap items-baseline gap-x-3 px-6 pt-4 pb-3">
+        <h1 className="text-[22px] leading-none font-[650] tracking-tight">{t("view.editions")}</h1>
+        <p className="text-soft">{t("editions.lead")}</p>
+      </div>
+      <div className="px-6 pb-3 empty:hidden">
+        <Restored site={site} restore={restore} />
+      </div>
+      <Await query={editions}>
+        {({ pages }) =>
+          pages[0]?.length ? (
+            <ol className="border-t border-ink">
+              {pages.flat().map((edition) => (
+                <EditionRow key={edition.number} edition={edition} site={site} restore={restore} />
+              ))}
+            </ol>
+          ) : (
+            <p className="px-6 py-4 text-soft">{t("editions.none")}</p>
+          )
+        }
+      </Await>
+      {editions.hasNextPage && (
+        <button type="button" className="act-link m-6" onClick={() => void editions.fetchNextPage()}>
+          {t("editions.more")}
+        </button>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,34 @@
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { setNonce } from "get-nonce";
+import { StrictMode } from "react";
+import { createRoot } from "react-dom/client";
+import { BrowserRouter } from "react-router";
+import { ApiProblem } from "./api/problem";
+import { App } from "./shell/App";
+import "./styles.css";
+import "./texts/i18n";
+
+const nonce = document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content;
+if (nonce) setNonce(nonce);
+
+const queries = new QueryClient({
+  defaultOptions: {
+    queries: {
+      staleTime: 5_000,
+      // What the server refused it would refuse again; only a lost connection is worth another try.
+      retry: (count, error) => !(error instanceof ApiProblem) && count < 2,
+    },
+  },
+});
+
+const root = document.getElementById("root");
+if (!root) throw new Error("The page has no element with the id root.");
+createRoot(root).render(
+  <StrictMode>
+    <QueryClientProvider client={queries}>
+      <BrowserRouter>
+        <App />
+      </BrowserRouter>
+    </QueryClientProvider>
+  </StrictMode>,
+);

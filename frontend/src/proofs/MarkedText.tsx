@@ -1,0 +1,18 @@
+import { pieces, type Line } from "./model";
+
+/** A line as it was read back, with the fact marked in citron. */
+export function MarkedText({ line, fact }: { line: Line; fact: string }) {
+  return (
+    <>
+      {pieces(line, fact).map((piece, index) =>
+        piece.lit ? (
+          <mark key={index} className="lit">
+            {piece.text}
+          </mark>
+        ) : (
+          <span key={index}>{piece.text}</span>
+        ),
+      )}
+    </>
+  );
+}

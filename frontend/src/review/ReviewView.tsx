@@ -1,0 +1,108 @@
+import { ExternalLink } from "lucide-react";
+import { useEffect, useRef } from "react";
+import { useTranslation } from "react-i18next";
+import { Link } from "react-router";
+import type { Site } from "../api/client";
+import { NoConnection } from "../api/problem";
+import { useSite } from "../shell/SiteFrame";
+import { Await } from "../ui/Await";
+import { Button } from "../ui/Button";
+import { Notice } from "../ui/Notice";
+import { useChanges, usePublish, type Changes, type Published } from "./api";
+import { ChangeList } from "./ChangeList";
+
+function Done({ site, edition }: { site: Site; edition: Published }) {
+  const { t } = useTranslation();
+  const title = useRef<HTMLHeadingElement>(null);
+  useEffect(() => title.current?.focus(), []);
+  return (
+    <div className="max-w-3xl p-6">
+      <div role="status" className="rounded-lg bg-act-soft p-6">
+        <h1 ref={title} tabIndex={-1} className="text-[22px] font-[650] tracking-tight outline-none">
+          {t("review.done", { number: edition.number })}
+        </h1>
+        <p className="mt-1">{t("review.doneText", { name: edition.name })}</p>
+        <p className="mt-4 flex flex-wrap gap-x-6 gap-y-2">
+          <a href={edition.address} target="_blank" rel="noreferrer" className="act-link inline-flex items-center gap-1.5">
+            {t("review.seeLive")} <ExternalLink size={13} aria-hidden />
+          </a>
+          <Link to={`/${site.slug}/style`} className="act-link">
+            {t("review.back")}
+          </Link>
+          <Link to={`/${site.slug}/editions`} className="act-link">
+            {t("review.allEditions")}
+          </Link>
+        </p>
+      </div>
+      <h2 className="mt-7 mb-1 text-base font-semibold">{t("review.published")}</h2>
+      <ChangeList changes={edition.changes} />
+    </div>
+  );
+}
+
+function Ready({ site, changes, publish }: { site: Site; changes: Changes; publish: ReturnType<typeof usePublish> }) {
+  const { t } = useTranslation();
+  const first = changes.live_number === 0;
+  return (
+    <div className="max-w-4xl px-6 pt-4 pb-10">
+      <h1 className="text-[22px] leading-tight font-[650] tracking-tight">{t("review.title", { name: site.name })}</h1>
+      <p className="mt-1 mb-5 text-soft">
+        {first ? t("review.leadFirst", { address: site.host }) : t("review.lead", { address: site.host })}
+      </p>
+      {publish.error && (
+        <div className="mb-5">
+          <Notice tone="stop">
+            {publish.error instanceof NoConnection ? t("review.lost") : publish.error.message} {t("review.lookAgain")}
+          </Notice>
+        </div>
+      )}
+      <ChangeList changes={changes.changes} />
+      <div className="mt-7 flex flex-wrap items-center gap-x-6 gap-y-3">
+        {site.role === "viewer" ? (
+          <p className="text-soft">{t("review.viewer")}</p>
+        ) : (
+          <Button autoFocus disabled={publish.isPending} onClick={() => publish.mutate(changes.revision)}>
+            {t("review.publish", { count: changes.changes.length })}
+          </Button>
+        )}
+        <a href={changes.look} target="_blank" rel="noreferrer" className="act-link inline-flex items-center gap-1.5">
+          {t("review.look")} <ExternalLink size={13} aria-hidden />
+        </a>
+        <Link to={`/${site.slug}/style`} className="act-link">
+          {t("review.back")}
+        </Link>
+      </div>
+    </div>
+  );
+}
+
+function Nothing({ site }: { site: Site }) {
+  const { t } = useTranslation();
+  return (
+    <div className="max-w-3xl p-6">
+      <h1 className="text-[22px] font-[650] tracking-tight">{t("review.nothing")}</h1>
+      <p className="mt-1 mb-4 text-soft">{t("review.nothingText")}</p>
+      <Link to={`/${site.slug}/style`} className="act-link">
+        {t("review.back")}
+      </Link>
+    </div>
+  );
+}
+
+/** What will change for visitors, old and new; then publishing, and what was done. */
+export function ReviewView() {
+  const site = useSite();
+  const changes = useChanges(site.slug);
+  const publish = usePublish(site.slug);
+  return (
+    <div className="min-h-[70vh] bg-paper">
+      {publish.data ? (
+        <Done site={site} edition={publish.data} />
+      ) : (
+        <Await query={changes}>
+          {(now) => (now.changes.length ? <Ready site={site} changes={now} publish={publish} /> : <Nothing site={site} />)}
+        </Await>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,51 @@
+import { useState, type FormEvent } from "react";
+import { useTranslation } from "react-i18next";
+import { ApiProblem, NoConnection } from "../api/problem";
+import { Button } from "../ui/Button";
+import { Field } from "../ui/Field";
+import { Notice } from "../ui/Notice";
+import { useFirstAccount } from "./api";
+import { Gate } from "./Gate";
+
+/** The very first visit: nobody has an account yet. */
+export function FirstAccount() {
+  const { t } = useTranslation();
+  const make = useFirstAccount();
+  const [fields, setFields] = useState({ email: "", name: "", password: "" });
+  const problem = make.error instanceof ApiProblem ? make.error : null;
+
+  function field(key: keyof typeof fields) {
+    return {
+      value: fields[key],
+      errors: problem?.spots(key) ?? [],
+      onChange: (event: { target: { value: string } }) => setFields({ ...fields, [key]: event.target.value }),
+    };
+  }
+
+  function submit(event: FormEvent) {
+    event.preventDefault();
+    make.mutate(fields);
+  }
+
+  return (
+    <Gate title={t("firstAccount.title")} lead={t("firstAccount.lead")}>
+      <form onSubmit={submit} className="grid gap-4" noValidate>
+        {make.error && (
+          <Notice tone="stop">{make.error instanceof NoConnection ? t("state.noConnection") : make.error.message}</Notice>
+        )}
+        <Field label={t("signIn.email")} type="email" autoComplete="username" autoFocus {...field("email")} />
+        <Field label={t("firstAccount.name")} hint={t("firstAccount.nameHint")} autoComplete="name" {...field("name")} />
+        <Field
+          label={t("signIn.password")}
+          hint={t("firstAccount.passwordHint")}
+          type="password"
+          autoComplete="new-password"
+          {...field("password")}
+        />
+        <Button type="submit" disabled={make.isPending}>
+          {t("firstAccount.go")}
+        </Button>
+      </form>
+    </Gate>
+  );
+}

@@ -1,0 +1,34 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { api, given, type Schemas, type Session } from "../api/client";
+
+const KEY = ["session"];
+
+export function useSession() {
+  return useQuery({ queryKey: KEY, queryFn: () => given<Session>(api.GET("/api/session")), staleTime: 60_000 });
+}
+
+function useSessionChange<Input>(call: (input: Input) => Promise<Session>) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: call,
+    onSuccess: (session) => {
+      queries.clear();
+      queries.setQueryData(KEY, session);
+    },
+  });
+}
+
+export function useSignIn() {
+  return useSessionChange((body: Schemas["SignIn"]) => given<Session>(api.POST("/api/session", { body })));
+}
+
+export function useFirstAccount() {
+  return useSessionChange((body: Schemas["NewAccount"]) => given<Session>(api.POST("/api/accounts", { body })));
+}
+
+export function useSignOut() {
+  return useSessionChange(async () => {
+    await given(api.DELETE("/api/session"));
+    return given<Session>(api.GET("/api/session"));
+  });
+}

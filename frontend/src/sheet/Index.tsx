@@ -1,0 +1,52 @@
+import { useEffect, useState } from "react";
+import { useTranslation } from "react-i18next";
+import { BANDS, type Band } from "./bands";
+import { isChanged } from "./keeper";
+import { useKeeper } from "./KeeperProvider";
+
+/** The band that is being read: the last whose beginning has passed the upper third of the window. */
+function useBandInView(): string {
+  const [inView, setInView] = useState<string>(BANDS[0]?.id ?? "");
+  useEffect(() => {
+    function look() {
+      const passed = BANDS.filter(({ id }) => (document.getElementById(id)?.getBoundingClientRect().top ?? Infinity) < innerHeight / 3);
+      setInView(passed.at(-1)?.id ?? BANDS[0]?.id ?? "");
+    }
+    addEventListener("scroll", look, { passive: true });
+    return () => removeEventListener("scroll", look);
+  }, []);
+  return inView;
+}
+
+function Entry({ band, current }: { band: Band; current: boolean }) {
+  const { t } = useTranslation();
+  const { state } = useKeeper();
+  const changed = band.rows.filter((row) => isChanged(state, row.key)).length;
+  return (
+    <a
+      href={`#${band.id}`}
+      aria-current={current ? "location" : undefined}
+      className="flex items-center justify-between border-e-2 border-transparent py-1.5 pe-3 text-soft hover:text-ink aria-[current]:border-act aria-[current]:font-semibold aria-[current]:text-ink"
+    >
+      {t(`band.${band.id}.title`)}
+      <small className={`font-code text-[11px] ${changed ? "rounded-sm bg-mark px-1.5 text-on-mark" : ""}`}>
+        {changed || band.rows.length}
+        <span className="unseen"> {changed ? t("sheet.changedFacts", { count: changed }) : t("sheet.facts", { count: band.rows.length })}</span>
+      </small>
+    </a>
+  );
+}
+
+/** The index at the left: each band with its count of changes. */
+export function Index() {
+  const { t } = useTranslation();
+  const inView = useBandInView();
+  return (
+    <nav aria-label={t("sheet.index")} className="sticky top-15 hidden self-start py-5 ps-5 min-[900px]:block">
+      <p className="mb-2.5 text-xs font-semibold text-soft">{t("sheet.index")}</p>
+      {BANDS.map((band) => (
+        <Entry key={band.id} band={band} current={band.id === inView} />
+      ))}
+    </nav>
+  );
+}

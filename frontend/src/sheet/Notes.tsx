@@ -1,0 +1,93 @@
+import { useTranslation } from "react-i18next";
+import { fixOf } from "./fixes";
+import { isChanged, shownValue, tidy, type Key } from "./keeper";
+import { useKeeper } from "./KeeperProvider";
+
+function KeptSign({ fact }: { fact: Key }) {
+  const { t } = useTranslation();
+  const { state } = useKeeper();
+  const sign = state.signs[fact];
+  const tone = sign === "offline" || sign === "signedOut" || sign === "refused" ? "text-stop" : sign === "kept" ? "text-act" : "";
+  return (
+    <span role="status" className={tone}>
+      {sign ? t(`sign.${sign}`) : ""}
+    </span>
+  );
+}
+
+function Refusals({ fact }: { fact: Key }) {
+  const { t } = useTranslation();
+  const { keeper, state } = useKeeper();
+  const text = shownValue(state, fact);
+  const spots = state.errors[fact] ?? [];
+  return (
+    <ul id={`wrong-${fact}`} role="alert" className="mt-1.5 grid gap-1.5 text-stop empty:hidden">
+      {spots.map((spot, index) => {
+        const fix = fixOf(text, spot);
+        const fixed = fix?.fixed;
+        return (
+          <li key={index}>
+            {spot.message}{" "}
+            {fixed != null && (
+              <button type="button" className="act-link" onClick={() => keeper.type(fact, fixed)}>
+                {spot.fix?.trim() ? t("fix.write", { fix: spot.fix }) : t("fix.takeOut")}
+              </button>
+            )}
+          </li>
+        );
+      })}
+    </ul>
+  );
+}
+
+function LiveValue({ fact, readOnly }: { fact: Key; readOnly: boolean }) {
+  const { t } = useTranslation();
+  const { keeper, state } = useKeeper();
+  const live = state.style.live_facts;
+  if (!live || !isChanged(state, fact)) return null;
+  const words = String(live[fact]);
+  return (
+    <>
+      <span className="min-w-0">
+        {t("sheet.liveNow")}{" "}
+        <b dir="auto" className="font-semibold break-words text-ink">
+          {words || t("sheet.nothing")}
+        </b>
+      </span>
+      {!readOnly && (
+        <button
+          type="button"
+          className="act-link"
+          aria-label={t("sheet.putBackFact", { fact: t(`fact.${fact}.name`) })}
+          onClick={() => keeper.putBack(fact)}
+        >
+          {t("sheet.putBack")}
+        </button>
+      )}
+    </>
+  );
+}
+
+/** What stands below a value: whether it is kept, how long it is, what is live, what is wrong. */
+export function Notes({ fact, readOnly, shortName }: { fact: Key; readOnly: boolean; shortName: string | undefined }) {
+  const { t } = useTranslation();
+  const { state } = useKeeper();
+  const limit = state.style.limits[fact];
+  const length = [...tidy(shownValue(state, fact))].length;
+  const derived = fact === "short_name" && length === 0 && shortName;
+  return (
+    <>
+      <Refusals fact={fact} />
+      <div className="mt-1.5 flex flex-wrap items-baseline gap-x-3.5 gap-y-0.5 text-xs text-soft">
+        {limit !== undefined && (
+          <span className={length > limit ? "text-stop" : ""}>
+            {length > limit ? t("sheet.tooMany", { count: length, limit }) : t("sheet.characters", { count: length })}
+          </span>
+        )}
+        {derived && <span>{t("sheet.derived", { shortName })}</span>}
+        <LiveValue fact={fact} readOnly={readOnly} />
+        <KeptSign fact={fact} />
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,108 @@
+import { useEffect, useState } from "react";
+import { useTranslation } from "react-i18next";
+import { useLanguages } from "../sites/api";
+import { TownField } from "../sites/TownField";
+import { Choice } from "../ui/Choice";
+import { useSettled } from "../ui/useSettled";
+import { shownValue } from "./keeper";
+import { useKeeper } from "./KeeperProvider";
+
+interface Props {
+  readOnly: boolean;
+}
+
+export function ColourField({ readOnly }: Props) {
+  const { t } = useTranslation();
+  const { keeper, state } = useKeeper();
+  const value = shownValue(state, "brand_colour");
+  const isValue = /^#[0-9a-f]{6}$/i.test(value.trim());
+  return (
+    <div className="flex items-center gap-3">
+      <input
+        type="color"
+        aria-label={t("colour.picker")}
+        disabled={readOnly}
+        value={isValue ? value.trim() : "#000000"}
+        onChange={(event) => keeper.type("brand_colour", event.target.value)}
+        className="h-10 w-14 flex-none cursor-pointer rounded-md border border-line bg-paper p-1"
+      />
+      <input
+        data-fact="brand_colour"
+        value={value}
+        readOnly={readOnly}
+        spellCheck={false}
+        aria-labelledby="fact-brand_colour"
+        aria-describedby="why-brand_colour wrong-brand_colour"
+        aria-invalid={(state.errors.brand_colour ?? []).length > 0}
+        onChange={(event) => keeper.type("brand_colour", event.target.value)}
+        onBlur={() => keeper.settle("brand_colour")}
+        className="fact-field font-code"
+      />
+    </div>
+  );
+}
+
+export function LanguageField({ readOnly }: Props) {
+  const { t, i18n } = useTranslation();
+  const { keeper, state } = useKeeper();
+  const tag = shownValue(state, "language");
+  const [typed, setTyped] = useState("");
+  const found = useLanguages(useSettled(typed, 120));
+  const spoken = useLanguages(tag).data?.find((one) => one.tag === tag);
+  const name = new Intl.DisplayNames(i18n.language, { type: "language" }).of(tag) ?? tag;
+  return (
+    <>
+      <p className="mb-2 text-base font-medium">
+        {name} <span className="font-code text-xs text-soft">{tag}</span>
+      </p>
+      {spoken?.own_words === false && <p className="mb-2 text-warn">{t("languageField.noWords", { name })}</p>}
+      {!readOnly && (
+        <Choice
+          label={t("languageField.other")}
+          hideLabel
+          hint={t("languageField.hint")}
+          typed={typed}
+          options={(found.data ?? []).map((one) => ({ key: one.tag, title: one.own_name, more: `${one.name} · ${one.tag}`, value: one }))}
+          onType={setTyped}
+          onChoose={(one) => {
+            keeper.type("language", one.tag);
+            setTyped("");
+          }}
+        />
+      )}
+    </>
+  );
+}
+
+/** The minute, told again whenever it turns. */
+function useMinute(): Date {
+  const [now, setNow] = useState(() => new Date());
+  useEffect(() => {
+    const timer = setInterval(() => setNow(new Date()), 10_000);
+    return () => clearInterval(timer);
+  }, []);
+  return now;
+}
+
+export function ClockField({ readOnly }: Props) {
+  const { t, i18n } = useTranslation();
+  const { keeper, state } = useKeeper();
+  const zone = shownValue(state, "time_zone");
+  const time = new Intl.DateTimeFormat(i18n.language, { timeZone: zone, dateStyle: "full", timeStyle: "short" });
+  return (
+    <>
+      <p className="mb-2 text-base font-medium">
+        {time.format(useMinute())} <span className="font-code text-xs text-soft">{zone}</span>
+      </p>
+      {!readOnly && (
+        <TownField
+          key={zone}
+          label={t("clock.other")}
+          hideLabel
+          hint={t("clock.hint")}
+          onChoose={(town) => town && keeper.type("time_zone", town.time_zone)}
+        />
+      )}
+    </>
+  );
+}

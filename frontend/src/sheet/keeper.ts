@@ -1,0 +1,282 @@
+import type { Facts, Style } from "../api/client";
+import { ApiProblem, NoConnection, type Spot } from "../api/problem";
+
+/** A fact that is edited on the sheet. */
+export type Key = Exclude<keyof Facts, "version">;
+
+export type Sign = "typing" | "keeping" | "kept" | "refused" | "offline" | "signedOut";
+
+export interface Conflict {
+  mine: string;
+  theirs: string;
+}
+
+interface Step {
+  key: Key;
+  before: string;
+  after: string;
+}
+
+export interface KeeperState {
+  style: Style;
+  /** What stands in the fields, where it is not (or not yet) what the server keeps. */
+  typed: Partial<Record<Key, string>>;
+  signs: Partial<Record<Key, Sign>>;
+  errors: Partial<Record<Key, Spot[]>>;
+  conflicts: Partial<Record<Key, Conflict>>;
+  canUndo: boolean;
+  canRedo: boolean;
+}
+
+/** The keeper's way to the server. */
+export interface Desk {
+  keep(values: Partial<Record<Key, string>>, revision: number): Promise<Style>;
+}
+
+const WAIT = 300;
+const RETRY = 3_000;
+const SAME_STEP = 1_000;
+
+/** What the server would make of a text (`core.texts.tidy`), to tell whether it has it already. */
+export function tidy(text: string): string {
+  return text.trim().normalize("NFC");
+}
+
+function without<T>(values: Partial<Record<Key, T>>, key: Key): Partial<Record<Key, T>> {
+  return Object.fromEntries(Object.entries(values).filter(([name]) => name !== key)) as Partial<Record<Key, T>>;
+}
+
+/** What stands in a field. */
+export function shownValue(state: KeeperState, key: Key): string {
+  return state.typed[key] ?? String(state.style.facts[key] ?? "");
+}
+
+/** How many changes visitors don't see yet: facts, as kept or as typed, and pages. */
+export function countChanges(state: KeeperState): number {
+  const keys = new Set<string>(state.style.changed);
+  for (const key of Object.keys(state.typed) as Key[]) {
+    if (isChanged(state, key)) keys.add(key);
+    else keys.delete(key);
+  }
+  return keys.size + state.style.changed_pages;
+}
+
+/** Whether a fact says something else than the live edition. */
+export function isChanged(state: KeeperState, key: Key): boolean {
+  const live = state.style.live_facts;
+  return live ? tidy(shownValue(state, key)) !== String(live[key]) : tidy(shownValue(state, key)) !== "";
+}
+
+/**
+ * Keeps what is typed: as a draft on the server soon after the last keystroke, with undo and redo, one write
+ * at a time. A write that somebody else's overtook is made again where both touched different facts; where
+ * they touched the same one, the person is asked.
+ */
+export class Keeper {
+  private state: KeeperState;
+  private readonly listeners = new Set<() => void>();
+  private readonly done: Step[] = [];
+  private readonly undone: Step[] = [];
+  private lastTyped = 0;
+  private timer: ReturnType<typeof setTimeout> | undefined;
+  private sending: Promise<void> | undefined;
+  private readonly sent = new Map<Key, string>();
+
+  constructor(
+    style: Style,
+    private readonly desk: Desk,
+    private readonly now: () => number = Date.now,
+  ) {
+    this.state = { style, typed: {}, signs: {}, errors: {}, conflicts: {}, canUndo: false, canRedo: false };
+  }
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  readonly snapshot = (): KeeperState => this.state;
+
+  private set(change: Partial<KeeperState>): void {
+    const steps = { canUndo: this.done.length > 0, canRedo: this.undone.length > 0 };
+    this.state = { ...this.state, ...steps, ...change };
+    for (const listener of this.listeners) listener();
+  }
+
+  private mark(keys: Iterable<Key>, sign: Sign): void {
+    this.set({ signs: { ...this.state.signs, ...Object.fromEntries([...keys].map((key) => [key, sign])) } });
+  }
+
+  /** A keystroke in a fact's field. Keystrokes in a row are one step to undo. */
+  type(key: Key, text: string): void {
+    const before = shownValue(this.state, key);
+    if (text === before) return;
+    const last = this.done.at(-1);
+    const now = this.now();
+    if (last?.key === key && now - this.lastTyped < SAME_STEP) last.after = text;
+    else this.done.push({ key, before, after: text });
+    this.lastTyped = now;
+    this.undone.length = 0;
+    this.put(key, text);
+  }
+
+  private put(key: Key, text: string): void {
+    this.set({
+      typed: { ...this.state.typed, [key]: text },
+      signs: { ...this.state.signs, [key]: "typing" },
+      errors: { ...this.state.errors, [key]: [] },
+    });
+    this.soon(WAIT);
+  }
+
+  /** Takes the last step back; says which fact it was. */
+  undo(): Key | undefined {
+    return this.step(this.done, this.undone, (step) => step.before);
+  }
+
+  /** Makes the last step that was taken back again. */
+  redo(): Key | undefined {
+    return this.step(this.undone, this.done, (step) => step.after);
+  }
+
+  private step(from: Step[], to: Step[], value: (step: Step) => string): Key | undefined {
+    const step = from.pop();
+    if (!step) return undefined;
+    to.push(step);
+    this.lastTyped = 0;
+    this.put(step.key, value(step));
+    return step.key;
+  }
+
+  /** Makes a fact say again what the live edition says. */
+  putBack(key: Key): void {
+    const live = this.state.style.live_facts;
+    if (!live) return;
+    this.lastTyped = 0;
+    this.type(key, String(live[key]));
+    this.lastTyped = 0;
+    void this.flush();
+  }
+
+  /** The person's choice between two values of one fact. */
+  choose(key: Key, whose: "mine" | "theirs"): void {
+    const conflict = this.state.conflicts[key];
+    if (!conflict) return;
+    this.set({ conflicts: without(this.state.conflicts, key) });
+    this.sent.delete(key);
+    this.put(key, conflict[whose]);
+    void this.flush();
+  }
+
+  /** The field was left: it may show the value as it was tidied and kept. */
+  settle(key: Key): void {
+    const text = this.state.typed[key];
+    if (text !== undefined && tidy(text) === this.state.style.facts[key] && !this.state.conflicts[key]) {
+      this.set({ typed: without(this.state.typed, key) });
+    }
+  }
+
+  /** What the server keeps now, as read from it: others may have written meanwhile. */
+  refresh(style: Style): void {
+    if (style.revision >= this.state.style.revision) this.take(style);
+  }
+
+  private soon(wait: number): void {
+    clearTimeout(this.timer);
+    this.timer = setTimeout(() => void this.flush(), wait);
+  }
+
+  private pending(): Partial<Record<Key, string>> {
+    const out: Partial<Record<Key, string>> = {};
+    for (const [name, text] of Object.entries(this.state.typed)) {
+      const key = name as Key;
+      const refused = this.state.signs[key] === "refused" || this.state.conflicts[key];
+      if (!refused && tidy(text) !== this.state.style.facts[key]) out[key] = text;
+    }
+    return out;
+  }
+
+  /** Keeps everything that was typed; done when the server has it, or has refused it. */
+  async flush(): Promise<void> {
+    clearTimeout(this.timer);
+    while (this.sending) await this.sending;
+    const values = this.pending();
+    const keys = Object.keys(values) as Key[];
+    const idle = (Object.keys(this.state.typed) as Key[]).filter((key) => this.state.signs[key] === "typing" && !keys.includes(key));
+    if (idle.length) this.mark(idle, "kept");
+    if (keys.length === 0) return;
+    this.sending = this.send(values, keys).finally(() => (this.sending = undefined));
+    await this.sending;
+  }
+
+  private async send(values: Partial<Record<Key, string>>, keys: Key[]): Promise<void> {
+    this.mark(keys, "keeping");
+    for (const key of keys) this.sent.set(key, values[key] ?? "");
+    try {
+      const style = await this.desk.keep(values, this.state.style.revision);
+      this.set({ style });
+      this.mark(
+        keys.filter((key) => this.state.typed[key] === values[key]),
+        "kept",
+      );
+    } catch (error) {
+      this.failed(error, keys);
+    }
+  }
+
+  private failed(error: unknown, keys: Key[]): void {
+    if (error instanceof NoConnection) {
+      this.mark(keys, "offline");
+      this.soon(RETRY);
+    } else if (error instanceof ApiProblem && error.problem.current) {
+      this.take(error.problem.current);
+      this.soon(0);
+    } else if (error instanceof ApiProblem && error.status === 422) {
+      this.refused(error, keys);
+    } else if (error instanceof ApiProblem && error.status === 401) {
+      this.mark(keys, "signedOut");
+    } else {
+      this.mark(keys, "offline");
+      this.soon(RETRY);
+    }
+  }
+
+  private refused(error: ApiProblem, keys: Key[]): void {
+    const wrong = keys.filter((key) => error.spots(key).length > 0);
+    const errors = Object.fromEntries(wrong.map((key) => [key, error.spots(key)]));
+    // Keystrokes that came meanwhile may have mended it, so only what was refused is marked so.
+    const same = wrong.filter((key) => this.state.typed[key] === this.sent.get(key));
+    this.set({ errors: { ...this.state.errors, ...errors } });
+    this.mark(same, "refused");
+    this.mark(
+      keys.filter((key) => !wrong.includes(key)),
+      "typing",
+    );
+    if (Object.keys(this.pending()).length) this.soon(0);
+  }
+
+  /** Takes a newer state of the server; asks where somebody else changed a fact that is being changed here. */
+  private take(style: Style): void {
+    const before = this.state.style.facts;
+    const conflicts = { ...this.state.conflicts };
+    let typed = this.state.typed;
+    for (const [name, text] of Object.entries(this.state.typed)) {
+      const key = name as Key;
+      const theirs = String(style.facts[key]);
+      if (theirs === before[key] || theirs === tidy(text)) continue;
+      const mineIsKept = tidy(text) === before[key];
+      if (mineIsKept) typed = without(typed, key);
+      else conflicts[key] = { mine: text, theirs };
+    }
+    this.set({ style, typed, conflicts });
+  }
+
+  /** What the server does not have yet, to be laid aside if the page has to go. */
+  unkept(): Partial<Record<Key, string>> {
+    const out: Partial<Record<Key, string>> = {};
+    for (const [key, text] of Object.entries(this.state.typed)) {
+      if (tidy(text) !== this.state.style.facts[key as Key]) out[key as Key] = text;
+    }
+    return out;
+  }
+}

@@ -1,0 +1,73 @@
+import { useTranslation } from "react-i18next";
+import { NavLink, useNavigate } from "react-router";
+import type { Session, Site } from "../api/client";
+import { useKeeper } from "../sheet/KeeperProvider";
+import { countChanges } from "../sheet/keeper";
+import { Button } from "../ui/Button";
+import { AccountMenu } from "./AccountMenu";
+import { Glyph } from "./Glyph";
+import { SiteSwitcher } from "./SiteSwitcher";
+
+interface Props {
+  site: Site;
+  sites: Site[];
+  person: NonNullable<Session["account"]>;
+}
+
+const VIEWS = ["style", "pages", "editions"] as const;
+
+function Views({ site }: { site: Site }) {
+  const { t } = useTranslation();
+  return (
+    <nav aria-label={t("shell.views")} className="order-last flex w-full gap-0.5 overflow-x-auto lg:order-none lg:w-auto">
+      {VIEWS.map((view) => (
+        <NavLink
+          key={view}
+          to={`/${site.slug}/${view}`}
+          className="rounded-full px-3 py-2 font-medium whitespace-nowrap text-soft hover:text-ink aria-[current=page]:bg-board aria-[current=page]:text-ink"
+        >
+          {t(`view.${view}`)}
+        </NavLink>
+      ))}
+    </nav>
+  );
+}
+
+function Kept({ site }: { site: Site }) {
+  const { t } = useTranslation();
+  const navigate = useNavigate();
+  const { state, keeper } = useKeeper();
+  const count = countChanges(state);
+  async function review() {
+    await keeper.flush();
+    void navigate(`/${site.slug}/review`);
+  }
+  return (
+    <div className="ms-auto flex items-center gap-3">
+      <span className="flex items-center gap-2 text-soft max-sm:text-xs" role="status">
+        {count > 0 && <i aria-hidden className="h-2.5 w-4.5 -skew-x-12 bg-mark" />}
+        {t("shell.kept", { count })}
+      </span>
+      {site.role !== "viewer" && (
+        <Button className="max-sm:px-3" disabled={count === 0} onClick={() => void review()}>
+          <span className="max-sm:hidden">{t("shell.review")}</span>
+          <span className="sm:hidden">{t("shell.reviewShort")}</span>
+        </Button>
+      )}
+    </div>
+  );
+}
+
+export function TopBar({ site, sites, person }: Props) {
+  return (
+    <header className="sticky top-0 z-30 flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line bg-paper px-3 py-2 sm:px-5 lg:h-15 lg:flex-nowrap lg:py-0">
+      <span className="max-sm:hidden">
+        <Glyph />
+      </span>
+      <SiteSwitcher site={site} sites={sites} />
+      <Views site={site} />
+      <Kept site={site} />
+      <AccountMenu person={person} site={site} />
+    </header>
+  );
+}

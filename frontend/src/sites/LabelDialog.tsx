@@ -1,0 +1,50 @@
+import { Dialog } from "radix-ui";
+import { useState, type FormEvent } from "react";
+import { useTranslation } from "react-i18next";
+import type { Site } from "../api/client";
+import { ApiProblem } from "../api/problem";
+import { Button } from "../ui/Button";
+import { Field } from "../ui/Field";
+import { useSetLabel } from "./api";
+
+/** Sets the private label, for owners whose sites share a name. */
+export function LabelDialog({ site, onClose }: { site: Site; onClose: () => void }) {
+  const { t } = useTranslation();
+  const save = useSetLabel(site.slug);
+  const [label, setLabel] = useState(site.label);
+  const problem = save.error instanceof ApiProblem ? save.error : null;
+
+  function submit(event: FormEvent) {
+    event.preventDefault();
+    save.mutate(label, { onSuccess: onClose });
+  }
+
+  return (
+    <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-black/40" />
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="fixed top-1/2 left-1/2 z-50 w-[26rem] max-w-[92vw] -translate-1/2 rounded-lg bg-paper p-6 shadow-xl"
+        >
+          <Dialog.Title className="mb-4 text-lg font-semibold">{t("label.title", { name: site.name })}</Dialog.Title>
+          <form onSubmit={submit} className="grid gap-5">
+            <Field
+              label={t("newSite.label")}
+              hint={t("newSite.labelHint")}
+              value={label}
+              errors={problem?.spots("label") ?? []}
+              onChange={(event) => setLabel(event.target.value)}
+            />
+            <div className="flex items-center gap-4">
+              <Button type="submit" disabled={save.isPending}>
+                {t("label.keep")}
+              </Button>
+              <Dialog.Close className="act-link">{t("label.leave")}</Dialog.Close>
+            </div>
+          </form>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}

@@ -1,0 +1,73 @@
+import { useState, type FormEvent } from "react";
+import { useTranslation } from "react-i18next";
+import { Link, useNavigate } from "react-router";
+import type { Town } from "../api/client";
+import { ApiProblem, NoConnection } from "../api/problem";
+import { Gate } from "../session/Gate";
+import { Button } from "../ui/Button";
+import { Field } from "../ui/Field";
+import { Notice } from "../ui/Notice";
+import { useMakeSite } from "./api";
+import { TownField } from "./TownField";
+
+/** A site from a name and a town. `first` says that the person has none yet. */
+export function NewSite({ first }: { first: boolean }) {
+  const { t } = useTranslation();
+  const navigate = useNavigate();
+  const make = useMakeSite();
+  const [name, setName] = useState("");
+  const [label, setLabel] = useState("");
+  const [town, setTown] = useState<Town | null>(null);
+  const [missing, setMissing] = useState(false);
+  const problem = make.error instanceof ApiProblem ? make.error : null;
+  const townErrors = missing && !town ? [{ field: "town", code: "missing", message: t("newSite.townMissing") }] : [];
+
+  function submit(event: FormEvent) {
+    event.preventDefault();
+    setMissing(!town);
+    if (!town) return;
+    make.mutate(
+      { name, town: town.id, slug: "", label },
+      { onSuccess: (site) => void navigate(`/${site.slug}/style`) },
+    );
+  }
+
+  return (
+    <Gate title={first ? t("newSite.first") : t("newSite.title")} lead={t("newSite.lead")}>
+      <form onSubmit={submit} className="grid gap-4" noValidate>
+        {make.error && (
+          <Notice tone="stop">{make.error instanceof NoConnection ? t("state.noConnection") : make.error.message}</Notice>
+        )}
+        <Field
+          label={t("newSite.name")}
+          hint={t("newSite.nameHint")}
+          autoFocus
+          dir="auto"
+          value={name}
+          errors={problem?.spots("name") ?? []}
+          onChange={(event) => setName(event.target.value)}
+        />
+        <TownField label={t("newSite.town")} hint={t("newSite.townHint")} errors={townErrors} onChoose={setTown} />
+        {!first && (
+          <Field
+            label={t("newSite.label")}
+            hint={t("newSite.labelHint")}
+            value={label}
+            errors={problem?.spots("label") ?? []}
+            onChange={(event) => setLabel(event.target.value)}
+          />
+        )}
+        <div className="flex items-center gap-5">
+          <Button type="submit" disabled={make.isPending}>
+            {t("newSite.go")}
+          </Button>
+          {!first && (
+            <Link to="/" className="act-link">
+              {t("newSite.back")}
+            </Link>
+          )}
+        </div>
+      </form>
+    </Gate>
+  );
+}

@@ -1,0 +1,51 @@
+import { useState } from "react";
+import { useTranslation } from "react-i18next";
+import type { Town } from "../api/client";
+import type { Spot } from "../api/problem";
+import { Choice } from "../ui/Choice";
+import { useSettled } from "../ui/useSettled";
+import { useTowns } from "./api";
+
+interface Props {
+  label: string;
+  hideLabel?: boolean;
+  hint: string;
+  errors?: Spot[];
+  onChoose: (town: Town | null) => void;
+}
+
+/** Chooses a clock by a town: what one knows is where one is, not the name of a zone. */
+export function TownField({ label, hideLabel = false, hint, errors = [], onChoose }: Props) {
+  const { t } = useTranslation();
+  const [typed, setTyped] = useState("");
+  const [chosen, setChosen] = useState<Town | null>(null);
+  const settled = useSettled(typed, 120);
+  const towns = useTowns(chosen ? "" : settled);
+  const none = !chosen && towns.data?.length === 0;
+
+  return (
+    <Choice
+      label={label}
+      hideLabel={hideLabel}
+      typed={typed}
+      hint={none ? t("town.none", { typed: settled }) : chosen ? t("town.clock", { zone: chosen.time_zone }) : hint}
+      errors={errors}
+      options={(chosen ? [] : (towns.data ?? [])).map((town) => ({
+        key: String(town.id),
+        title: town.name,
+        more: `${town.country} · ${town.time_zone}`,
+        value: town,
+      }))}
+      onType={(text) => {
+        setTyped(text);
+        setChosen(null);
+        onChoose(null);
+      }}
+      onChoose={(town) => {
+        setTyped(`${town.name}, ${town.country}`);
+        setChosen(town);
+        onChoose(town);
+      }}
+    />
+  );
+}

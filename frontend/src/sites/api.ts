@@ -1,0 +1,41 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { api, given, type Language, type Schemas, type Site, type Town } from "../api/client";
+
+export function useSites() {
+  return useQuery({ queryKey: ["sites"], queryFn: () => given<Site[]>(api.GET("/api/sites")) });
+}
+
+export function useMakeSite() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (body: Schemas["NewSite"]) => given<Site>(api.POST("/api/sites", { body })),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ["sites"] }),
+  });
+}
+
+export function useSetLabel(site: string) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (label: string) =>
+      given<Site>(api.PATCH("/api/sites/{site}", { params: { path: { site } }, body: { label } })),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ["sites"] }),
+  });
+}
+
+export function useTowns(typed: string) {
+  return useQuery({
+    queryKey: ["towns", typed],
+    queryFn: () => given<Town[]>(api.GET("/api/towns", { params: { query: { q: typed } } })),
+    enabled: typed.trim().length > 1,
+    staleTime: Infinity,
+  });
+}
+
+export function useLanguages(typed: string) {
+  return useQuery({
+    queryKey: ["languages", typed],
+    queryFn: () => given<Language[]>(api.GET("/api/languages", { params: { query: { q: typed } } })),
+    enabled: typed.trim().length > 1,
+    staleTime: Infinity,
+  });
+}

@@ -1,0 +1,18 @@
+import type { ButtonHTMLAttributes } from "react";
+
+type Props = ButtonHTMLAttributes<HTMLButtonElement> & { look?: "act" | "quiet" };
+
+const LOOKS = {
+  act: "bg-act text-on-act hover:brightness-110 disabled:opacity-60",
+  quiet: "border border-line bg-paper hover:bg-board disabled:opacity-60",
+};
+
+export function Button({ look = "act", className = "", type = "button", ...rest }: Props) {
+  return (
+    <button
+      type={type}
+      className={`inline-flex min-h-9 items-center justify-center rounded-lg px-4 py-2 font-semibold whitespace-nowrap transition duration-100 ${LOOKS[look]} ${className}`}
+      {...rest}
+    />
+  );
+}

@@ -1,0 +1,17 @@
+import tailwindcss from "@tailwindcss/vite";
+import react from "@vitejs/plugin-react";
+import { defineConfig } from "vitest/config";
+
+export default defineConfig({
+  plugins: [react(), tailwindcss()],
+  base: "/",
+  build: {
+    outDir: "../hestor/desk/dist/public",
+    emptyOutDir: true,
+    assetsDir: "_desk",
+    // The desk's security policy takes scripts, styles and fonts from files only.
+    assetsInlineLimit: 0,
+    modulePreload: { polyfill: false },
+  },
+  test: { environment: "jsdom", include: ["src/**/*.test.{ts,tsx}"] },
+});
