@@ -50,7 +50,7 @@ function EditionRow({ edition, site, restore }: { edition: Edition; site: Site; 
         <p className="mb-1.5 font-semibold">{edition.changes.slice(0, 3).map((change) => change.words).join(" · ")}</p>
         <details className="mb-1.5">
           <summary className="text-soft">{t("editions.all", { count: edition.changes.length })}</summary>
-          <ChangeList changes={edition.changes} />
+          <ChangeList changes={edition.changes} tense="after" />
         </details>
         <Actions edition={edition} site={site} restore={restore} />
       </div>
@@ -90,7 +90,7 @@ export function EditionsView() {
   const editions = useEditions(site.slug);
   const restore = useRestore(site.slug);
   return (
-    <div className="min-h-[70vh] bg-paper">
+    <div className="min-h-[calc(100vh-60px)] bg-paper">
       <div className="flex flex-wrap items-baseline gap-x-3 px-6 pt-4 pb-3">
         <h1 className="text-[22px] leading-none font-[650] tracking-tight">{t("view.editions")}</h1>
         <p className="text-soft">{t("editions.lead")}</p>

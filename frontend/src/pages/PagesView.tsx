@@ -96,7 +96,7 @@ export function PagesView() {
   const site = useSite();
   const pages = usePages(site.slug);
   return (
-    <div className="min-h-[70vh] bg-paper">
+    <div className="min-h-[calc(100vh-60px)] bg-paper">
       <div className="flex flex-wrap items-baseline gap-x-3 px-6 pt-4 pb-3">
         <h1 className="text-[22px] leading-none font-[650] tracking-tight">{t("view.pages")}</h1>
         <p className="text-soft">{t("pages.lead")}</p>

@@ -16,14 +16,14 @@ function Mark({ src, size }: { src: string; size: number }) {
 
 function Tab({ proof, fact, mark, large }: DrawingProps) {
   return (
-    <div className={`proof overflow-hidden bg-board! pt-2 ${large ? "w-full" : "h-[54px] w-[196px]"}`}>
+    <div className={`proof flex flex-col overflow-hidden bg-line! pt-2 ${large ? "w-full" : "h-[54px] w-[196px]"}`}>
       <div dir="auto" className={`mx-2 flex items-center gap-1.5 rounded-t-md bg-paper px-2 ${large ? "py-3 text-lg" : "h-7 text-[11px] whitespace-nowrap"}`}>
         <Mark src={mark} size={large ? 24 : 14} />
         <span className={large ? "break-words" : "truncate"}>
           <MarkedText line={lineOf(proof, "title")} fact={fact} />
         </span>
       </div>
-      <div className={`bg-paper ${large ? "h-10" : "h-5"}`} />
+      <div className={`bg-paper ${large ? "h-10" : "flex-1"}`} />
     </div>
   );
 }

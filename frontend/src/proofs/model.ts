@@ -33,3 +33,13 @@ export function findProof(proofs: Proof[], place: Place, home: boolean): Proof |
 export function lineOf(proof: Proof, role: string): Line {
   return proof.lines.find((line) => line.role === role) ?? { role, text: "", marks: [] };
 }
+
+/** The lines of a place that its drawing shows; a home screen has room for the short name alone. */
+function drawnLines(proof: Proof): Line[] {
+  return proof.place === "manifest" ? [lineOf(proof, "short_name")] : proof.lines;
+}
+
+/** Whether the drawing of a place shows a fact. */
+export function showsFact(proof: Proof, fact: string): boolean {
+  return drawnLines(proof).some((line) => line.marks.some((mark) => mark.fact === fact));
+}

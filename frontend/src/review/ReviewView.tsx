@@ -4,12 +4,15 @@ import { useTranslation } from "react-i18next";
 import { Link } from "react-router";
 import type { Site } from "../api/client";
 import { NoConnection } from "../api/problem";
+import { notKept } from "../sheet/keeper";
+import { useKeeper } from "../sheet/KeeperProvider";
 import { useSite } from "../shell/SiteFrame";
 import { Await } from "../ui/Await";
 import { Button } from "../ui/Button";
 import { Notice } from "../ui/Notice";
 import { useChanges, usePublish, type Changes, type Published } from "./api";
 import { ChangeList } from "./ChangeList";
+import { useChangeProofs } from "./useChangeProofs";
 
 function Done({ site, edition }: { site: Site; edition: Published }) {
   const { t } = useTranslation();
@@ -35,7 +38,20 @@ function Done({ site, edition }: { site: Site; edition: Published }) {
         </p>
       </div>
       <h2 className="mt-7 mb-1 text-base font-semibold">{t("review.published")}</h2>
-      <ChangeList changes={edition.changes} />
+      <ChangeList changes={edition.changes} tense="after" />
+    </div>
+  );
+}
+
+/** What stands in a field but is not kept would not be published; that has to be said before. */
+function NotKept() {
+  const { t } = useTranslation();
+  const { state } = useKeeper();
+  const names = notKept(state).map((key) => t(`fact.${key}.name`));
+  if (!names.length) return null;
+  return (
+    <div className="mb-5">
+      <Notice tone="warn">{t("review.notKept", { facts: names.join(", ") })}</Notice>
     </div>
   );
 }
@@ -43,8 +59,9 @@ function Done({ site, edition }: { site: Site; edition: Published }) {
 function Ready({ site, changes, publish }: { site: Site; changes: Changes; publish: ReturnType<typeof usePublish> }) {
   const { t } = useTranslation();
   const first = changes.live_number === 0;
+  const aside = useChangeProofs(site.slug, changes.revision);
   return (
-    <div className="max-w-4xl px-6 pt-4 pb-10">
+    <div className="max-w-6xl px-6 pt-4 pb-10">
       <h1 className="text-[22px] leading-tight font-[650] tracking-tight">{t("review.title", { name: site.name })}</h1>
       <p className="mt-1 mb-5 text-soft">
         {first ? t("review.leadFirst", { address: site.host }) : t("review.lead", { address: site.host })}
@@ -56,7 +73,8 @@ function Ready({ site, changes, publish }: { site: Site; changes: Changes; publi
           </Notice>
         </div>
       )}
-      <ChangeList changes={changes.changes} />
+      <NotKept />
+      <ChangeList changes={changes.changes} tense="before" aside={aside} />
       <div className="mt-7 flex flex-wrap items-center gap-x-6 gap-y-3">
         {site.role === "viewer" ? (
           <p className="text-soft">{t("review.viewer")}</p>
@@ -95,7 +113,7 @@ export function ReviewView() {
   const changes = useChanges(site.slug);
   const publish = usePublish(site.slug);
   return (
-    <div className="min-h-[70vh] bg-paper">
+    <div className="min-h-[calc(100vh-60px)] bg-paper">
       {publish.data ? (
         <Done site={site} edition={publish.data} />
       ) : (

@@ -17,7 +17,7 @@ function DemoAccounts({ accounts, onUse }: { accounts: Session["demo_accounts"];
         {t("signIn.demo")}
       </h2>
       <p className="mb-3 text-soft">
-        {t("signIn.demoPassword")} <code className="font-code text-ink">{accounts[0]?.password}</code>
+        {t("signIn.demoPassword")} <code className="font-code whitespace-nowrap text-ink">{accounts[0]?.password}</code>
       </p>
       <ul className="grid gap-1">
         {accounts.map((account) => (

@@ -12,7 +12,8 @@ function useSessionChange<Input>(call: (input: Input) => Promise<Session>) {
   return useMutation({
     mutationFn: call,
     onSuccess: (session) => {
-      queries.clear();
+      // What one person saw is not for the next.
+      queries.removeQueries({ predicate: ({ queryKey }) => queryKey[0] !== KEY[0] });
       queries.setQueryData(KEY, session);
     },
   });

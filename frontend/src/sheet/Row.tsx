@@ -1,42 +1,17 @@
 import { useTranslation } from "react-i18next";
 import type { Proofs } from "../api/client";
-import { findProof } from "../proofs/model";
-import { ProofFigure } from "../proofs/ProofFigure";
 import type { RowPlan } from "./bands";
 import { ConflictChoice } from "./ConflictChoice";
 import { FactField } from "./FactField";
 import { isChanged } from "./keeper";
 import { useKeeper } from "./KeeperProvider";
-import { MorePlaces } from "./MorePlaces";
 import { Notes } from "./Notes";
+import { RowProofs } from "./RowProofs";
 
 interface Props {
   plan: RowPlan;
   proofs: Proofs | undefined;
   readOnly: boolean;
-}
-
-function RowProofs({ plan, proofs }: { plan: RowPlan; proofs: Proofs }) {
-  const reach = proofs.reach[plan.key] ?? [];
-  const drawn = plan.proofs.flatMap(({ place, home }) => {
-    const proof = findProof(proofs.proofs, place, home ?? false);
-    return proof ? [{ proof, home }] : [];
-  });
-  return (
-    <>
-      {drawn.map(({ proof, home }) => (
-        <ProofFigure
-          key={proof.place + proof.path}
-          proof={proof}
-          fact={plan.key}
-          mark={proofs.mark}
-          reach={reach.find((one) => one.place === proof.place)}
-          shows={Boolean(home)}
-        />
-      ))}
-      <MorePlaces reach={reach.filter((one) => !drawn.some(({ proof }) => proof.place === one.place))} alone={drawn.length === 0} />
-    </>
-  );
 }
 
 /** One fact: what it is, what it says, where it lands. */

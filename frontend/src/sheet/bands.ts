@@ -24,7 +24,7 @@ export const BANDS: Band[] = [
   {
     id: "words",
     rows: [
-      { key: "name", field: "line", size: "name", proofs: [{ place: "tab" }, { place: "header" }, { place: "feed" }] },
+      { key: "name", field: "line", size: "name", proofs: [{ place: "tab" }, { place: "header" }] },
       { key: "short_name", field: "line", size: "line", proofs: [{ place: "manifest" }] },
       { key: "tagline", field: "line", size: "line", proofs: [{ place: "search", home: true }, { place: "header" }] },
       { key: "description", field: "line", size: "text", proofs: [{ place: "search", home: true }] },

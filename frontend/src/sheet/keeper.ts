@@ -51,10 +51,18 @@ export function shownValue(state: KeeperState, key: Key): string {
   return state.typed[key] ?? String(state.style.facts[key] ?? "");
 }
 
-/** How many changes visitors don't see yet: facts, as kept or as typed, and pages. */
+/** The facts whose words in the field are not kept, as they were refused or wait for a choice. */
+export function notKept(state: KeeperState): Key[] {
+  const keys = Object.keys(state.typed) as Key[];
+  return keys.filter((key) => state.signs[key] === "refused" || state.conflicts[key]);
+}
+
+/** How many changes visitors don't see yet: facts, as kept or about to be, and pages. */
 export function countChanges(state: KeeperState): number {
   const keys = new Set<string>(state.style.changed);
+  const stuck = notKept(state);
   for (const key of Object.keys(state.typed) as Key[]) {
+    if (stuck.includes(key)) continue;
     if (isChanged(state, key)) keys.add(key);
     else keys.delete(key);
   }

@@ -35,7 +35,7 @@ export function SiteSwitcher({ site, sites }: { site: Site; sites: Site[] }) {
       <Menu.Root>
         <Menu.Trigger
           aria-label={t("switcher.open", { name: site.name, address: site.host })}
-          className="flex min-w-0 items-center gap-2 rounded-lg py-1 pe-2 hover:bg-board max-sm:max-w-[46vw] sm:max-w-80 lg:border-e lg:border-line lg:pe-4"
+          className="flex min-w-0 items-center gap-2 rounded-lg py-1 pe-2 hover:bg-board max-sm:max-w-[46vw] sm:max-w-80"
         >
           <SiteLine site={site} strong />
           <ChevronDown size={16} aria-hidden className="flex-none" />

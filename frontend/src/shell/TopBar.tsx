@@ -19,7 +19,7 @@ const VIEWS = ["style", "pages", "editions"] as const;
 function Views({ site }: { site: Site }) {
   const { t } = useTranslation();
   return (
-    <nav aria-label={t("shell.views")} className="order-last flex w-full gap-0.5 overflow-x-auto lg:order-none lg:w-auto">
+    <nav aria-label={t("shell.views")} className="flex min-w-0 flex-1 gap-0.5 overflow-x-auto max-lg:order-2 lg:flex-none">
       {VIEWS.map((view) => (
         <NavLink
           key={view}
@@ -65,9 +65,13 @@ export function TopBar({ site, sites, person }: Props) {
         <Glyph />
       </span>
       <SiteSwitcher site={site} sites={sites} />
+      <i aria-hidden className="h-8 w-px bg-line max-lg:hidden" />
+      <i aria-hidden className="order-1 basis-full lg:hidden" />
       <Views site={site} />
       <Kept site={site} />
-      <AccountMenu person={person} site={site} />
+      <span className="max-lg:order-3">
+        <AccountMenu person={person} site={site} />
+      </span>
     </header>
   );
 }

@@ -4,7 +4,8 @@ import en from "./en.json";
 
 /** The desk's own words. Its language is that of the person, never that of a site. */
 void i18next.use(initReactI18next).init({
-  lng: "en",
+  // British English, so that days and times come out as the words around them.
+  lng: "en-GB",
   fallbackLng: "en",
   resources: { en: { translation: en } },
   interpolation: { escapeValue: false },

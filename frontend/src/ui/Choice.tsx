@@ -68,7 +68,8 @@ export function Choice<T>({ label, hideLabel, hint, typed, options, errors = [],
         aria-describedby={`${id}-hint`}
         disabled={disabled}
         value={typed}
-        className="min-h-10 w-full rounded-md border border-soft bg-paper px-3 py-2 text-[15px] aria-invalid:border-stop disabled:opacity-60"
+        placeholder={hideLabel ? label : undefined}
+        className="min-h-10 w-full rounded-md border border-soft bg-paper px-3 py-2 text-[15px] placeholder:text-soft aria-invalid:border-stop disabled:opacity-60"
         onChange={(event) => {
           setOpen(true);
           setAt(0);
