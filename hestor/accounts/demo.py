@@ -2,7 +2,7 @@
 
 from hestor.core.roles import Role
 
-PASSWORD = "demo-seedling-42"
+PASSWORD = "demo-seedling-42"  # noqa: S105
 ACCOUNTS = {
     "owner@quillmere.example": Role.OWNER,
     "helper@quillmere.example": Role.EDITOR,

@@ -1,5 +1,6 @@
 """Signing in, signing out, and the first account."""
 
+from axes.handlers.proxy import AxesProxyHandler
 from django.conf import settings
 from django.contrib.auth import authenticate, login, logout
 from django.contrib.auth.password_validation import validate_password
@@ -8,7 +9,6 @@ from django.core.validators import validate_email
 from django.db import transaction
 from django.http import HttpRequest
 
-from axes.handlers.proxy import AxesProxyHandler
 from hestor.accounts.models import Account
 from hestor.core.errors import HestorError, InvalidInput, Problem
 

@@ -1,7 +1,5 @@
 """Who is calling: the account of the session."""
 
-from typing import cast
-
 from django.http import HttpRequest
 
 from hestor.accounts.models import Account
@@ -27,7 +25,7 @@ def signed_in(request: HttpRequest) -> Account:
     """The account of the session. Raises SignedOut."""
     if not request.user.is_authenticated:
         raise SignedOut
-    return cast(Account, request.user)
+    return request.user
 
 
 def site_for(request: HttpRequest, slug: str, action: Action) -> Site:

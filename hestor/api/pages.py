@@ -14,6 +14,8 @@ from hestor.sites.models import Revision, Site
 from hestor.sites.pages import add_page, change_page, remove_page
 
 router = Router(tags=["pages"])
+# A page may stand at the top, and need not be dated; for the other fields null says nothing.
+_MAY_BE_NONE = ("parent", "published")
 
 
 def _full(site: Site, revision: Revision) -> dict[str, Any]:
@@ -48,7 +50,8 @@ def add(request: HttpRequest, site: str, given: PageIn) -> Status[dict[str, Any]
 def change(request: HttpRequest, site: str, page: int, given: PageChange) -> dict[str, Any]:
     """Changes a page in the draft; what is live stays as it is."""
     found = site_for(request, site, Action.EDIT)
-    values = given.model_dump(exclude_unset=True)
+    sent = given.model_dump(exclude_unset=True)
+    values = {key: value for key, value in sent.items() if value is not None or key in _MAY_BE_NONE}
     return _full(found, change_page(found.pk, page, values, given_revision(request)))
 
 

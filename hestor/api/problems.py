@@ -67,7 +67,14 @@ def _both_values(error: HestorError) -> dict[str, Any]:
 
 def _schema(request: HttpRequest, error: ValidationError) -> HttpResponse:
     errors = [
-        {"field": str(e["loc"][-1]), "code": "schema", "message": str(e["msg"]), "start": None, "end": None, "fix": None}
+        {
+            "field": str(e["loc"][-1]),
+            "code": "schema",
+            "message": str(e["msg"]),
+            "start": None,
+            "end": None,
+            "fix": None,
+        }
         for e in error.errors
     ]
     one = ".one" if len(errors) == 1 else ""

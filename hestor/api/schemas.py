@@ -4,12 +4,13 @@ from datetime import date, datetime
 from typing import Any
 
 from ninja import Schema
-from pydantic import ConfigDict
+from pydantic import ConfigDict, Field
 
 from hestor.core.changes import Kind
 from hestor.core.facts import Facts
 from hestor.core.reach import Place
 from hestor.core.roles import Role
+from hestor.press.edition import Kind as PageKind
 
 
 class Strict(Schema):
@@ -142,7 +143,7 @@ class ProblemOut(Schema):
     status: int
     code: str
     title: str
-    errors: list[SpotOut] = []
+    errors: list[SpotOut] = Field(default_factory=list)
     yours: dict[str, Any] | None = None
     current: StyleOut | None = None
 
@@ -195,7 +196,7 @@ class ProofsIn(Strict):
     """Values as they are being typed, not kept yet."""
 
     path: str = "/"
-    facts: dict[str, Any] = {}
+    facts: dict[str, Any] = Field(default_factory=dict)
 
 
 class PageOut(Schema):
@@ -228,12 +229,12 @@ class PageIn(Strict):
     path: str
     title: str
     body: str = ""
-    kind: str = "page"
+    kind: PageKind = "page"
     menu_title: str = ""
     summary: str = ""
     parent: int | None = None
     in_menu: bool = False
-    order: int = 0
+    order: int = Field(default=0, ge=0, le=1_000_000)
     published: date | None = None
 
 
@@ -247,7 +248,7 @@ class PageChange(Strict):
     summary: str | None = None
     parent: int | None = None
     in_menu: bool | None = None
-    order: int | None = None
+    order: int | None = Field(default=None, ge=0, le=1_000_000)
     published: date | None = None
 
 

@@ -1,13 +1,10 @@
 """Signing in and out, and the first account."""
 
-from typing import cast
-
 from django.conf import settings
 from django.http import HttpRequest
 from ninja import Router, Status
 
 from hestor.accounts import demo, services
-from hestor.accounts.models import Account
 from hestor.api.schemas import DemoAccount, NewAccount, Person, ProblemOut, SessionOut, SignIn
 
 router = Router(tags=["session"])
@@ -15,7 +12,7 @@ router = Router(tags=["session"])
 
 def _session(request: HttpRequest) -> SessionOut:
     user = request.user
-    account = cast(Account, user) if user.is_authenticated else None
+    account = user if user.is_authenticated else None
     person = Person(email=account.email, name=account.shown_name) if account else None
     accounts = demo.ACCOUNTS.items() if settings.DEMO else ()
     shown = [DemoAccount(email=email, role=role, password=demo.PASSWORD) for email, role in accounts]

@@ -1,4 +1,7 @@
-"""Writes the API's OpenAPI document, from which the front end's types are made: ``python -m hestor.config.export_schema FILE``."""
+"""Writes the API's OpenAPI document, from which the front end's types are made.
+
+Used as ``python -m hestor.config.export_schema FILE``.
+"""
 
 import json
 import os

@@ -15,7 +15,7 @@ errorlog = "-"
 loglevel = "warning"
 wsgi_app = "hestor.config.wsgi"
 # The heartbeat file belongs in memory; on a slow disk it would stall the workers.
-worker_tmp_dir = "/dev/shm" if os.path.isdir("/dev/shm") else None
+worker_tmp_dir = "/dev/shm" if os.path.isdir("/dev/shm") else None  # noqa: S108
 control_socket_disable = True
 
 

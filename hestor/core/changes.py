@@ -47,9 +47,7 @@ class PageState:
 
 def fact_changes(live: Facts | None, draft: Facts, counts: Counts) -> tuple[Change, ...]:
     """The facts that differ, in the sheet's order, each with where the new value lands."""
-    return tuple(
-        _fact_change(key, live, draft, counts) for key in facts_module.differing(live, draft)
-    )
+    return tuple(_fact_change(key, live, draft, counts) for key in facts_module.differing(live, draft))
 
 
 def _fact_change(key: str, live: Facts | None, draft: Facts, counts: Counts) -> Change:

@@ -28,8 +28,9 @@ def contrast(one: str, other: str) -> float:
 
 
 def ink_on(ground: str) -> str:
-    """White or near black, whichever is the easier to read on ``ground``."""
-    return max(("#ffffff", "#14161f"), key=lambda ink: contrast(ink, ground))
+    """White or near black, whichever is the easier to read on ``ground``; pure black on a middle grey."""
+    best = max(("#ffffff", "#14161f"), key=lambda ink: contrast(ink, ground))
+    return best if contrast(best, ground) >= TEXT_CONTRAST else "#000000"
 
 
 @lru_cache(maxsize=1024)

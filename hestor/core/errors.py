@@ -10,13 +10,13 @@ HestorError
 Each error has a ``code``; the words for a code live in ``hestor/wording/locale``.
 """
 
+import dataclasses
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass, field
 
 Param = str | int
 
 
-@dataclass(frozen=True)
+@dataclasses.dataclass(frozen=True)
 class Problem:
     """One refused spot: the field, what is wrong (a code), and where in the value it is.
 
@@ -26,7 +26,7 @@ class Problem:
 
     field: str
     code: str
-    params: Mapping[str, Param] = field(default_factory=dict)
+    params: Mapping[str, Param] = dataclasses.field(default_factory=dict)
     start: int | None = None
     end: int | None = None
     fix: str | None = None

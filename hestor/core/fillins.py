@@ -9,7 +9,7 @@ import difflib
 from collections.abc import Callable, Iterator, Mapping
 from dataclasses import dataclass
 
-from hestor.core.errors import Problem
+from hestor.core.errors import Param, Problem
 
 
 @dataclass(frozen=True)
@@ -119,7 +119,7 @@ def problems(field: str, text: str) -> Iterator[Problem]:
             yield Problem(field, "fillin_unclosed", {"position": part + 1}, part, end, fix)
         elif isinstance(part, Fill) and part.name not in _FILLERS:
             fix = f"{{{nearest(part.name)}}}"
-            params = {"position": part.start + 1, "name": text[part.start : part.end], "nearest": fix}
+            params: dict[str, Param] = {"position": part.start + 1, "name": text[part.start : part.end], "nearest": fix}
             yield Problem(field, "fillin_unknown", params, part.start, part.end, fix)
         elif isinstance(part, Fill) and not _argument_ok(part.name, part.argument):
             params = {"position": part.start + 1, "name": text[part.start : part.end]}

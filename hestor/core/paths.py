@@ -7,7 +7,7 @@ from collections.abc import Iterator
 from hestor.core.errors import Problem
 
 # These belong to Hestor on every site, or would be mistaken for something of its own.
-_RESERVED_SLUGS = frozenset("www desk api admin mail localhost static assets hestor".split())
+_RESERVED_SLUGS = frozenset(["www", "desk", "api", "admin", "mail", "localhost", "static", "assets", "hestor"])
 _SLUG = re.compile(r"[a-z0-9](?:[a-z0-9-]{0,38}[a-z0-9])?")
 _PATH = re.compile(r"/(?:[^/\s?#%\\<>\"'`{}|^]+/)*")
 OWN_PREFIX = "_"

@@ -27,8 +27,8 @@ _OPEN, _CLOSE, _ROOT = "\ufdd0", "\ufdd1", "\ufdd2"
 _MARKS = re.compile("[\ufdd0-\ufdef]")
 _FILL = re.compile(f"{_OPEN}([^{_CLOSE}]*){_CLOSE}")
 _EXCERPT = 200
-_TAGS = set(
-    "a abbr b blockquote br code del em h2 h3 h4 h5 h6 hr i img li ol p pre s strong table tbody td th thead tr ul".split()
+_TAGS = set("a b blockquote br code del em h2 h3 h4 h5 h6 hr i img li ol p pre s strong".split()) | set(
+    "table tbody td th thead tr ul".split()
 )
 _ATTRIBUTES = {"a": {"href", "title"}, "img": {"src", "alt", "title"}, "ol": {"start"}, "code": {"class"}}
 _STYLE_OF_CELL = re.compile(r"text-align:(left|center|right)")
@@ -41,6 +41,15 @@ class Prose:
     html: str
     excerpt: str
     fills: frozenset[str]
+
+    @property
+    def excerpt_fills(self) -> frozenset[str]:
+        """The fill-ins that the excerpt uses."""
+        return _used(self.excerpt)
+
+
+def _used(compiled: str) -> frozenset[str]:
+    return frozenset(key.partition(":")[0] for key in _FILL.findall(compiled))
 
 
 def _mark(fill: fillins.Fill) -> str:
@@ -115,8 +124,7 @@ def compile_text(source: str) -> Prose:
     tokens = _READER.parse(_MARKS.sub("\ufffd", source))
     raw = _READER.renderer.render(tokens, _READER.options, {})
     clean = nh3.clean(raw, tags=_TAGS, attributes=_ATTRIBUTES, link_rel="noopener")
-    fills = frozenset(key.partition(":")[0] for key in _FILL.findall(clean))
-    return Prose(clean, _excerpt(_plain(tokens)), fills)
+    return Prose(clean, _excerpt(_plain(tokens)), _used(clean))
 
 
 def problems(field: str, source: str) -> list[Problem]:

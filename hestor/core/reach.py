@@ -31,12 +31,16 @@ class Counts:
     """How many addresses a site has, and how many page texts use each fill-in.
 
     ``pages`` are all addresses that answer with a page, further leaves of the news list included;
-    ``undescribed`` are those among them that have no text of their own to show in a search result.
+    ``undescribed`` are those but the home page that have no text of their own to show in a search result;
+    ``tagline_titles`` and ``tagline_searches`` those but the home page whose title, or whose search result,
+    has the tagline filled in. ``structured`` is 1 if there is a home page, which carries the site's record.
     """
 
     pages: int
     using: Mapping[str, int]
     undescribed: int = 0
+    tagline_titles: int = 0
+    tagline_searches: int = 0
     structured: int = 1
 
 
@@ -67,7 +71,11 @@ def _name(facts: Facts, counts: Counts) -> list[PlaceReach]:
 
 
 def _tagline(facts: Facts, counts: Counts) -> list[PlaceReach]:
-    own = [PlaceReach(Place.TAB, 1), PlaceReach(Place.HEADER, counts.pages), PlaceReach(Place.SEARCH, 1)]
+    own = [
+        PlaceReach(Place.TAB, 1 + counts.tagline_titles),
+        PlaceReach(Place.HEADER, counts.pages),
+        PlaceReach(Place.SEARCH, 1 + counts.tagline_searches),
+    ]
     rest = _footer(facts, "tagline", counts.pages) + _text(counts, "tagline")
     return own + rest + [PlaceReach(Place.FEED, files=1)]
 
@@ -81,7 +89,7 @@ def _description(facts: Facts, counts: Counts) -> list[PlaceReach]:
 
 
 def _short_name(facts: Facts, counts: Counts) -> list[PlaceReach]:
-    return [PlaceReach(Place.MANIFEST, files=1)]
+    return [PlaceReach(Place.MANIFEST, files=1), PlaceReach(Place.STRUCTURED, counts.structured)]
 
 
 def _footer_text(facts: Facts, counts: Counts) -> list[PlaceReach]:

@@ -121,8 +121,8 @@ def read_feed(body: bytes) -> FeedSays:
         raise ValueError(f"not an Atom feed: {root.tag}")
     entries = root.findall(f"{_ATOM}entry")
     newest = entries[0].findtext(f"{_ATOM}title") if entries else ""
-    texts = (_words(root.findtext(_ATOM + name)) for name in ("title", "subtitle"))
-    return FeedSays(*texts, _words(newest), len(entries))
+    title, subtitle = (_words(root.findtext(_ATOM + name)) for name in ("title", "subtitle"))
+    return FeedSays(title, subtitle, _words(newest), len(entries))
 
 
 @dataclass(frozen=True)

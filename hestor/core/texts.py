@@ -9,7 +9,7 @@ from collections.abc import Iterator
 
 import regex
 
-from hestor.core.errors import Problem
+from hestor.core.errors import Param, Problem
 
 # Explicit directional formatting characters (UAX 9, section 2): embeddings, overrides, isolates.
 # A single one can turn the rest of a page around, so none is taken; the harmless marks are.
@@ -45,13 +45,13 @@ def line_problems(field: str, text: str, *, least: int, most: int) -> Iterator[P
     """What keeps ``text``, already tidy, from being a line of ``least`` to ``most`` characters."""
     for position, character in enumerate(text):
         if code := refusal(character):
-            params = {"position": position + 1, "point": f"U+{ord(character):04X}"}
+            params: dict[str, Param] = {"position": position + 1, "point": f"U+{ord(character):04X}"}
             fix = " " if code == "line_break" else ""
             yield Problem(field, code, params, position, position + 1, fix)
             break
     if len(text) > most:
-        params = {"most": most, "count": len(text), "over": len(text) - most}
-        yield Problem(field, "too_long", params, len(cut(text, most)), len(text), "")
+        limits: dict[str, Param] = {"most": most, "count": len(text), "over": len(text) - most}
+        yield Problem(field, "too_long", limits, len(cut(text, most)), len(text), "")
     if least and not _VISIBLE.search(text):
         yield Problem(field, "nothing_to_see" if text else "empty", {})
 

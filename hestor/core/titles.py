@@ -4,12 +4,12 @@ SEPARATOR = " – "
 
 
 def page_title(page: str, site: str) -> str:
-    """"Page – Name"; a page whose own title already holds the name doesn't say it twice."""
+    """ "Page – Name"; a page whose own title already holds the name doesn't say it twice."""
     if site.casefold() in page.casefold():
         return page
     return f"{page}{SEPARATOR}{site}" if page else site
 
 
 def home_title(site: str, tagline: str) -> str:
-    """"Name – tagline"; never "Home", which says nothing to someone who is not there yet."""
+    """ "Name – tagline"; never "Home", which says nothing to someone who is not there yet."""
     return f"{site}{SEPARATOR}{tagline}" if tagline else site

@@ -18,6 +18,7 @@ class DeskHeaders:
         self._get_response = get_response
 
     def __call__(self, request: HttpRequest) -> HttpResponse:
+        """Answers one request."""
         response = self._get_response(request)
         headers = response.headers
         headers.setdefault("Content-Security-Policy", _STRICT)

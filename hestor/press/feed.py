@@ -41,7 +41,7 @@ def _entry(root: etree._Element, post: Page, facts: Facts, values: fillins.Value
 
 def feed(facts: Facts, values: fillins.Values, origin: str, posts: Sequence[Page]) -> bytes:
     """The feed's bytes. ``posts`` come newest first."""
-    root = etree.Element("feed", {_LANG: facts.language}, nsmap={None: NAMESPACE})
+    root = etree.Element("feed", {_LANG: facts.language}, nsmap={None: NAMESPACE})  # type: ignore[dict-item]
     newest = posts[0].published if posts else None
     _add(root, "title", facts.name)
     if facts.tagline:

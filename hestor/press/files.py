@@ -22,7 +22,7 @@ def address(origin: str, path: str) -> str:
 
 def sitemap(origin: str, paths: Iterable[str]) -> bytes:
     """A site map (sitemaps.org protocol 0.9)."""
-    root = etree.Element("urlset", nsmap={None: _SITEMAP})
+    root = etree.Element("urlset", nsmap={None: _SITEMAP})  # type: ignore[dict-item]
     for path in paths:
         etree.SubElement(etree.SubElement(root, "url"), "loc").text = address(origin, path)
     return etree.tostring(root, xml_declaration=True, encoding="utf-8")

@@ -148,14 +148,15 @@ class Press:
             "heading": title,
             "description": (home and self.facts.description) or self._summary_of(page) or self.facts.description,
             "canonical": files.address(self.edition.origin, page.path),
-            "text": Markup(prose.filled_html(page.html, self.values, self.root)),
+            # Sanitised when it was compiled, and its fill-ins are escaped.
+            "text": Markup(prose.filled_html(page.html, self.values, self.root)),  # noqa: S704
             "day": _day(day, self.facts.language) if day else "",
             "iso_day": day.isoformat() if day else "",
             "trail": [(self.root + path, fillins.fill(title, self.values)) for path, title in page.trail],
             "below": [self._teaser(child) for child in self.edition.children(page.path)] if page.has_children else (),
             "latest": [self._teaser(post) for post in latest],
             "news": self.edition.news() if home else None,
-            "structured": Markup(files.structured(self.facts, self.edition.origin)) if home else "",
+            "structured": Markup(files.structured(self.facts, self.edition.origin)) if home else "",  # noqa: S704
         }
 
     def _news(self, page: Page, number: int) -> Answer:

@@ -51,7 +51,9 @@ def page_rows(site: Site) -> list[dict[str, Any]]:
     values, origin = _values(site), origin_of(site)
     leaving = set(Revision.objects.leaving(site.pk).values_list("page_id", flat=True))
     drafts = list(Revision.objects.in_draft_of(site.pk))
-    posts = sorted((r for r in drafts if r.kind == "post"), key=lambda r: (str(r.published or ""), r.path), reverse=True)
+    posts = sorted(
+        (r for r in drafts if r.kind == "post"), key=lambda r: (str(r.published or ""), r.path), reverse=True
+    )
     tree = _in_tree_order([r for r in drafts if r.kind != "post"])
     return [_row(r, values, origin, r.page_id in leaving) for r in [*tree, *posts]]
 

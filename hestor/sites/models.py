@@ -101,9 +101,7 @@ class RevisionQuerySet(models.QuerySet["Revision"]):
 
     def in_edition_of(self, site_id: int, number: int) -> "RevisionQuerySet":
         """The pages as published in an edition."""
-        return self.filter(
-            Q(live_to__isnull=True) | Q(live_to__gte=number), site_id=site_id, live_from__lte=number
-        )
+        return self.filter(Q(live_to__isnull=True) | Q(live_to__gte=number), site_id=site_id, live_from__lte=number)
 
     def leaving(self, site_id: int) -> "RevisionQuerySet":
         """Live pages that the draft doesn't hold any more: replaced, or taken out."""
@@ -138,6 +136,8 @@ class Revision(models.Model):
     uses_site = models.BooleanField(default=False)
     uses_tagline = models.BooleanField(default=False)
     uses_year = models.BooleanField(default=False)
+    tagline_in_title = models.BooleanField(default=False)
+    tagline_in_search = models.BooleanField(default=False)
     described = models.BooleanField(default=True)
 
     in_draft = models.BooleanField(default=True)
@@ -164,6 +164,7 @@ class Revision(models.Model):
             models.Index(fields=["site", "in_draft"], condition=Q(uses_site=True), name="rev_uses_site"),
             models.Index(fields=["site", "in_draft"], condition=Q(uses_tagline=True), name="rev_uses_tagline"),
             models.Index(fields=["site", "in_draft"], condition=Q(uses_year=True), name="rev_uses_year"),
+            models.Index(fields=["site", "in_draft"], condition=Q(tagline_in_search=True), name="rev_tagline"),
             models.Index(fields=["site", "in_draft"], condition=Q(described=False), name="rev_undescribed"),
             models.Index(fields=["site"], condition=Q(in_draft=True), name="rev_draft"),
             models.Index(fields=["site"], condition=Q(in_draft=True, live_from=None), name="rev_coming"),

@@ -80,7 +80,9 @@ def _parent_problems(site: Site, given: PageFields, page: Page | None) -> list[P
 
 
 def _checked(site: Site, values: Mapping[str, Any], page: Page | None) -> PageFields:
-    tidy = {key: texts.tidy(value) if key != "body" and isinstance(value, str) else value for key, value in values.items()}
+    tidy: dict[str, Any] = {
+        key: texts.tidy(value) if key != "body" and isinstance(value, str) else value for key, value in values.items()
+    }
     given = PageFields(**tidy)
     problems = _text_problems(given) + _address_problems(site, given, page) + _parent_problems(site, given, page)
     if problems:
@@ -90,9 +92,13 @@ def _checked(site: Site, values: Mapping[str, Any], page: Page | None) -> PageFi
 
 def _revision(site: Site, page: Page, given: PageFields) -> Revision:
     made = prose.compile_text(given.body)
-    used = made.fills | fillins.used(given.title) | fillins.used(given.summary)
+    used = made.fills | fillins.used(given.title)
+    in_title = "tagline" in fillins.used(given.title)
     text = Text.objects.create(body=given.body, html=made.html, excerpt=made.excerpt, compiler=prose.COMPILER)
-    fields = {key: getattr(given, key) for key in ("path", "title", "kind", "menu_title", "summary", "in_menu", "order", "published")}
+    fields = {
+        key: getattr(given, key)
+        for key in ("path", "title", "kind", "menu_title", "summary", "in_menu", "order", "published")
+    }
     return Revision(
         site=site,
         page=page,
@@ -101,6 +107,10 @@ def _revision(site: Site, page: Page, given: PageFields) -> Revision:
         uses_site="site" in used,
         uses_tagline="tagline" in used,
         uses_year="year" in used,
+        tagline_in_title=in_title,
+        tagline_in_search=in_title
+        or "tagline" in fillins.used(given.summary)
+        or (not given.summary and "tagline" in made.excerpt_fills),
         described=bool(given.summary or made.excerpt),
         **fields,
     )

@@ -25,7 +25,7 @@ def find(typed: str, most: int = 8) -> list[Town]:
 
 def country_name(code: str, language: str = "en") -> str:
     """A country's name (CLDR) by its ISO 3166 code."""
-    return Locale.parse(language).territories.get(code, code)
+    return str(Locale.parse(language).territories.get(code, code))
 
 
 def language_of(code: str) -> str:

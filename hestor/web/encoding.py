@@ -8,11 +8,21 @@ _COMPRESSES = ("text/", "application/json", "application/manifest", "application
 _LEAST = 600
 
 
+def _taken(accepts: str) -> set[str]:
+    """The codings that an Accept-Encoding header takes; a weight of nought refuses one."""
+    taken = set()
+    for part in accepts.lower().split(","):
+        coding, _, weight = part.replace(" ", "").partition(";q=")
+        if not weight or weight.strip("0."):
+            taken.add(coding)
+    return taken
+
+
 def choose(accepts: str, media_type: str, size: int) -> str:
     """``br``, ``gzip`` or ``""``: the best coding that the browser takes and that is worth it."""
     if size < _LEAST or not media_type.startswith(_COMPRESSES):
         return ""
-    taken = {part.partition(";")[0].strip().lower() for part in accepts.split(",") if ";q=0" not in part.replace(" ", "")}
+    taken = _taken(accepts)
     return next((coding for coding in ("br", "gzip") if coding in taken), "")
 
 

@@ -26,6 +26,16 @@ class Kept(Generic[V]):
             self._items.move_to_end(key)
             return self._items[key]
 
+    def clear(self) -> None:
+        """Lets go of everything."""
+        with self._lock:
+            self._items.clear()
+            self._weight = 0
+
+    def __len__(self) -> int:
+        """How many values are kept."""
+        return len(self._items)
+
     def put(self, key: Hashable, value: V) -> V:
         """Keeps a value, and lets go of the longest unused ones if it gets too much."""
         weight = self._weigh(value)

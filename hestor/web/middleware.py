@@ -77,6 +77,7 @@ class SitesByHost:
         self._get_response = get_response
 
     def __call__(self, request: HttpRequest) -> HttpResponse:
+        """Answers one request."""
         host = split_domain_port(request.META.get("HTTP_HOST", ""))[0]
         if _is_desk(host):
             return self._get_response(request)

@@ -35,6 +35,12 @@ _ZONES: Kept[str] = Kept(10_000, lambda zone: 1)
 _KEEPS = (200, 301)
 
 
+def forget() -> None:
+    """Lets go of all that is kept, as after another database was put in place."""
+    for kept in (_ANSWERS, _PRESSES, _ZONES):
+        kept.clear()
+
+
 def _wire(answer: Answer, accepts: str) -> Wire:
     coding = encoding.choose(accepts, answer.media_type, len(answer.body))
     etag = f'"{answer.digest}{"-" + coding if coding else ""}"'

@@ -583,8 +583,9 @@ export interface components {
             /**
              * Kind
              * @default page
+             * @enum {string}
              */
-            kind: string;
+            kind: "page" | "post" | "news";
             /**
              * Menu Title
              * @default
@@ -676,11 +677,8 @@ export interface components {
             /** Code */
             code: string;
             current?: components["schemas"]["StyleOut"] | null;
-            /**
-             * Errors
-             * @default []
-             */
-            errors: components["schemas"]["SpotOut"][];
+            /** Errors */
+            errors?: components["schemas"]["SpotOut"][];
             /** Status */
             status: number;
             /** Title */
@@ -710,11 +708,8 @@ export interface components {
          * @description Values as they are being typed, not kept yet.
          */
         ProofsIn: {
-            /**
-             * Facts
-             * @default {}
-             */
-            facts: {
+            /** Facts */
+            facts?: {
                 [key: string]: unknown;
             };
             /**

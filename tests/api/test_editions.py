@@ -1,0 +1,140 @@
+import pytest
+
+from hestor.sites.models import Revision
+from tests.api.test_style import patch
+
+
+def page_id(site, path="/about/"):
+    return Revision.objects.in_draft_of(site.pk).get(path=path).page_id
+
+
+def test_from_a_name_to_every_page(desk, site, public):
+    before = {path: public.get(path).content for path in ("/", "/about/", "/feed.xml")}
+    patch(desk, {"name": "Bean House"}, site.revision)
+    assert {path: public.get(path).content for path in before} == before
+    (change,) = desk.get("/api/sites/seeds/changes").json()["changes"]
+    assert (change["words"], change["old"], change["new"]) == (
+        "Name: 5 pages, 1 feed, 1 home screen entry",
+        "Seed Library",
+        "Bean House",
+    )
+    published = desk.post("/api/sites/seeds/editions").json()
+    assert (published["number"], published["live"], published["by"]) == (2, True, "owner")
+    assert published["address"] == "http://seeds.localhost:8000/"
+    for path in (
+        "/",
+        "/about/",
+        "/about/people/",
+        "/news/",
+        "/news/first/",
+        "/feed.xml",
+        "/site.webmanifest",
+        "/none/",
+    ):
+        text = public.get(path).content.decode()
+        assert "Bean House" in text
+        assert "Seed Library" not in text
+    assert desk.get("/api/sites/seeds/changes").json()["changes"] == []
+
+
+def test_publishing_what_was_reviewed(desk, site):
+    reviewed = desk.get("/api/sites/seeds/changes").json()["revision"]
+    patch(desk, {"name": "Other"}, reviewed)
+    stale = desk.post("/api/sites/seeds/editions", headers={"if-match": str(reviewed)})
+    assert (stale.status_code, stale.json()["code"]) == (412, "stale_revision")
+    assert desk.post("/api/sites/seeds/editions", headers={"if-match": str(reviewed + 1)}).status_code == 201
+
+
+def test_pages_are_changed_in_the_draft_only(desk, site, public):
+    before = public.get("/about/").content
+    pages = "/api/sites/seeds/pages"
+    assert (
+        desk.patch(f"{pages}/{page_id(site)}", {"title": "Us", "body": "New."}, "application/json").status_code == 200
+    )
+    desk.post(pages, {"path": "/new/", "title": "New {site}"}, "application/json")
+    desk.delete(f"{pages}/{page_id(site, '/news/first/')}")
+    assert public.get("/about/").content == before
+    assert public.get("/new/").status_code == 404
+    words = [c["words"] for c in desk.get("/api/sites/seeds/changes").json()["changes"]]
+    assert words == ["Changed page /about/: 1 page", "New page /new/: 1 page", "Page /news/first/ taken out: 1 page"]
+    states = {p["path"]: p["state"] for p in desk.get(pages).json()}
+    assert (states["/about/"], states["/new/"], states["/"]) == ("changed", "new", "live")
+    desk.post("/api/sites/seeds/editions")
+    assert "New." in public.get("/about/").content.decode()
+    assert "New Seed Library" in public.get("/new/").content.decode()
+    assert public.get("/news/first/").status_code == 404
+
+
+def test_an_edition_can_be_brought_back_exactly(desk, site, public):
+    paths = ("/", "/about/", "/feed.xml", "/sitemap.xml", "/site.webmanifest")
+    first = {path: public.get(path).content for path in paths}
+    patch(desk, {"name": "Bean House", "footer_text": "{year:2001}"}, site.revision)
+    desk.patch(f"/api/sites/seeds/pages/{page_id(site)}", {"body": "Other."}, "application/json")
+    desk.delete(f"/api/sites/seeds/pages/{page_id(site, '/news/first/')}")
+    desk.post("/api/sites/seeds/editions")
+    assert {path: public.get(path).content for path in paths} != first
+    back = desk.post("/api/sites/seeds/editions/1/restore").json()
+    assert (back["number"], back["changed"], back["changed_pages"]) == (1, ["name", "footer_text"], 2)
+    desk.post("/api/sites/seeds/editions")
+    assert {path: public.get(path).content for path in paths} == first
+    assert [e["number"] for e in desk.get("/api/sites/seeds/editions").json()] == [3, 2, 1]
+
+
+def test_bringing_back_what_is_live_changes_nothing(desk, site):
+    patch(desk, {"name": "Typed"}, site.revision)
+    back = desk.post("/api/sites/seeds/editions/1/restore").json()
+    assert (back["changed"], back["changed_pages"]) == ([], 0)
+    assert desk.post("/api/sites/seeds/editions").status_code == 409
+
+
+def test_the_list_says_who_when_and_what(desk, site):
+    patch(desk, {"tagline": "New"}, site.revision)
+    desk.post("/api/sites/seeds/editions")
+    newest, first = desk.get("/api/sites/seeds/editions").json()
+    assert (newest["number"], newest["live"], first["live"]) == (2, True, False)
+    assert [c["words"] for c in newest["changes"]] == ["Tagline: 5 pages, 1 feed"]
+    assert first["by"] == "Olive"
+    assert first["published"].startswith("2026-05-01T12:00:00")
+    assert [e["number"] for e in desk.get("/api/sites/seeds/editions?before=2").json()] == [1]
+
+
+def test_any_edition_and_the_draft_can_be_looked_at(desk, site, public):
+    patch(desk, {"name": "Bean House"}, site.revision)
+    draft = desk.get("/api/sites/seeds/changes").json()["look"]
+    desk.post("/api/sites/seeds/editions")
+    old = desk.get("/api/sites/seeds/editions").json()[1]["look"]
+    for link, name in ((old, "Seed Library"), (draft, "Bean House")):
+        path = link.removeprefix("http://seeds.localhost:8000")
+        answer = public.get(path + "about/")
+        assert name in answer.content.decode()
+        assert answer["cache-control"] == "private, no-store"
+        assert answer["x-robots-tag"] == "noindex"
+
+
+@pytest.mark.parametrize(
+    "spoil", [lambda p: p[:-3] + "/", lambda p: p.replace("/_look/", "/_look/x"), lambda p: "/_look/"]
+)
+def test_a_look_needs_its_whole_link(desk, site, public, spoil):
+    path = desk.get("/api/sites/seeds/changes").json()["look"].removeprefix("http://seeds.localhost:8000")
+    assert public.get(path).status_code == 200
+    assert public.get(spoil(path)).status_code == 404
+
+
+def test_a_look_is_good_for_its_own_site_only(desk, site, public):
+    desk.post("/api/sites", {"name": "Other"}, "application/json")
+    desk.post("/api/sites/other/editions")
+    path = desk.get("/api/sites/seeds/changes").json()["look"].removeprefix("http://seeds.localhost:8000")
+    assert public.get(path, headers={"host": "other.localhost"}).status_code == 404
+
+
+def test_one_page(desk, site):
+    said = desk.get(f"/api/sites/seeds/pages/{page_id(site)}").json()
+    assert (said["body"], said["says"], said["parent"]) == ("This is {site}.", "About – Seed Library", None)
+    assert desk.get("/api/sites/seeds/pages/999999").status_code == 404
+
+
+def test_a_page_that_is_refused_says_where(desk, site):
+    body = {"path": "/x/", "title": "X", "body": "Hello {sitee}"}
+    answer = desk.post("/api/sites/seeds/pages", body, "application/json")
+    (error,) = answer.json()["errors"]
+    assert (error["field"], error["start"], error["end"], error["fix"]) == ("body", 6, 13, "{site}")

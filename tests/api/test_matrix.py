@@ -1,0 +1,121 @@
+"""Every call of the API against every kind of caller. A new call fails here until it has its line."""
+
+import json
+
+import pytest
+from django.test import Client
+
+from hestor.api.api import api
+from hestor.core.roles import Role
+from hestor.sites.models import Revision, Site
+
+LOOK, EDIT, PUBLISH, MANAGE = "look", "edit", "publish", "manage"
+# method, path, body, what it needs, the status for whoever may
+CALLS = [
+    ("GET", "/sites/{site}", None, LOOK, 200),
+    ("PATCH", "/sites/{site}", {"label": "L"}, MANAGE, 200),
+    ("GET", "/sites/{site}/style", None, LOOK, 200),
+    ("PATCH", "/sites/{site}/style", {"facts": {"name": "N"}}, EDIT, 200),
+    ("GET", "/sites/{site}/proofs", None, LOOK, 200),
+    ("POST", "/sites/{site}/proofs", {"facts": {}}, LOOK, 200),
+    ("GET", "/sites/{site}/pages", None, LOOK, 200),
+    ("POST", "/sites/{site}/pages", {"path": "/n/", "title": "N"}, EDIT, 201),
+    ("GET", "/sites/{site}/pages/{page}", None, LOOK, 200),
+    ("PATCH", "/sites/{site}/pages/{page}", {"title": "N"}, EDIT, 200),
+    ("DELETE", "/sites/{site}/pages/{page}", None, EDIT, 204),
+    ("GET", "/sites/{site}/changes", None, LOOK, 200),
+    ("GET", "/sites/{site}/editions", None, LOOK, 200),
+    ("POST", "/sites/{site}/editions", None, PUBLISH, 409),
+    ("POST", "/sites/{site}/editions/{number}/restore", None, EDIT, 200),
+]
+ANY_ACCOUNT = [
+    ("GET", "/sites", None, 200),
+    ("POST", "/sites", {"name": "Another"}, 201),
+    ("GET", "/towns?q=lo", None, 200),
+    ("GET", "/languages?q=de", None, 200),
+]
+OPEN = {("GET", "/session"), ("POST", "/session"), ("DELETE", "/session"), ("POST", "/accounts")}
+MAY = {Role.OWNER: {LOOK, EDIT, PUBLISH, MANAGE}, Role.EDITOR: {LOOK, EDIT, PUBLISH}, Role.VIEWER: {LOOK}}
+pytestmark = pytest.mark.django_db(databases=["default", "towns"])
+
+
+def ids(call) -> str:
+    return f"{call[0]} {call[1]}"
+
+
+def send(client: Client, method: str, path: str, body, site: Site):
+    page = Revision.objects.in_draft_of(site.pk).get(path="/about/people/").page_id
+    filled = "/api" + path.format(site=site.slug, page=page, number=1)
+    data = json.dumps(body) if body is not None else None
+    return client.generic(method, filled, data or "", "application/json", headers={"if-match": str(site.revision)})
+
+
+def test_the_matrix_holds_every_call():
+    documented = {
+        (method.upper(), path.removeprefix("/api"))
+        for path, methods in api.get_openapi_schema()["paths"].items()
+        for method in methods
+    }
+    listed = {(c[0], c[1]) for c in CALLS} | {(c[0], c[1].partition("?")[0]) for c in ANY_ACCOUNT}
+    assert documented == listed | OPEN
+
+
+@pytest.mark.parametrize("call", CALLS, ids=ids)
+def test_without_a_session(call, site):
+    answer = send(Client(headers={"host": "localhost"}), *call[:3], site)
+    assert (answer.status_code, answer.json()["code"]) == (401, "signed_out")
+
+
+@pytest.mark.parametrize("call", CALLS, ids=ids)
+def test_another_owners_site_is_not_even_there(call, site, person):
+    answer = send(person(None), *call[:3], site)
+    assert (answer.status_code, answer.json()["code"]) == (404, "not_found")
+
+
+@pytest.mark.parametrize("role", Role)
+@pytest.mark.parametrize("call", CALLS, ids=ids)
+def test_roles(call, role, site, person):
+    method, path, body, needs, status = call
+    before = (Site.objects.values().get(pk=site.pk), list(Revision.objects.values()))
+    answer = send(person(role), method, path, body, site)
+    if needs in MAY[role]:
+        assert answer.status_code == status
+    else:
+        assert (answer.status_code, answer.json()["code"]) == (403, "forbidden")
+        assert (Site.objects.values().get(pk=site.pk), list(Revision.objects.values())) == before
+
+
+@pytest.mark.parametrize("call", ANY_ACCOUNT, ids=ids)
+def test_calls_that_need_only_an_account(call, site, person):
+    method, path, body, status = call
+    assert send(person(None), method, path, body, site).status_code == status
+    assert send(Client(headers={"host": "localhost"}), method, path, body, site).status_code == 401
+
+
+@pytest.mark.parametrize("call", [c for c in CALLS if c[0] != "GET"], ids=ids)
+@pytest.mark.parametrize("origin", ["http://seeds.localhost:8000", "https://evil.example", "null"])
+def test_a_page_of_another_origin_can_write_nothing(call, origin, site, person):
+    client = person(Role.OWNER)
+    client.handler.enforce_csrf_checks = True
+    page = Revision.objects.in_draft_of(site.pk).get(path="/about/people/").page_id
+    path = "/api" + call[1].format(site=site.slug, page=page, number=1)
+    answer = client.generic(call[0], path, "{}", "application/json", headers={"origin": origin, "if-match": "1"})
+    assert (answer.status_code, answer.json()["code"]) == (403, "cross_site")
+
+
+def test_the_desks_own_page_writes_with_its_token(site, person):
+    client = person(Role.OWNER)
+    client.handler.enforce_csrf_checks = True
+    client.get("/")
+    token = client.cookies["csrftoken"].value
+    headers = {"origin": "http://localhost", "if-match": str(site.revision)}
+    for given, status in (({}, 403), ({"x-csrftoken": token}, 200)):
+        answer = client.patch(
+            "/api/sites/seeds/style", {"facts": {"name": "N"}}, "application/json", headers=headers | given
+        )
+        assert answer.status_code == status
+
+
+def test_the_api_is_not_on_the_sites_origin(site, person):
+    client = person(Role.OWNER)
+    assert client.get("/api/sites", headers={"host": "seeds.localhost"}).status_code == 404

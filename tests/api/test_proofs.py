@@ -1,0 +1,63 @@
+from tests.api.test_style import patch
+
+
+def ask(desk, path="/about/", **facts):
+    return desk.post("/api/sites/seeds/proofs", {"path": path, "facts": facts}, "application/json").json()
+
+
+def place(said, name, path):
+    return next(p for p in said["proofs"] if p["place"] == name and p["path"] == path)
+
+
+def texts(proof):
+    return {line["role"]: line["text"] for line in proof["lines"]}
+
+
+def test_proofs_say_what_the_rendered_draft_says(desk, site):
+    patch(desk, {"name": "Bean House", "footer_text": "By {site}"}, site.revision)
+    said = desk.get("/api/sites/seeds/proofs", {"path": "/about/"}).json()
+    assert texts(place(said, "tab", "/about/")) == {"title": "About – Bean House"}
+    assert texts(place(said, "tab", "/")) == {"title": "Bean House – Borrow"}
+    assert texts(place(said, "header", "/about/")) == {"name": "Bean House", "tagline": "Borrow"}
+    assert texts(place(said, "footer", "/about/")) == {"line": "By Bean House"}
+    assert texts(place(said, "search", "/about/"))["description"] == "This is Bean House."
+    assert texts(place(said, "feed", ""))["title"] == "Bean House"
+    assert texts(place(said, "manifest", ""))["short_name"] == "Bean House"
+
+
+def test_words_being_typed_are_shown_and_not_kept(desk, site):
+    said = ask(desk, name="Typed")
+    assert texts(place(said, "header", "/about/"))["name"] == "Typed"
+    assert desk.get("/api/sites/seeds/style").json()["facts"]["name"] == "Seed Library"
+
+
+def test_a_refused_value_is_said_and_the_kept_one_is_shown(desk, site):
+    said = ask(desk, name="", tagline="New")
+    assert texts(place(said, "header", "/about/")) == {"name": "Seed Library", "tagline": "New"}
+    assert [(e["field"], e["code"]) for e in said["errors"]] == [("name", "empty")]
+
+
+def test_marks_show_where_the_fact_stands(desk, site):
+    said = ask(desk, name="👩‍🌾 Bean & Co")
+    (line,) = place(said, "tab", "/about/")["lines"]
+    (mark,) = line["marks"]
+    assert (mark["fact"], line["text"][mark["start"] : mark["end"]]) == ("name", "👩‍🌾 Bean & Co")
+
+
+def test_reach(desk, site):
+    reach = {p["place"]: p["pages"] or p["files"] for p in ask(desk)["reach"]["name"]}
+    assert reach == {
+        "tab": 5,
+        "header": 5,
+        "search": 5,
+        "footer": 5,
+        "text": 2,
+        "feed": 1,
+        "manifest": 1,
+        "structured": 1,
+        "not_found": 1,
+    }
+
+
+def test_a_page_that_is_not_there(desk, site):
+    assert desk.get("/api/sites/seeds/proofs", {"path": "/nowhere/"}).status_code == 404

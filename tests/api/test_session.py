@@ -1,0 +1,92 @@
+import pytest
+from django.conf import settings
+from django.test import Client
+
+from hestor.accounts.models import Account
+from hestor.sites.models import Membership
+from tests.conftest import PASSWORD
+
+pytestmark = pytest.mark.django_db
+
+
+@pytest.fixture
+def client() -> Client:
+    return Client(headers={"host": "localhost"})
+
+
+def sign_in(client, email="owner@example.org", password=PASSWORD):
+    return client.post("/api/session", {"email": email, "password": password}, "application/json")
+
+
+def test_signing_in_and_out(client, owner):
+    assert client.get("/api/session").json() == {"account": None, "first_run": False, "demo_accounts": []}
+    assert sign_in(client).json()["account"] == {"email": "owner@example.org", "name": "Olive"}
+    assert client.get("/api/sites").status_code == 200
+    assert client.delete("/api/session").status_code == 204
+    assert client.get("/api/sites").status_code == 401
+    assert client.delete("/api/session").status_code == 204
+
+
+def test_the_email_address_is_the_same_in_capitals(client, owner):
+    assert sign_in(client, " Owner@Example.ORG ").status_code == 200
+
+
+@pytest.mark.parametrize(
+    ("email", "password"), [("owner@example.org", "wrong"), ("nobody@example.org", PASSWORD), ("", "")]
+)
+def test_a_refusal_does_not_tell_whether_the_account_exists(client, owner, email, password):
+    answer = sign_in(client, email, password)
+    assert (answer.status_code, answer.json()["code"]) == (401, "sign_in_refused")
+    assert answer.json()["title"] == "Email and password don’t match an account. Check both and try again."
+
+
+def test_guessing_is_paused_and_others_are_not(client, owner):
+    Account.objects.create_user("other@example.org", PASSWORD)
+    codes = [sign_in(client, password="wrong").status_code for _ in range(settings.SIGN_IN_TRIES + 1)]
+    assert codes[:3] == [401, 401, 401]
+    assert codes[-1] == 429
+    paused = sign_in(client)
+    assert (paused.status_code, paused.json()["code"]) == (429, "sign_in_paused")
+    assert sign_in(client, "other@example.org").status_code == 200
+    assert sign_in(Client(headers={"host": "localhost"}, REMOTE_ADDR="203.0.113.9")).status_code == 200
+
+
+def test_the_cookie_can_not_be_read_by_scripts_nor_sent_by_others(client, owner):
+    cookie = sign_in(client).cookies[settings.SESSION_COOKIE_NAME]
+    assert cookie["httponly"]
+    assert cookie["samesite"] == "Lax"
+    assert cookie["domain"] == ""
+
+
+def test_the_first_run_makes_an_account_and_then_no_more(client):
+    assert client.get("/api/session").json()["first_run"]
+    body = {"email": "Me@Example.org", "name": "Me", "password": "correct horse battery"}
+    made = client.post("/api/accounts", body, "application/json")
+    assert made.status_code == 201
+    assert made.json()["account"] == {"email": "me@example.org", "name": "Me"}
+    assert client.get("/api/sites").json() == []
+    again = client.post("/api/accounts", {**body, "email": "you@example.org"}, "application/json")
+    assert (again.status_code, again.json()["code"]) == (409, "accounts_exist")
+    assert Account.objects.count() == 1
+
+
+@pytest.mark.parametrize(
+    ("change", "field"),
+    [({"email": "me"}, "email"), ({"password": "short"}, "password"), ({"password": "password123"}, "password")],
+)
+def test_a_first_account_that_is_refused(client, change, field):
+    body = {"email": "me@example.org", "name": "Me", "password": "correct horse battery", **change}
+    answer = client.post("/api/accounts", body, "application/json")
+    assert answer.status_code == 422
+    assert [e["field"] for e in answer.json()["errors"]] == [field]
+    assert Account.objects.count() == 0
+
+
+def test_demo_accounts_are_shown_in_the_demo_only(client, settings):
+    settings.DEMO = True
+    assert [a["role"] for a in client.get("/api/session").json()["demo_accounts"]] == ["owner", "editor", "viewer"]
+
+
+def test_passwords_are_kept_hashed(owner):
+    assert PASSWORD not in Account.objects.get().password
+    assert not Membership.objects.exists()

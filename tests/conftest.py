@@ -1,0 +1,76 @@
+import subprocess
+from datetime import UTC, datetime
+
+import pytest
+from django.test import Client
+
+from hestor.accounts.models import Account
+from hestor.core.roles import Role
+from hestor.sites.making import make_site
+from hestor.sites.models import Membership, Site
+from hestor.sites.pages import add_page
+from hestor.sites.publishing import publish
+from hestor.web import serving
+
+NOW = datetime(2026, 5, 1, 12, tzinfo=UTC)
+PASSWORD = "a-long-enough-one"
+
+
+@pytest.fixture(autouse=True)
+def nothing_kept():
+    """Each test has a database of its own, so nothing rendered from another's may be kept."""
+    serving.forget()
+
+
+@pytest.fixture
+def owner(db) -> Account:
+    return Account.objects.create_user("owner@example.org", PASSWORD, name="Olive")
+
+
+@pytest.fixture
+def site(owner) -> Site:
+    """A site with a home page, a page that uses fill-ins, a news list and a post; edition 1 is live."""
+    made = make_site(owner, {"name": "Seed Library", "tagline": "Borrow", "time_zone": "Europe/London"}, "seeds")
+    about = {"path": "/about/", "title": "About", "body": "This is {site}.", "in_menu": True}
+    parent = add_page(made.pk, about).page_id
+    add_page(made.pk, {"path": "/about/people/", "title": "People", "body": "Fourteen.", "parent": parent})
+    add_page(made.pk, {"path": "/news/", "title": "News", "kind": "news", "in_menu": True})
+    post = {"path": "/news/first/", "title": "First", "body": "Hello.", "kind": "post"}
+    add_page(made.pk, {**post, "published": datetime(2026, 4, 1).date()})
+    publish(made.pk, owner, NOW)
+    made.refresh_from_db()
+    return made
+
+
+@pytest.fixture
+def person(site):
+    """Makes a signed-in client for a person with a role on the site (None: an account with no part in it)."""
+
+    def make(role: Role | None) -> Client:
+        email = f"{role or 'stranger'}@people.example"
+        account, _ = Account.objects.get_or_create(email=email)
+        if role:
+            Membership.objects.update_or_create(site=site, account=account, defaults={"role": role})
+        client = Client(headers={"host": "localhost"})
+        client.force_login(account, backend="django.contrib.auth.backends.ModelBackend")
+        return client
+
+    return make
+
+
+@pytest.fixture
+def desk(person) -> Client:
+    """The owner's client on the desk."""
+    return person(Role.OWNER)
+
+
+@pytest.fixture
+def public() -> Client:
+    """A visitor of the site ``seeds``."""
+    return Client(headers={"host": "seeds.localhost"})
+
+
+@pytest.fixture(scope="session")
+def root() -> str:
+    top = subprocess.run(["git", "rev-parse", "--show-toplevel"], capture_output=True, text=True, check=False)
+    return top.stdout.strip() or "."

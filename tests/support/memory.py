@@ -1,0 +1,62 @@
+"""An edition that lies in memory: the press's counterpart in tests and benchmarks."""
+
+from collections.abc import Iterable, Sequence
+from dataclasses import dataclass, field, replace
+from datetime import date
+
+from hestor.core import prose
+from hestor.core.facts import Facts
+from hestor.press.edition import Kind, MenuItem, Page
+
+
+def page(path: str, title: str, body: str = "", kind: Kind = "page", **more: object) -> Page:
+    made = prose.compile_text(body)
+    return replace(Page(path, title, kind, made.html, made.excerpt), **more)
+
+
+@dataclass
+class MemoryEdition:
+    facts: Facts
+    pages: list[Page] = field(default_factory=list)
+    origin: str = "https://seeds.example"
+
+    def page(self, path: str) -> Page | None:
+        return next((p for p in self.pages if p.path == path), None)
+
+    def _top(self) -> list[Page]:
+        return [p for p in self.pages if p.kind != "post" and p.path.count("/") <= 2]
+
+    def menu(self) -> Sequence[MenuItem]:
+        return [
+            MenuItem(p.path, p.title, tuple(MenuItem(c.path, c.title) for c in self.children(p.path)))
+            for p in self._top()
+        ]
+
+    def children(self, path: str) -> Sequence[Page]:
+        return [p for p in self.pages if p.trail and p.trail[-1][0] == path]
+
+    def posts(self, start: int, count: int) -> Sequence[Page]:
+        posts = sorted((p for p in self.pages if p.kind == "post"), key=lambda p: p.published or date.min, reverse=True)
+        return posts[start : start + count]
+
+    def post_count(self) -> int:
+        return sum(p.kind == "post" for p in self.pages)
+
+    def news(self) -> tuple[str, str] | None:
+        return next(((p.path, p.title) for p in self.pages if p.kind == "news"), None)
+
+    def paths(self) -> Iterable[str]:
+        return [p.path for p in self.pages]
+
+
+def small(facts: Facts) -> MemoryEdition:
+    return MemoryEdition(
+        facts,
+        [
+            page("/", "Welcome to {site}", "Hello from {site}, *friend*."),
+            page("/about/", "About us", "Since {year:2019}.", has_children=True),
+            page("/about/people/", "People", "Fourteen of us.", trail=(("/about/", "About us"),)),
+            page("/news/", "News", kind="news"),
+            page("/news/first/", "First post", "It began with {site}.", "post", published=date(2026, 4, 1)),
+        ],
+    )

@@ -1,0 +1,140 @@
+import gzip
+from datetime import UTC, datetime
+
+import brotli
+import pytest
+from django.test import Client
+
+from hestor.sites.drafts import write_facts
+from hestor.sites.models import Site
+from hestor.sites.publishing import publish
+from hestor.web import serving
+from hestor.web.kept import Kept
+
+
+def test_pages_revalidate_by_a_strong_validator(public, site):
+    first = public.get("/about/")
+    etag = first["etag"]
+    assert etag.startswith('"')
+    assert first["cache-control"] == "no-cache"
+    again = public.get("/about/", headers={"if-none-match": etag})
+    assert (again.status_code, again.content, again["etag"]) == (304, b"", etag)
+    for header in (f'"x", {etag}', f"W/{etag}", "*"):
+        assert public.get("/about/", headers={"if-none-match": header}).status_code == 304
+    assert public.get("/about/", headers={"if-none-match": '"other"'}).status_code == 200
+
+
+def test_a_new_edition_is_public_at_once(public, site, owner):
+    etag = public.get("/")["etag"]
+    write_facts(site.pk, {"name": "Bean House"}, site.revision)
+    publish(site.pk, owner, datetime.now(UTC))
+    fresh = public.get("/", headers={"if-none-match": etag})
+    assert fresh.status_code == 200
+    assert "Bean House" in fresh.content.decode()
+
+
+def test_files_named_by_their_content_are_kept_for_good(public, site, owner):
+    url = public.get("/").content.decode().split('rel="stylesheet" href="')[1].split('"')[0]
+    assert public.get(url)["cache-control"] == "public, max-age=31536000, immutable"
+    write_facts(site.pk, {"brand_colour": "#112233"}, site.revision)
+    publish(site.pk, owner, datetime.now(UTC))
+    assert url not in public.get("/").content.decode()
+    assert public.get(url).status_code == 200
+
+
+@pytest.mark.parametrize(
+    ("accepts", "coding", "decode"),
+    [
+        ("br, gzip", "br", brotli.decompress),
+        ("gzip;q=0.5", "gzip", gzip.decompress),
+        ("br;q=0, gzip", "gzip", gzip.decompress),
+        ("identity", None, bytes),
+        ("", None, bytes),
+    ],
+)
+def test_answers_are_compressed_as_the_visitor_takes_them(public, site, accepts, coding, decode):
+    plain = public.get("/about/")
+    answer = public.get("/about/", headers={"accept-encoding": accepts})
+    assert answer.headers.get("content-encoding") == coding
+    assert decode(answer.content) == plain.content
+    assert (answer["etag"] == plain["etag"]) == (coding is None)
+    assert answer["vary"] == "Accept-Encoding"
+
+
+@pytest.mark.parametrize("path", ["/", "/nowhere/", "/feed.xml", "/site.webmanifest", "/robots.txt"])
+def test_headers_of_the_public_site(public, site, path):
+    answer = public.get(path)
+    policy = answer["content-security-policy"]
+    assert "default-src 'none'" in policy
+    assert "script-src" not in policy
+    assert "unsafe" not in policy
+    assert "frame-ancestors 'none'" in policy
+    assert (answer["x-content-type-options"], answer["x-frame-options"]) == ("nosniff", "DENY")
+    assert not answer.cookies
+
+
+@pytest.mark.parametrize("path", ["/", "/seeds/style", "/api/session", "/api/sites", "/api/nowhere"])
+def test_headers_of_the_desk(site, path):
+    answer = Client(headers={"host": "localhost"}).get(path)
+    assert "default-src 'none'" in answer["content-security-policy"]
+    assert "unsafe" not in answer["content-security-policy"]
+    assert "frame-ancestors 'none'" in answer["content-security-policy"]
+    assert (answer["x-content-type-options"], answer["x-frame-options"]) == ("nosniff", "DENY")
+    assert answer["cache-control"] == "no-store"
+
+
+@pytest.mark.parametrize(
+    ("host", "status"),
+    [
+        ("seeds.localhost", 200),
+        ("SEEDS.localhost:8000", 200),
+        ("seeds.localhost.", 200),
+        ("seeds.example", 200),
+        ("other.localhost", 404),
+        ("evil.example", 404),
+        ("a.seeds.localhost", 404),
+        ("seeds.localhost@evil", 404),
+    ],
+)
+def test_hosts(site, host, status):
+    Site.objects.filter(pk=site.pk).update(domain="seeds.example")
+    assert Client(headers={"host": host}).get("/about/").status_code == status
+
+
+@pytest.mark.parametrize("method", ["post", "put", "patch", "delete", "options"])
+def test_visitors_only_read(public, site, method):
+    answer = getattr(public, method)("/")
+    assert (answer.status_code, answer["allow"]) == (405, "GET, HEAD")
+
+
+def test_head_says_what_get_would(public, site):
+    head, get = public.head("/about/"), public.get("/about/")
+    assert head.content == b""
+    assert (head["etag"], head["content-length"]) == (get["etag"], get["content-length"])
+
+
+def test_a_missing_slash_is_put_right_and_does_not_lead_off_the_site(public, site):
+    assert public.get("/about")["location"] == "/about/"
+    assert public.get("/", PATH_INFO="//evil.example/about").status_code == 404
+
+
+def test_a_repeated_view_asks_the_database_once(public, site, django_assert_num_queries):
+    public.get("/about/")
+    with django_assert_num_queries(1):
+        public.get("/about/")
+
+
+def test_what_is_kept_is_bounded():
+    kept: Kept[bytes] = Kept(10, len)
+    for key in "abc":
+        kept.put(key, b"1234")
+    assert [kept.get(key) for key in "abc"] == [None, b"1234", b"1234"]
+    assert kept.put("big", b"x" * 11) == b"x" * 11
+    assert kept.get("big") is None
+
+
+def test_paths_that_nobody_wrote_are_not_kept(public, site):
+    before = len(serving._ANSWERS)
+    for n in range(20):
+        public.get(f"/nowhere-{n}/")
+    assert len(serving._ANSWERS) == before
