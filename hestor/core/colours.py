@@ -51,16 +51,28 @@ def legible(colour: str, ground: str, least: float = TEXT_CONTRAST) -> str:
 
 @dataclass(frozen=True)
 class Palette:
-    """The colours of a public page that come from the site's own, for one theme."""
+    """The colours of a public page that come from the site's own, for one theme.
+
+    ``tint`` is a ground with a little of the site's colour in it.
+    """
 
     ground: str
+    tint: str
     brand: str
     on_brand: str
     link: str
 
 
 @lru_cache(maxsize=256)
-def palette(brand: str, ground: str) -> Palette:
-    """The site's colour as it is used on ``ground``; links and the band are legible (WCAG 2.2)."""
+def palette(brand: str, ground: str, share: float) -> Palette:
+    """The site's colour as it is used on ``ground``, and on a tint with ``share`` (0 to 1) of it.
+
+    Links can be read on both (WCAG 2.2, 4.5 to 1); the band stands out from the ground (1.4.11, 3 to 1).
+    """
     band = legible(brand, ground, 3.0)
-    return Palette(ground, band, ink_on(band), legible(brand, ground))
+    tint = Color(ground).mix(band, share, space="oklab").convert("srgb").fit("srgb").to_string(hex=True)
+    hardest = min((ground, tint), key=lambda paper: contrast(brand, paper))
+    link = legible(brand, hardest)
+    if contrast(link, ground) < TEXT_CONTRAST or contrast(link, tint) < TEXT_CONTRAST:
+        link = legible(legible(brand, ground), tint)
+    return Palette(ground, tint, band, ink_on(band), link)

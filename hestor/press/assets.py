@@ -9,6 +9,7 @@ import html
 import re
 from functools import lru_cache
 from importlib.resources import files
+from threading import Lock
 
 from fontTools.pens.svgPathPen import SVGPathPen
 from fontTools.ttLib import TTFont
@@ -19,6 +20,7 @@ from hestor.press.answer import Answer
 PREFIX = "/_hestor/"
 LIGHT, DARK = "#fdfcf9", "#15171d"
 _FOLDER = files("hestor.press").joinpath("assets")
+_ONE_AT_A_TIME = Lock()
 _STYLE = re.compile(r"style-([0-9a-f]{6})-([0-9a-f]{10})\.css")
 _MARK = re.compile(r"mark-([0-9a-f]{6})-([0-9a-f]{2,6})-([0-9a-f]{10})\.svg")
 _FONT = re.compile(r"([a-z-]+)-([0-9a-f]{10})\.woff2")
@@ -50,15 +52,18 @@ def _base_style() -> str:
     return re.sub(r"font\(([a-z-]+)\)", lambda m: f"url({_font_url(m[1]).removeprefix(PREFIX)})", text)
 
 
-def _variables(brand: str, ground: str) -> str:
-    tones = colours.palette(brand, ground)
-    return f"--ground:{tones.ground};--brand:{tones.brand};--on-brand:{tones.on_brand};--link:{tones.link}"
+def _variables(brand: str, ground: str, tint: float) -> str:
+    tones = colours.palette(brand, ground, tint)
+    return (
+        f"--ground:{tones.ground};--tint:{tones.tint};--brand:{tones.brand};"
+        f"--on-brand:{tones.on_brand};--link:{tones.link}"
+    )
 
 
 @lru_cache(maxsize=256)
 def _style(brand: str) -> bytes:
-    dark = f"@media(prefers-color-scheme:dark){{:root{{{_variables(brand, DARK)}}}}}"
-    return f":root{{{_variables(brand, LIGHT)}}}{dark}\n{_base_style()}".encode()
+    dark = f"@media(prefers-color-scheme:dark){{:root{{{_variables(brand, DARK, 0.17)}}}}}"
+    return f":root{{{_variables(brand, LIGHT, 0.09)}}}{dark}\n{_base_style()}".encode()
 
 
 @lru_cache(maxsize=256)
@@ -75,11 +80,13 @@ def _typeface(name: str) -> TTFont:
 
 def _outline(letter: str) -> str | None:
     """The letter as an SVG path in a 64-unit square, or None if no shipped font has it."""
-    for name in ("bricolage-grotesque-latin-wght-normal", "noto-naskh-arabic-arabic-wght-normal"):
-        font = _typeface(name)
-        glyph_name = font.getBestCmap().get(ord(letter))
-        if glyph_name:
-            return _fitted(font, glyph_name)
+    # fontTools reads a font's tables as they are asked for, which two threads must not do at once.
+    with _ONE_AT_A_TIME:
+        for name in ("bricolage-grotesque-latin-wght-normal", "noto-naskh-arabic-arabic-wght-normal"):
+            font = _typeface(name)
+            glyph_name = font.getBestCmap().get(ord(letter))
+            if glyph_name:
+                return _fitted(font, glyph_name)
     return None
 
 

@@ -118,10 +118,11 @@ BRANDS = ["#7a2e4d", "#1f4e5f", "#8a5a00", "#ffff00", "#ffffff", "#000000", "#77
 
 
 @pytest.mark.parametrize("brand", BRANDS)
-@pytest.mark.parametrize("ground", ["#fdfcf9", "#15171d"])
-def test_links_and_bands_can_be_read(brand, ground):
-    tones = colours.palette(brand, ground)
+@pytest.mark.parametrize(("ground", "share"), [("#fdfcf9", 0.09), ("#15171d", 0.17)])
+def test_links_and_bands_can_be_read(brand, ground, share):
+    tones = colours.palette(brand, ground, share)
     assert _contrast(tones.link, ground) >= 4.5
+    assert _contrast(tones.link, tones.tint) >= 4.5
     assert _contrast(tones.brand, ground) >= 3
     assert _contrast(tones.on_brand, tones.brand) >= 4.5
 

@@ -22,11 +22,9 @@ export function ProofFigure({ proof, fact, mark, reach, shows }: Props) {
   return (
     <Dialog.Root>
       <figure className="m-0 max-w-full">
-        <Dialog.Trigger className="block max-w-full rounded-sm text-start" aria-label={t("proof.enlarge", { place: label })}>
-          <span className="unseen">{proof.lines.map((line) => line.text).join(". ")}</span>
-          <span aria-hidden className="contents">
-            <Drawing proof={proof} fact={fact} mark={mark} large={false} />
-          </span>
+        <Dialog.Trigger className="block max-w-full rounded-sm text-start">
+          <span className="unseen">{t("proof.enlarge", { place: label })}</span>
+          <Drawing proof={proof} fact={fact} mark={mark} large={false} />
         </Dialog.Trigger>
         <figcaption className="mt-1.5 max-w-[248px] text-[11.5px] text-soft">
           <b className="font-semibold text-ink">{label}</b>

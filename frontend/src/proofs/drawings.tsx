@@ -57,7 +57,7 @@ function Footer({ proof, fact, large }: DrawingProps) {
         <i className="h-1 w-3/4 rounded bg-line" />
         <i className="h-1 w-1/2 rounded bg-line" />
       </div>
-      <p dir="auto" className={`border-t border-line px-3 ${large ? "py-5 text-base" : "line-clamp-3 py-2 text-[10.5px] leading-snug"}`}>
+      <p dir="auto" className={`border-t border-line px-3 ${large ? "py-5 text-base" : "py-2 text-[10.5px] leading-snug break-words"}`}>
         <MarkedText line={lineOf(proof, "line")} fact={fact} />
       </p>
     </div>
@@ -73,7 +73,7 @@ function Search({ proof, fact, large }: DrawingProps) {
       <b className={`block font-semibold ${large ? "text-xl break-words" : "truncate py-px text-[13px]"}`}>
         <MarkedText line={lineOf(proof, "title")} fact={fact} />
       </b>
-      <p className={`text-soft ${large ? "text-base" : "line-clamp-2 text-[10.5px] leading-snug"}`}>
+      <p className={`text-soft ${large ? "text-base" : "text-[10.5px] leading-snug"}`}>
         <MarkedText line={lineOf(proof, "description")} fact={fact} />
       </p>
     </div>

@@ -21,22 +21,22 @@ function Refusals({ fact }: { fact: Key }) {
   const text = shownValue(state, fact);
   const spots = state.errors[fact] ?? [];
   return (
-    <ul id={`wrong-${fact}`} role="alert" className="mt-1.5 grid gap-1.5 text-stop empty:hidden">
+    <div id={`wrong-${fact}`} role="alert" className="mt-1.5 grid gap-1.5 text-stop empty:hidden">
       {spots.map((spot, index) => {
         const fix = fixOf(text, spot);
         const fixed = fix?.fixed;
         return (
-          <li key={index}>
+          <p key={index}>
             {spot.message}{" "}
             {fixed != null && (
               <button type="button" className="act-link" onClick={() => keeper.type(fact, fixed)}>
                 {spot.fix?.trim() ? t("fix.write", { fix: spot.fix }) : t("fix.takeOut")}
               </button>
             )}
-          </li>
+          </p>
         );
       })}
-    </ul>
+    </div>
   );
 }
 

@@ -19,11 +19,10 @@ export function AccountMenu({ person, site }: Props) {
     signOut.mutate(undefined);
   }
   return (
-    <Menu.Root>
+    <Menu.Root modal={false}>
       <Menu.Trigger aria-label={t("account.open", { name: person.name })} className="grid size-9 place-items-center rounded-full text-soft hover:bg-board">
         <CircleUserRound size={20} aria-hidden />
       </Menu.Trigger>
-      <Menu.Portal>
         <Menu.Content align="end" sideOffset={6} className="z-40 w-64 rounded-lg border border-line bg-paper p-1.5 shadow-xl">
           <div className="px-3 py-2">
             <p className="font-semibold">{person.name}</p>
@@ -35,7 +34,6 @@ export function AccountMenu({ person, site }: Props) {
             {t("account.signOut")}
           </Menu.Item>
         </Menu.Content>
-      </Menu.Portal>
     </Menu.Root>
   );
 }

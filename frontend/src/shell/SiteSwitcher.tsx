@@ -32,15 +32,15 @@ export function SiteSwitcher({ site, sites }: { site: Site; sites: Site[] }) {
   const [labelling, setLabelling] = useState(false);
   return (
     <>
-      <Menu.Root>
+      <Menu.Root modal={false}>
         <Menu.Trigger
-          aria-label={t("switcher.open", { name: site.name, address: site.host })}
           className="flex min-w-0 items-center gap-2 rounded-lg py-1 pe-2 hover:bg-board max-sm:max-w-[46vw] sm:max-w-80"
         >
+          <span className="unseen">{t("switcher.open")}</span>
           <SiteLine site={site} strong />
+          <span className="unseen">{t("switcher.choose")}</span>
           <ChevronDown size={16} aria-hidden className="flex-none" />
         </Menu.Trigger>
-        <Menu.Portal>
           <Menu.Content
             align="start"
             sideOffset={6}
@@ -68,7 +68,6 @@ export function SiteSwitcher({ site, sites }: { site: Site; sites: Site[] }) {
               <Plus size={16} aria-hidden /> {t("switcher.another")}
             </Menu.Item>
           </Menu.Content>
-        </Menu.Portal>
       </Menu.Root>
       {labelling && <LabelDialog site={site} onClose={() => setLabelling(false)} />}
     </>

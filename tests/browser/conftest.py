@@ -1,0 +1,145 @@
+import os
+import time
+from collections.abc import Iterator
+from pathlib import Path
+
+import pytest
+from playwright.sync_api import Browser, BrowserContext, Page, expect, sync_playwright
+
+from tests.support.server import PASSWORD, TOP, Server, copy_data, make_data
+
+# Playwright's driver keeps an event loop running in this thread; these tests don't use Django's ORM in it.
+os.environ["DJANGO_ALLOW_ASYNC_UNSAFE"] = "true"
+AXE = (TOP / "frontend" / "node_modules" / "axe-core" / "axe.min.js").read_text
+expect.set_options(timeout=10_000)
+
+
+def pytest_collection_modifyitems(items):
+    for item in items:
+        if "tests/browser/" in str(item.path):
+            item.add_marker(pytest.mark.browser)
+
+
+@pytest.fixture(scope="session")
+def browser() -> Iterator[Browser]:
+    with sync_playwright() as playwright:
+        launched = playwright.chromium.launch(
+            executable_path="/usr/bin/chromium", args=["--no-sandbox", "--disable-background-networking"]
+        )
+        yield launched
+        launched.close()
+
+
+@pytest.fixture(scope="session")
+def demo_data(tmp_path_factory) -> Path:
+    """The demo as loaded, made once for all of pytest's processes."""
+    shared = tmp_path_factory.getbasetemp().parent / "demo-data"
+    done = shared.with_suffix(".done")
+    try:
+        shared.mkdir()
+    except FileExistsError:
+        while not done.exists():
+            time.sleep(0.1)
+        return shared
+    make_data(shared)
+    done.touch()
+    return shared
+
+
+@pytest.fixture
+def server(demo_data, tmp_path) -> Iterator[Server]:
+    """A server of the demo, with data that only this test changes."""
+    with Server(copy_data(demo_data, tmp_path / "data")) as running:
+        yield running
+
+
+@pytest.fixture(scope="session")
+def shared_server(demo_data, tmp_path_factory) -> Iterator[Server]:
+    """A server of the demo for tests that only look."""
+    with Server(copy_data(demo_data, tmp_path_factory.mktemp("shared") / "data")) as running:
+        yield running
+
+
+@pytest.fixture
+def bare_server(tmp_path) -> Iterator[Server]:
+    """A server that nobody has set up yet."""
+    with Server(make_data(tmp_path / "data", demo=False), demo=False) as running:
+        yield running
+
+
+class Person:
+    """Someone at a browser of their own. Whatever goes wrong unseen in the page fails the test."""
+
+    def __init__(self, context: BrowserContext, server: Server) -> None:
+        self.context = context
+        self.server = server
+        self.page: Page = context.new_page()
+        self.wrong: list[str] = []
+        self.page.on("pageerror", lambda error: self.wrong.append(str(error)))
+        self.page.on("console", self._console)
+
+    def _console(self, message) -> None:
+        # A refusal that a test provokes shows as a failed load; everything else is a mistake.
+        if message.type == "error" and "Failed to load resource" not in message.text:
+            self.wrong.append(message.text)
+
+    def sign_in(self, role: str = "owner") -> "Person":
+        self.page.goto(self.server.desk)
+        self.page.get_by_label("Email", exact=True).fill(f"{role}@quillmere.example")
+        self.page.get_by_label("Password", exact=True).fill(PASSWORD)
+        self.page.get_by_role("button", name="Sign in").click()
+        return self
+
+    def open(self, site: str = "quillmere", view: str = "style") -> "Person":
+        expect(self.page.get_by_role("navigation", name="Views")).to_be_visible()
+        self.page.goto(f"{self.server.desk}/{site}/{view}")
+        expect(self.page.locator("h1").first).to_be_visible()
+        return self
+
+    def fact(self, name: str):
+        return self.page.get_by_role("group", name=name, exact=True)
+
+    def field(self, name: str):
+        return self.fact(name).get_by_role("textbox", name=name, exact=True)
+
+    def proof(self, fact: str, place: str):
+        return self.fact(fact).get_by_role("figure").filter(has_text=place)
+
+    def faults(self) -> list[str]:
+        """What axe finds wrong for people who use assistive technology (WCAG 2.2 A and AA, and good practice)."""
+        if not self.page.evaluate("typeof axe !== 'undefined'"):
+            self.page.evaluate(AXE())
+        found = self.page.evaluate("axe.run(document, {resultTypes: ['violations']}).then(r => r.violations)")
+        return [f"{v['id']}: {n['target']} {n['failureSummary']}" for v in found for n in v["nodes"]]
+
+    def overflows(self) -> int:
+        """How many pixels the page is wider than its window."""
+        return self.page.evaluate("document.documentElement.scrollWidth - innerWidth")
+
+
+@pytest.fixture
+def people(browser) -> Iterator:
+    """Makes persons: `people(server, width=390, dark=True)`."""
+    made: list[Person] = []
+
+    def make(server: Server, width: int = 1280, height: int = 800, dark: bool = False, **more) -> Person:
+        context = browser.new_context(
+            viewport={"width": width, "height": height},
+            color_scheme="dark" if dark else "light",
+            locale="en-GB",
+            **more,
+        )
+        made.append(Person(context, server))
+        return made[-1]
+
+    yield make
+    wrong = [fault for person in made for fault in person.wrong]
+    for person in made:
+        person.context.close()
+    assert wrong == []
+
+
+@pytest.fixture
+def owner_desk(server, people) -> Person:
+    """The owner with the house style of Quillmere open."""
+    return people(server).sign_in().open()

@@ -1,0 +1,58 @@
+"""Every view for everyone: axe finds nothing, nothing is cut off, in light and dark, wide and narrow."""
+
+import pytest
+from playwright.sync_api import expect
+
+LOOKS = [(1280, False), (1280, True), (390, True), (360, False)]
+
+
+@pytest.mark.parametrize(("width", "dark"), LOOKS)
+def test_the_desk(server, people, width, dark):
+    person = people(server, width=width, dark=dark)
+    page = person.page
+    page.goto(server.desk)
+    expect(page.get_by_role("heading", name="Sign in to the desk")).to_be_visible()
+    found = {"sign-in": (person.faults(), person.overflows())}
+    person.sign_in().open()
+    person.field("Tagline").fill("Changed")
+    person.field("Footer line").fill("{nope}")
+    expect(person.fact("Footer line").get_by_role("alert")).to_contain_text("nope")
+    expect(person.fact("Tagline")).to_contain_text("✓ Kept")
+    found["sheet"] = (person.faults(), person.overflows())
+    for view in ("pages", "editions", "review"):
+        person.open(view=view)
+        expect(page.get_by_text("Fetching")).to_have_count(0)
+        page.wait_for_timeout(150)
+        found[view] = (person.faults(), person.overflows())
+    page.get_by_role("button", name="Open site").click()
+    expect(page.get_by_role("menuitem", name="Make another site")).to_be_visible()
+    found["switcher"] = (person.faults(), person.overflows())
+    page.goto(server.desk + "/new-site")
+    expect(page.get_by_role("combobox", name="In which town?")).to_be_visible()
+    found["new site"] = (person.faults(), person.overflows())
+    assert found == {name: ([], 0) for name in found}
+
+
+@pytest.mark.parametrize(("width", "dark"), LOOKS)
+@pytest.mark.parametrize("slug", ["quillmere", "silberpfad", "narjis"])
+def test_the_public_sites(shared_server, people, slug, width, dark):
+    person = people(shared_server, width=width, dark=dark)
+    inner = {"quillmere": "/growing/saving-tomato-seed/", "silberpfad": "/preise/", "narjis": "/menu/"}[slug]
+    found = {}
+    for path in ("/", inner, {"silberpfad": "/aktuelles/"}.get(slug, "/news/"), "/nowhere/"):
+        person.page.goto(shared_server.site(slug) + path)
+        found[path] = (person.faults(), person.overflows())
+    assert found == {path: ([], 0) for path in found}
+
+
+def test_the_menu_opens_without_a_script(shared_server, people):
+    person = people(shared_server, java_script_enabled=False)
+    page = person.page
+    page.goto(shared_server.site("quillmere"))
+    expect(page.get_by_role("link", name="Tomatoes")).to_be_hidden()
+    page.keyboard.press("Tab")
+    expect(page.get_by_role("link", name="Skip to the text")).to_be_focused()
+    page.locator("summary", has_text="More under Growing").focus()
+    page.keyboard.press("Enter")
+    page.get_by_role("link", name="Tomatoes").click()
+    expect(page.get_by_role("heading", name="Saving tomato seed")).to_be_visible()

@@ -1,0 +1,171 @@
+"""Editing on the sheet: keeping, undoing, putting back, refusals, two people, lost connections."""
+
+from playwright.sync_api import expect
+
+
+def test_undo_and_redo_by_keyboard(owner_desk):
+    person, page = owner_desk, owner_desk.page
+    person.field("Name").fill("First")
+    page.wait_for_timeout(1100)
+    person.field("Name").fill("Second")
+    person.field("Tagline").fill("Other")
+    page.keyboard.press("Control+Z")
+    expect(person.field("Tagline")).to_have_value("Borrow in spring, return in autumn")
+    page.keyboard.press("Control+Z")
+    expect(person.field("Name")).to_have_value("First")
+    expect(person.field("Name")).to_be_focused()
+    page.keyboard.press("Control+Z")
+    expect(person.field("Name")).to_have_value("Quillmere Seed Library")
+    expect(page.get_by_text("No changes")).to_be_visible()
+    page.keyboard.press("Control+Shift+Z")
+    page.keyboard.press("Control+Y")
+    expect(person.field("Name")).to_have_value("Second")
+    expect(person.fact("Name")).to_contain_text("✓ Kept")
+    page.reload()
+    expect(person.field("Name")).to_have_value("Second")
+
+
+def test_put_back(owner_desk):
+    owner_desk.field("Name").fill("Other")
+    owner_desk.page.get_by_role("button", name="Put back: Name").click()
+    expect(owner_desk.field("Name")).to_have_value("Quillmere Seed Library")
+    expect(owner_desk.fact("Name")).not_to_contain_text("Live now")
+    expect(owner_desk.page.get_by_text("No changes")).to_be_visible()
+
+
+def test_a_refusal_points_at_the_spot_and_offers_the_fix(owner_desk):
+    person, page = owner_desk, owner_desk.page
+    person.field("Footer line").fill("© {yaer} {site}")
+    expect(person.fact("Footer line").get_by_role("alert")).to_contain_text(
+        "Hestor does not know {yaer}, at character 3"
+    )
+    expect(person.field("Footer line")).to_have_attribute("aria-invalid", "true")
+    expect(person.fact("Footer line")).to_contain_text("Not kept")
+    person.field("Name").fill("Kept all the same")
+    expect(person.fact("Name")).to_contain_text("✓ Kept")
+    page.get_by_role("button", name="Review and publish").click()
+    expect(page.get_by_text("Not kept, so not published: Footer line")).to_be_visible()
+    page.get_by_role("link", name="Back to the house style").click()
+    page.get_by_role("button", name="Write {year}").click()
+    expect(person.field("Footer line")).to_have_value("© {year} {site}")
+    expect(person.fact("Footer line")).to_contain_text("✓ Kept")
+
+
+def test_a_paste_that_is_far_too_long_is_not_lost(owner_desk):
+    owner_desk.field("Name").fill("x" * 10_000)
+    expect(owner_desk.fact("Name")).to_contain_text("10000 of 120 characters")
+    expect(owner_desk.fact("Name").get_by_role("alert")).to_contain_text("Take out 9880")
+    expect(owner_desk.field("Name")).to_have_value("x" * 10_000)
+    owner_desk.page.get_by_role("button", name="Take it out").click()
+    expect(owner_desk.field("Name")).to_have_value("x" * 120)
+    expect(owner_desk.fact("Name")).to_contain_text("✓ Kept")
+
+
+def test_an_empty_name_is_refused_where_it_stands(owner_desk):
+    owner_desk.field("Name").fill("")
+    expect(owner_desk.fact("Name").get_by_role("alert")).to_contain_text("Name can’t be empty")
+    expect(owner_desk.proof("Name", "Page header")).to_contain_text("Quillmere Seed Library")
+
+
+def test_line_breaks_in_a_paste_become_spaces(owner_desk):
+    owner_desk.page.context.grant_permissions(["clipboard-read", "clipboard-write"])
+    owner_desk.field("Tagline").click()
+    owner_desk.page.keyboard.press("Control+A")
+    owner_desk.page.evaluate("navigator.clipboard.writeText('One\\n  two')")
+    owner_desk.page.keyboard.press("Control+V")
+    expect(owner_desk.field("Tagline")).to_have_value("One two")
+
+
+def test_two_people_on_different_facts_lose_nothing(server, people):
+    one = people(server).sign_in().open()
+    two = people(server).sign_in("helper").open()
+    one.field("Name").fill("From one")
+    expect(one.fact("Name")).to_contain_text("✓ Kept")
+    two.field("Tagline").fill("From two")
+    expect(two.fact("Tagline")).to_contain_text("✓ Kept")
+    expect(two.field("Name")).to_have_value("From one")
+    one.page.reload()
+    expect(one.field("Tagline")).to_have_value("From two")
+
+
+def test_two_people_on_one_fact_are_asked(server, people):
+    one = people(server).sign_in().open()
+    two = people(server).sign_in("helper").open()
+    for whose, kept in (("Keep yours", "From two"), ("Keep theirs", "From one again")):
+        two.context.set_offline(True)
+        two.field("Name").fill("From two")
+        one.field("Name").fill("From one" if whose == "Keep yours" else "From one again")
+        expect(one.fact("Name")).to_contain_text("✓ Kept")
+        two.field("Name").fill("From two ")
+        two.field("Name").fill("From two")
+        two.context.set_offline(False)
+        asked = two.fact("Name").get_by_role("alert").filter(has_text="Somebody else changed this")
+        expect(asked).to_contain_text("From two")
+        assert two.faults() == []
+        two.page.get_by_role("button", name=whose).click()
+        expect(asked).to_be_hidden()
+        expect(two.field("Name")).to_have_value(kept)
+        one.page.reload()
+        expect(one.field("Name")).to_have_value(kept)
+        if whose == "Keep yours":
+            two.field("Name").fill("Between")
+            expect(two.fact("Name")).to_contain_text("✓ Kept")
+            one.page.reload()
+            expect(one.field("Name")).to_have_value("Between")
+
+
+def test_words_typed_without_a_connection_are_kept_when_it_is_back(owner_desk):
+    person = owner_desk
+    person.context.set_offline(True)
+    person.field("Name").fill("Typed in a tunnel")
+    expect(person.fact("Name")).to_contain_text("Not kept yet: no connection")
+    expect(person.page.get_by_text("No connection to Hestor")).to_be_visible()
+    assert person.faults() == []
+    person.context.set_offline(False)
+    expect(person.fact("Name")).to_contain_text("✓ Kept")
+    expect(person.proof("Name", "Page header")).to_contain_text("Typed in a tunnel")
+
+
+def test_words_survive_a_reload_before_they_were_kept(owner_desk):
+    owner_desk.page.route(
+        "**/style", lambda route: route.abort() if route.request.method == "PATCH" else route.continue_()
+    )
+    owner_desk.field("Name").fill("Typed just before")
+    owner_desk.page.reload()
+    expect(owner_desk.field("Name")).to_have_value("Typed just before")
+    owner_desk.page.unroute("**/style")
+    expect(owner_desk.fact("Name")).to_contain_text("✓ Kept")
+
+
+def test_being_signed_out_meanwhile_is_said_and_nothing_is_lost(owner_desk):
+    person = owner_desk
+    person.context.clear_cookies(name="hestor-session")
+    person.field("Name").fill("After the session")
+    expect(person.page.get_by_text("You were signed out meanwhile").first).to_be_visible()
+    person.page.reload()
+    person.sign_in()
+    expect(person.field("Name")).to_have_value("After the session")
+    expect(person.fact("Name")).to_contain_text("✓ Kept")
+
+
+def test_a_viewer_looks_and_changes_nothing(server, people):
+    person = people(server).sign_in("guest").open()
+    expect(person.page.get_by_text("You may look at this site, not change it")).to_be_visible()
+    expect(person.field("Name")).to_have_attribute("readonly", "")
+    expect(person.page.get_by_role("button", name="Review and publish")).to_have_count(0)
+    person.page.goto(f"{server.desk}/quillmere/editions")
+    expect(person.page.get_by_role("heading", name="Edition 3")).to_be_visible()
+    expect(person.page.get_by_role("button", name="Bring it back")).to_have_count(0)
+
+
+def test_settings_are_chosen_not_learnt(owner_desk):
+    person, page = owner_desk, owner_desk.page
+    person.fact("Clock").get_by_role("combobox").fill("Trogen")
+    page.get_by_role("option", name="Trogen Switzerland").click()
+    expect(person.fact("Clock")).to_contain_text("Europe/Zurich")
+    person.fact("Language").get_by_role("combobox").press_sequentially("deuts")
+    page.get_by_role("option", name="Deutsch German · de", exact=True).click()
+    expect(person.fact("Language").get_by_text("German de")).to_be_visible()
+    person.field("Colour").fill("#abc")
+    expect(person.fact("Colour")).to_contain_text("✓ Kept")
+    expect(page.get_by_text("3 changes kept")).to_be_visible()

@@ -1,0 +1,52 @@
+"""Every page of the demo, held against a validator that had no part in making it (html-validate)."""
+
+import json
+import subprocess
+from datetime import UTC, datetime
+from pathlib import Path
+
+import pytest
+from django.core.management import call_command
+
+from hestor.core import zones
+from hestor.press.press import Look, Press, unpublished
+from hestor.sites.models import Site
+from hestor.sites.source import draft_of
+from tests.support.hostile import HOSTILE
+
+FRONTEND = Path(__file__).parents[2] / "frontend"
+RULES = {
+    "extends": ["html-validate:standard", "html-validate:a11y"],
+    # Spelling of a void element and of white space is taste, not validity.
+    "rules": {"no-trailing-whitespace": "off", "void-style": "off", "no-inline-style": "error", "long-title": "off"},
+}
+
+
+@pytest.mark.django_db
+def test_every_page_of_the_demo_is_valid(tmp_path):
+    call_command("load_demo", verbosity=0)
+    for site in Site.objects.all():
+        year = zones.year_in(site.facts.time_zone, datetime.now(UTC))
+        for kind, facts in (("own", site.facts), ("hostile", site.facts.model_copy(update=_hostile()))):
+            press = Press(draft_of(site, facts), year)
+            for number, path in enumerate([*press.paths(), "/nowhere/"]):
+                (tmp_path / f"{site.slug}-{kind}-{number}.html").write_bytes(press.answer(path).body)
+        look = Press(draft_of(site), year, Look("/_look/x")).answer("/")
+        (tmp_path / f"{site.slug}-look.html").write_bytes(look.body)
+    (tmp_path / "unpublished.html").write_bytes(unpublished("ar").body)
+    config = tmp_path / "config.json"
+    config.write_text(json.dumps(RULES))
+    assert len(list(tmp_path.glob("*.html"))) > 80
+    run = subprocess.run(
+        ["node_modules/.bin/html-validate", "--config", config, f"{tmp_path}/*.html"],
+        cwd=FRONTEND,
+        capture_output=True,
+        text=True,
+        check=False,
+    )
+    assert run.returncode == 0, run.stdout[-4000:]
+
+
+def _hostile() -> dict[str, str]:
+    words = " ".join(HOSTILE)
+    return {"name": words[:120].strip(), "tagline": words[120:280].strip(), "description": words[:320].strip()}

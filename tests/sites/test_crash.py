@@ -1,0 +1,76 @@
+"""The server is killed at random moments; afterwards each site shows one whole edition, and no draft is lost."""
+
+import http.client
+import random
+import threading
+import time
+from contextlib import closing, suppress
+
+import pytest
+
+from hestor.core.readback import PageSays
+from tests.support.server import Caller, Server, make_data
+
+PUBLISHES = 50
+PATHS = ["/", "/borrowing/", "/growing/beans-and-peas/", "/news/", "/contact/"]
+LOST = (OSError, http.client.HTTPException)
+
+
+class Work(threading.Thread):
+    """Writes a name and publishes it, over and over; remembers what the server confirmed."""
+
+    def __init__(self, server: Server, draft: int, live: int) -> None:
+        super().__init__()
+        self.server, self.number = server, draft
+        self.tried = self.kept = draft
+        self.published = live
+
+    def run(self) -> None:
+        with suppress(*LOST), closing(Caller(self.server)) as caller:
+            while True:
+                self.tried = self.number = self.number + 1
+                status, _ = caller.write("quillmere", name=f"Name {self.number}")
+                assert status == 200
+                self.kept = self.number
+                status, _ = caller.call("POST", "/api/sites/quillmere/editions")
+                assert status == 201
+                self.published = self.number
+
+
+def shown(server: Server) -> set[int]:
+    """The numbers that the public pages show: exactly one, if all are of one edition."""
+    names = set()
+    for path in PATHS:
+        status, body = server.get("quillmere.localhost", path)
+        page = PageSays(body)
+        assert status == 200
+        assert page.site_name in page.title
+        assert page.site_name in page.footer
+        names.add(page.site_name)
+    return {int(name.split()[-1]) for name in names}
+
+
+@pytest.mark.xdist_group("crash")
+def test_killing_the_server_while_publishing(tmp_path):
+    chance = random.Random(2026)
+    with Server(make_data(tmp_path / "data")) as server:
+        with closing(Caller(server)) as caller:
+            caller.write("quillmere", name="Name 0")
+            caller.call("POST", "/api/sites/quillmere/editions")
+        draft = live = kills = 0
+        while draft < PUBLISHES:
+            work = Work(server, draft, live)
+            work.start()
+            time.sleep(0.15 + chance.random() * 0.5)
+            server.kill()
+            work.join(timeout=30)
+            kills += 1
+            server.start()
+            (live,) = shown(server)
+            with closing(Caller(server)) as caller:
+                facts = caller.call("GET", "/api/sites/quillmere/style")[1]["facts"]
+            draft = int(facts["name"].split()[-1])
+            assert live in (work.published, work.kept)
+            assert draft in (work.kept, work.tried)
+            assert live <= draft
+        assert kills >= 3

@@ -1,0 +1,139 @@
+"""The real server, as `make demo` starts it, on a port and a data folder of its own."""
+
+import http.client
+import json
+import os
+import shutil
+import signal
+import socket
+import subprocess
+import sys
+import time
+from contextlib import closing
+from dataclasses import dataclass, field
+from http.cookies import SimpleCookie
+from pathlib import Path
+from typing import Any
+
+TOP = Path(__file__).parents[2]
+OWNER = "owner@quillmere.example"
+PASSWORD = "demo-seedling-42"
+
+
+def free_port() -> int:
+    with socket.socket() as probe:
+        probe.bind(("127.0.0.1", 0))
+        return probe.getsockname()[1]
+
+
+def environment(data: Path, port: int = 8000, demo: bool = True) -> dict[str, str]:
+    own = {"DATA": str(data), "PORT": str(port), "DJANGO_SETTINGS_MODULE": "hestor.config.settings"}
+    return {**os.environ, **own, "HESTOR_DEMO": "1" if demo else "0", "HESTOR_WORKERS": "1"}
+
+
+def manage(data: Path, *command: str, demo: bool = True) -> None:
+    subprocess.run(
+        [sys.executable, "manage.py", *command],
+        check=True,
+        cwd=TOP,
+        env=environment(data, demo=demo),
+        capture_output=True,
+    )
+
+
+def make_data(folder: Path, demo: bool = True) -> Path:
+    folder.mkdir(parents=True, exist_ok=True)
+    manage(folder, "migrate", "--verbosity", "0")
+    if demo:
+        manage(folder, "load_demo")
+    return folder
+
+
+def copy_data(template: Path, folder: Path) -> Path:
+    return Path(shutil.copytree(template, folder))
+
+
+@dataclass
+class Server:
+    """One running server. `kill` ends it as a loss of power would: without a word."""
+
+    data: Path
+    demo: bool = True
+    port: int = field(default_factory=free_port)
+    process: subprocess.Popen | None = None
+
+    @property
+    def desk(self) -> str:
+        return f"http://localhost:{self.port}"
+
+    def site(self, slug: str) -> str:
+        return f"http://{slug}.localhost:{self.port}"
+
+    def start(self) -> "Server":
+        command = [sys.executable, "-m", "gunicorn", "-c", "hestor/config/server.py"]
+        self.process = subprocess.Popen(
+            command, cwd=TOP, env=environment(self.data, self.port, self.demo), start_new_session=True
+        )
+        deadline = time.monotonic() + 30
+        while time.monotonic() < deadline:
+            try:
+                if self.get("localhost", "/api/session")[0] == 200:
+                    return self
+            except OSError:
+                time.sleep(0.05)
+        raise RuntimeError("the server did not start within 30 seconds")
+
+    def _end(self, how: signal.Signals) -> None:
+        if self.process:
+            os.killpg(self.process.pid, how)
+            self.process.wait(timeout=20)
+            self.process = None
+
+    def stop(self) -> None:
+        self._end(signal.SIGTERM)
+
+    def kill(self) -> None:
+        self._end(signal.SIGKILL)
+
+    def get(self, host: str, path: str, **headers: str) -> tuple[int, bytes]:
+        connection = http.client.HTTPConnection("127.0.0.1", self.port, timeout=20)
+        with closing(connection):
+            connection.request("GET", path, headers={"Host": f"{host}:{self.port}", **headers})
+            answer = connection.getresponse()
+            return answer.status, answer.read()
+
+    def __enter__(self) -> "Server":
+        return self.start()
+
+    def __exit__(self, *_: object) -> None:
+        self.kill()
+
+
+class Caller:
+    """A program that calls the desk's API, as `contract.md` says it may."""
+
+    def __init__(self, server: Server, email: str = OWNER) -> None:
+        self.server = server
+        self.cookie = ""
+        self.connection = http.client.HTTPConnection("127.0.0.1", server.port, timeout=30)
+        self.call("POST", "/api/session", {"email": email, "password": PASSWORD})
+
+    def call(self, method: str, path: str, body: Any = None, **headers: str) -> tuple[int, Any]:
+        sent = {"Host": f"localhost:{self.server.port}", "Content-Type": "application/json", **headers}
+        if self.cookie:
+            sent["Cookie"] = self.cookie
+        self.connection.request(method, path, json.dumps(body) if body is not None else None, sent)
+        answer = self.connection.getresponse()
+        for value in answer.headers.get_all("Set-Cookie") or ():
+            for name, morsel in SimpleCookie(value).items():
+                if "session" in name:
+                    self.cookie = f"{name}={morsel.value}"
+        raw = answer.read()
+        return answer.status, json.loads(raw) if raw else None
+
+    def close(self) -> None:
+        self.connection.close()
+
+    def write(self, site: str, **facts: str) -> Any:
+        revision = self.call("GET", f"/api/sites/{site}/style")[1]["revision"]
+        return self.call("PATCH", f"/api/sites/{site}/style", {"facts": facts}, **{"If-Match": str(revision)})
