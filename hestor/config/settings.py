@@ -127,4 +127,6 @@ LOGGING = {
     "formatters": {"plain": {"format": "%(asctime)s %(levelname)s %(name)s: %(message)s"}},
     "handlers": {"console": {"class": "logging.StreamHandler", "formatter": "plain"}},
     "root": {"handlers": ["console"], "level": "WARNING"},
+    # A refused call is the caller's affair, and is answered with its reason; only failures are ours.
+    "loggers": {"django.request": {"level": "ERROR"}},
 }

@@ -22,10 +22,11 @@ def locked(site_id: int, revision: int | None = None) -> Site:
     return site
 
 
-def bump(site: Site) -> None:
-    """Counts a write to the draft."""
+def bump(site: Site, pages: bool = False) -> None:
+    """Counts a write to the draft, and keeps its facts; ``pages`` says that pages were written too."""
     site.revision += 1
-    site.save(update_fields=["revision", "draft_facts", "live_number", "label"])
+    site.pages_revision += pages
+    site.save(update_fields=["revision", "pages_revision", "draft_facts"])
 
 
 def write_facts(site_id: int, values: Mapping[str, object], revision: int) -> Site:

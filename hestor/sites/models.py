@@ -14,7 +14,7 @@ from hestor.core.roles import Role
 class Site(models.Model):
     """One website: its draft facts, and the number of the edition that is live (0 before the first).
 
-    ``revision`` counts the writes to the draft, facts and pages alike.
+    ``revision`` counts the writes to the draft, facts and pages alike; ``pages_revision`` those to pages.
     """
 
     slug = models.CharField(max_length=40, unique=True)
@@ -22,6 +22,7 @@ class Site(models.Model):
     label = models.CharField(max_length=60, blank=True)
     draft_facts = models.JSONField()
     revision = models.PositiveIntegerField(default=1)
+    pages_revision = models.PositiveIntegerField(default=1)
     live_number = models.PositiveIntegerField(default=0)
     created = models.DateTimeField(auto_now_add=True)
 
@@ -154,18 +155,13 @@ class Revision(models.Model):
             models.CheckConstraint(condition=Q(live_to__isnull=True) | Q(live_to__gte=F("live_from")), name="span"),
         )
         # Each index answers one question whatever the number of pages: this page, the menu, the posts,
-        # the pages below another, the counts of reach, and what a publish moves.
+        # the pages below another, the draft, and what a publish moves.
         indexes = (
             models.Index(fields=["site", "path", "live_from"], name="rev_by_path"),
             models.Index(fields=["site", "kind", "published"], name="rev_by_kind"),
             models.Index(fields=["site", "parent"], name="rev_by_parent"),
             models.Index(fields=["site"], condition=Q(in_menu=True), name="rev_in_menu"),
             models.Index(fields=["site"], condition=Q(kind="news"), name="rev_news"),
-            models.Index(fields=["site", "in_draft"], condition=Q(uses_site=True), name="rev_uses_site"),
-            models.Index(fields=["site", "in_draft"], condition=Q(uses_tagline=True), name="rev_uses_tagline"),
-            models.Index(fields=["site", "in_draft"], condition=Q(uses_year=True), name="rev_uses_year"),
-            models.Index(fields=["site", "in_draft"], condition=Q(tagline_in_search=True), name="rev_tagline"),
-            models.Index(fields=["site", "in_draft"], condition=Q(described=False), name="rev_undescribed"),
             models.Index(fields=["site"], condition=Q(in_draft=True), name="rev_draft"),
             models.Index(fields=["site"], condition=Q(in_draft=True, live_from=None), name="rev_coming"),
             models.Index(fields=["site"], condition=Q(in_draft=False, live_to=None), name="rev_leaving"),

@@ -150,7 +150,7 @@ def add_page(site_id: int, values: Mapping[str, Any], revision: int | None = Non
         given = _checked(site, values, None)
         made = _revision(site, Page.objects.create(site=site), given)
         made.save()
-        bump(site)
+        bump(site, pages=True)
         return made
 
 
@@ -167,7 +167,7 @@ def change_page(site_id: int, page_id: int, values: Mapping[str, Any], revision:
         _take_out(current)
         made = _live_again(site, current.page, given) or _revision(site, current.page, given)
         made.save()
-        bump(site)
+        bump(site, pages=True)
         return made
 
 
@@ -179,4 +179,4 @@ def remove_page(site_id: int, page_id: int, revision: int | None = None) -> None
         if current.path == "/":
             raise InvalidInput([Problem("path", "home_stays")])
         _take_out(current)
-        bump(site)
+        bump(site, pages=True)

@@ -92,5 +92,5 @@ def restore(site_id: int, number: int, revision: int | None = None) -> Site:
         moved = _restore_pages(site, number)
         if moved or edition.facts != site.facts:
             site.draft_facts = facts_module.document(edition.facts)
-            bump(site)
+            bump(site, pages=moved)
         return site

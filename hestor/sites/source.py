@@ -1,8 +1,8 @@
 """The press's view of a site: an edition, or the draft, as it lies in the database."""
 
-from collections.abc import Iterable, Sequence
-from functools import cached_property
-from typing import cast
+from collections.abc import Callable, Iterable, Sequence
+from functools import lru_cache
+from typing import Any, TypeVar, cast
 
 from hestor.core import prose
 from hestor.core.facts import Facts
@@ -11,6 +11,8 @@ from hestor.sites.addresses import origin_of
 from hestor.sites.models import Edition, Revision, RevisionQuerySet, Site
 
 _DEEPEST = 8
+_REMEMBERS = 100
+T = TypeVar("T")
 
 
 def _compiled(revision: Revision) -> tuple[str, str]:
@@ -22,28 +24,11 @@ def _compiled(revision: Revision) -> tuple[str, str]:
     return made.html, made.excerpt
 
 
-class StoredEdition:
-    """One state of a site, read as the press asks. Holds nothing but what was asked for."""
+class StoredPages:
+    """The pages of one state, read as the press asks."""
 
-    def __init__(self, site: Site, facts: Facts, revisions: RevisionQuerySet) -> None:
-        self._site = site
-        self._facts = facts
-        self._revisions = revisions
-
-    @property
-    def facts(self) -> Facts:
-        """The house style of this state."""
-        return self._facts
-
-    @cached_property
-    def origin(self) -> str:
-        """Scheme, host and port of the public site."""
-        return origin_of(self._site)
-
-    @property
-    def revisions(self) -> RevisionQuerySet:
-        """The pages of this state, for counting and listing."""
-        return self._revisions
+    def __init__(self, revisions: RevisionQuerySet) -> None:
+        self.revisions = revisions
 
     def _page(self, revision: Revision, trail: tuple[tuple[str, str], ...] = (), children: bool = False) -> Page:
         html, excerpt = _compiled(revision)
@@ -63,7 +48,7 @@ class StoredEdition:
         above: list[tuple[str, str]] = []
         parent_id = revision.parent_id
         while parent_id and len(above) < _DEEPEST:
-            parent = self._revisions.filter(page_id=parent_id).only("path", "title", "parent_id").first()
+            parent = self.revisions.filter(page_id=parent_id).only("path", "title", "parent_id").first()
             if parent is None:
                 break
             above.insert(0, (parent.path, parent.title))
@@ -72,18 +57,18 @@ class StoredEdition:
 
     def page(self, path: str) -> Page | None:
         """The page at an address, if there is one."""
-        revision = self._revisions.filter(path=path).select_related("text").first()
+        revision = self.revisions.filter(path=path).select_related("text").first()
         if revision is None:
             return None
         below = revision.kind == "page" and self._below(revision.page_id).exists()
         return self._page(revision, self._trail(revision), below)
 
     def _below(self, page_id: int) -> RevisionQuerySet:
-        return self._revisions.filter(parent_id=page_id, kind="page").order_by("order", "path")
+        return self.revisions.filter(parent_id=page_id, kind="page").order_by("order", "path")
 
     def children(self, path: str) -> Sequence[Page]:
         """The pages directly below the page at ``path``."""
-        parent = self._revisions.filter(path=path).values_list("page_id", flat=True).first()
+        parent = self.revisions.filter(path=path).values_list("page_id", flat=True).first()
         if parent is None:
             return ()
         return [self._page(revision) for revision in self._below(parent).select_related("text")]
@@ -91,7 +76,7 @@ class StoredEdition:
     def menu(self) -> Sequence[MenuItem]:
         """The menu, in its order; an entry whose parent is not in the menu stands at the top."""
         rows = list(
-            self._revisions.filter(in_menu=True)
+            self.revisions.filter(in_menu=True)
             .order_by("order", "path")
             .values_list("page_id", "parent_id", "path", "menu_title", "title")
         )
@@ -108,7 +93,7 @@ class StoredEdition:
 
     @property
     def _posts(self) -> RevisionQuerySet:
-        return self._revisions.filter(kind="post")
+        return self.revisions.filter(kind="post")
 
     def posts(self, start: int, count: int) -> Sequence[Page]:
         """Posts, newest first."""
@@ -121,21 +106,90 @@ class StoredEdition:
 
     def news(self) -> tuple[str, str] | None:
         """Path and title of the page that lists the posts."""
-        return self._revisions.filter(kind="news").values_list("path", "title").order_by("path").first()
+        return self.revisions.filter(kind="news").values_list("path", "title").order_by("path").first()
 
     def paths(self) -> Iterable[str]:
         """The addresses of all pages and posts."""
-        return self._revisions.order_by("path").values_list("path", flat=True)
+        return self.revisions.order_by("path").values_list("path", flat=True)
+
+
+class RememberedPages(StoredPages):
+    """Pages that are read once: for a draft whose facts are being typed, when the pages stay as they are."""
+
+    def __init__(self, revisions: RevisionQuerySet) -> None:
+        super().__init__(revisions)
+        self._memory: dict[tuple[object, ...], Any] = {}
+
+    def _once(self, key: tuple[object, ...], read: Callable[[], T]) -> T:
+        if key not in self._memory:
+            if len(self._memory) >= _REMEMBERS:
+                self._memory.clear()
+            self._memory[key] = read()
+        return cast(T, self._memory[key])
+
+    def page(self, path: str) -> Page | None:
+        """The page at an address, if there is one."""
+        read = super().page
+        return self._once(("page", path), lambda: read(path))
+
+    def children(self, path: str) -> Sequence[Page]:
+        """The pages directly below the page at ``path``."""
+        read = super().children
+        return self._once(("children", path), lambda: read(path))
+
+    def menu(self) -> Sequence[MenuItem]:
+        """The menu, in its order."""
+        return self._once(("menu",), super().menu)
+
+    def posts(self, start: int, count: int) -> Sequence[Page]:
+        """Posts, newest first."""
+        read = super().posts
+        return self._once(("posts", start, count), lambda: read(start, count))
+
+    def post_count(self) -> int:
+        """How many posts there are."""
+        return self._once(("post count",), super().post_count)
+
+    def news(self) -> tuple[str, str] | None:
+        """Path and title of the page that lists the posts."""
+        return self._once(("news",), super().news)
+
+
+class StoredEdition:
+    """One state of a site: its facts, and its pages as they are asked for."""
+
+    def __init__(self, site: Site, facts: Facts, pages: StoredPages) -> None:
+        self.facts = facts
+        self.origin = origin_of(site)
+        self.revisions = pages.revisions
+        self.page = pages.page
+        self.children = pages.children
+        self.menu = pages.menu
+        self.posts = pages.posts
+        self.post_count = pages.post_count
+        self.news = pages.news
+        self.paths = pages.paths
+
+
+# The number of writes to a site's pages stands for the pages, so what is remembered never goes stale.
+@lru_cache(maxsize=50)
+def _draft_pages(site_id: int, pages_revision: int) -> RememberedPages:
+    return RememberedPages(Revision.objects.in_draft_of(site_id))
 
 
 def draft_of(site: Site, facts: Facts | None = None) -> StoredEdition:
     """The draft; ``facts`` stand in for its own while they are being typed."""
-    return StoredEdition(site, facts or site.facts, Revision.objects.in_draft_of(site.pk))
+    return StoredEdition(site, facts or site.facts, _draft_pages(site.pk, site.pages_revision))
 
 
 def edition_of(site: Site, edition: Edition) -> StoredEdition:
     """A published edition."""
-    return StoredEdition(site, edition.facts, Revision.objects.in_edition_of(site.pk, edition.number))
+    return StoredEdition(site, edition.facts, StoredPages(Revision.objects.in_edition_of(site.pk, edition.number)))
+
+
+def forget() -> None:
+    """Lets go of all remembered pages, as after another database was put in place."""
+    _draft_pages.cache_clear()
 
 
 def live_edition(site: Site) -> Edition | None:

@@ -6,7 +6,7 @@ from datetime import UTC, datetime
 from hestor.core import zones
 from hestor.press import Answer, Look, Press
 from hestor.press.press import unpublished
-from hestor.sites import looks
+from hestor.sites import counting, looks, source
 from hestor.sites.models import Edition, Site
 from hestor.sites.source import draft_of, edition_of, live_edition
 from hestor.web import encoding
@@ -37,6 +37,8 @@ _KEEPS = (200, 301)
 
 def forget() -> None:
     """Lets go of all that is kept, as after another database was put in place."""
+    counting.forget()
+    source.forget()
     for kept in (_ANSWERS, _PRESSES, _ZONES):
         kept.clear()
 

@@ -51,6 +51,7 @@ def test_reach_agrees_with_a_reading_of_every_page(demo, slug, key):
     posts = [{"path": f"/x/{n}/", "title": f"P{n}", "kind": "post"} for n in range(25)]
     for post in posts:
         add_page(site.pk, {**post, "body": "{tagline}, says {site}." if post["title"] == "P3" else ""})
+    site.refresh_from_db()
     facts = site.facts.model_copy(update={**UNLIKELY, "footer_text": footer})
     press = Press(draft_of(site, facts), datetime.now(UTC).year)
     places = reach(key, facts, counts_of(site))

@@ -85,7 +85,7 @@ export class Keeper {
   private readonly listeners = new Set<() => void>();
   private readonly done: Step[] = [];
   private readonly undone: Step[] = [];
-  private lastTyped = 0;
+  private lastTyped = -Infinity;
   private timer: ReturnType<typeof setTimeout> | undefined;
   private sending: Promise<void> | undefined;
   private readonly sent = new Map<Key, string>();
@@ -151,7 +151,7 @@ export class Keeper {
     const step = from.pop();
     if (!step) return undefined;
     to.push(step);
-    this.lastTyped = 0;
+    this.lastTyped = -Infinity;
     this.put(step.key, value(step));
     return step.key;
   }
@@ -160,9 +160,9 @@ export class Keeper {
   putBack(key: Key): void {
     const live = this.state.style.live_facts;
     if (!live) return;
-    this.lastTyped = 0;
+    this.lastTyped = -Infinity;
     this.type(key, String(live[key]));
-    this.lastTyped = 0;
+    this.lastTyped = -Infinity;
     void this.flush();
   }
 

@@ -1,0 +1,1 @@
+"""Figures that the product must reach, measured: `make bench`."""

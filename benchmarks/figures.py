@@ -1,0 +1,48 @@
+"""What a benchmark gives, and how times are taken."""
+
+import statistics
+import time
+from collections.abc import Callable
+from dataclasses import asdict, dataclass
+from typing import Any
+
+
+@dataclass(frozen=True)
+class Figure:
+    """One measured number; ``limit`` is the target, or None where there is none."""
+
+    name: str
+    value: float
+    unit: str
+    limit: float | None = None
+
+    def document(self) -> dict[str, Any]:
+        """The figure as it is written to the file."""
+        return {**asdict(self), "value": round(self.value, 4)}
+
+
+def times(work: Callable[[int], object], rounds: int, warm: int = 3) -> list[float]:
+    """How long each call of ``work`` took, in milliseconds; the first ``warm`` calls don't count."""
+    taken = []
+    for number in range(rounds + warm):
+        start = time.perf_counter()
+        work(number)
+        taken.append((time.perf_counter() - start) * 1000)
+    return taken[warm:]
+
+
+def p95(taken: list[float]) -> float:
+    """The time that 95 of 100 calls stay within."""
+    return statistics.quantiles(taken, n=20, method="inclusive")[-1]
+
+
+def ratio(one: Callable[[], object], other: Callable[[], object], rounds: int) -> float:
+    """How many times longer ``one`` takes than ``other``: the median of pairs timed in turn (machines are noisy)."""
+    pairs = []
+    for _ in range(rounds):
+        start = time.perf_counter()
+        one()
+        middle = time.perf_counter()
+        other()
+        pairs.append((middle - start) / (time.perf_counter() - middle))
+    return statistics.median(pairs)

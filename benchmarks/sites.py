@@ -1,0 +1,149 @@
+"""The real server with small and large sites: publishing, first and repeated views, keystrokes to proofs."""
+
+import gzip
+import http.client
+import os
+import re
+import tempfile
+from collections.abc import Iterator
+from contextlib import closing
+from datetime import date, timedelta
+from pathlib import Path
+from statistics import median
+
+from benchmarks.figures import Figure, p95, times
+from tests.support.server import OWNER, Caller, Server, make_data
+
+SMALL, LARGE = 100, 10_000
+_BODY = "Seed keeps best where it is cool, dry and dark. {site} lends it out.\n\n" * 6
+
+
+def _fill(data: Path) -> None:
+    """Adds a small and a large site to the demo's data, published once."""
+    os.environ |= {"DATA": str(data), "DJANGO_SETTINGS_MODULE": "hestor.config.settings"}
+    import django
+
+    django.setup()
+    from django.db import connections
+
+    from hestor.accounts.models import Account
+    from hestor.sites.making import make_site
+
+    owner = Account.objects.get(email=OWNER)
+    for count in (SMALL, LARGE):
+        _fill_site(make_site(owner, {"name": f"Site of {count}"}, f"bench-{count}"), owner, count)
+    connections.close_all()
+
+
+def _fill_site(site, owner, count: int) -> None:
+    from datetime import UTC, datetime
+
+    from hestor.core import prose
+    from hestor.sites.models import Page, Revision, Text
+    from hestor.sites.pages import add_page
+    from hestor.sites.publishing import publish
+
+    tops = [
+        add_page(site.pk, {"path": f"/p{n}/", "title": f"Part {n}", "body": _BODY, "in_menu": True}) for n in range(8)
+    ]
+    add_page(site.pk, {"path": "/news/", "title": "News", "kind": "news", "in_menu": True})
+    made = prose.compile_text(_BODY)
+    rest = count - len(tops) - 2
+    pages = Page.objects.bulk_create([Page(site=site) for _ in range(rest)])
+    texts = Text.objects.bulk_create(
+        [Text(body=_BODY, html=made.html, excerpt=made.excerpt, compiler=prose.COMPILER) for _ in range(rest)]
+    )
+    Revision.objects.bulk_create(
+        Revision(
+            site=site,
+            page=page,
+            text=text,
+            path=f"/news/{n}-x/" if n % 2 else f"/p{n % 8}/{n}/",
+            title=f"Page {n}",
+            kind="post" if n % 2 else "page",
+            parent_id=None if n % 2 else tops[n % 8].page_id,
+            published=date(2020, 1, 1) + timedelta(days=n % 2000) if n % 2 else None,
+            uses_site=True,
+        )
+        for n, (page, text) in enumerate(zip(pages, texts, strict=True))
+    )
+    publish(site.pk, owner, datetime.now(UTC))
+
+
+class Visitor:
+    """A visitor's browser, with its connection kept open."""
+
+    def __init__(self, server: Server, slug: str) -> None:
+        self.host = f"{slug}.localhost:{server.port}"
+        self.connection = http.client.HTTPConnection("127.0.0.1", server.port, timeout=30)
+
+    def get(self, path: str, method: str = "GET") -> bytes:
+        """The answer's body."""
+        self.connection.request(method, path, headers={"Host": self.host})
+        answer = self.connection.getresponse()
+        body = answer.read()
+        if answer.status not in (200, 405):
+            raise RuntimeError(f"{path} answered {answer.status}")
+        return body
+
+
+def _publish_time(caller: Caller, slug: str, rounds: int = 15) -> float:
+    """The median time to publish a change of name, through the API, in milliseconds."""
+    taken = []
+    for number in range(rounds):
+        caller.write(slug, name=f"Name {number}")
+        taken += times(lambda _: caller.call("POST", f"/api/sites/{slug}/editions"), 1, warm=0)
+    return median(taken)
+
+
+def _first_views(caller: Caller, server: Server) -> list[float]:
+    with closing(Visitor(server, f"bench-{LARGE}").connection):
+        pass
+    visitor = Visitor(server, f"bench-{LARGE}")
+    taken: list[float] = []
+    for round_ in range(8):
+        caller.write(f"bench-{LARGE}", name=f"View {round_}")
+        caller.call("POST", f"/api/sites/bench-{LARGE}/editions")
+        taken += times(lambda n, r=round_: visitor.get(f"/p{(2 * n + 40 * r) % 8}/{2 * n + 40 * r}/"), 24, warm=0)
+    return taken
+
+
+def _keystrokes(caller: Caller) -> list[float]:
+    path = f"/api/sites/bench-{SMALL}/proofs"
+    return times(lambda n: caller.call("POST", path, {"path": "/p1/", "facts": {"name": f"Typed {n}"}}), 150)
+
+
+def _repeated(server: Server) -> float:
+    """A repeated view, as a ratio to the server's empty answer (a method that no site takes), in the same run."""
+    visitor = Visitor(server, f"bench-{SMALL}")
+    visitor.get("/p1/")
+    pairs = [
+        (times(lambda _: visitor.get("/p1/"), 40), times(lambda _: visitor.get("/p1/", "OPTIONS"), 40))
+        for _ in range(15)
+    ]
+    return median(median(view) / median(empty) for view, empty in pairs)
+
+
+def _weight(server: Server) -> float:
+    """A page of the demo with its stylesheet and mark, uncompressed, in kB."""
+    visitor = Visitor(server, "quillmere")
+    body = visitor.get("/")
+    urls = set(re.findall(r'(?:href|src)="(/_hestor/[^"]+)"', body.decode()))
+    return (len(body) + sum(len(visitor.get(url)) for url in urls)) / 1000
+
+
+def measure() -> Iterator[Figure]:
+    """Starts the server with all sites and measures from outside."""
+    with tempfile.TemporaryDirectory() as folder:
+        data = make_data(Path(folder) / "data")
+        _fill(data)
+        with Server(data) as server, closing(Caller(server)) as caller:
+            small, large = _publish_time(caller, f"bench-{SMALL}"), _publish_time(caller, f"bench-{LARGE}")
+            yield Figure("publish a name, 10,000 pages, through the API", large, "ms", 1000)
+            yield Figure("publish a name, 10,000 pages, ratio to 100 pages", large / small, "times", 2)
+            yield Figure("first view of a page after publishing, p95", p95(_first_views(caller, server)), "ms", 25)
+            yield Figure("repeated view, ratio to an empty answer", _repeated(server), "times", 3)
+            yield Figure("keystroke to proofs on the server, 100 pages, p95", p95(_keystrokes(caller)), "ms", 50)
+            yield Figure("a public page with its assets but fonts", _weight(server), "kB", 40)
+            page = gzip.compress(Visitor(server, "quillmere").get("/"))
+            yield Figure("a public page's HTML alone, compressed", len(page) / 1000, "kB")
