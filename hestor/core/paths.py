@@ -10,6 +10,8 @@ from hestor.core.errors import Problem
 _RESERVED_SLUGS = frozenset(["www", "desk", "api", "admin", "mail", "localhost", "static", "assets", "hestor"])
 _SLUG = re.compile(r"[a-z0-9](?:[a-z0-9-]{0,38}[a-z0-9])?")
 _PATH = re.compile(r"/(?:[^/\s?#%\\<>\"'`{}|^]+/)*")
+_LABEL = r"[a-z0-9](?:[a-z0-9-]{0,61}[a-z0-9])?"
+_DOMAIN = re.compile(rf"(?:{_LABEL}\.)+{_LABEL}")
 OWN_PREFIX = "_"
 
 
@@ -25,6 +27,11 @@ def slug_problems(field: str, slug: str) -> Iterator[Problem]:
         yield Problem(field, "slug_form", {})
     elif slug in _RESERVED_SLUGS:
         yield Problem(field, "slug_reserved", {"slug": slug})
+
+
+def is_domain(text: str) -> bool:
+    """Whether the text is a host name of at least two labels (RFC 1123), in small ASCII letters."""
+    return len(text) <= 253 and bool(_DOMAIN.fullmatch(text))
 
 
 def path_problems(field: str, path: str) -> Iterator[Problem]:

@@ -53,8 +53,6 @@ def _respond(request: HttpRequest, wire: serving.Wire, private: bool) -> HttpRes
 
 
 def _site(request: HttpRequest, site: Site) -> HttpResponse:
-    if request.method not in ("GET", "HEAD"):
-        return HttpResponse(status=405, headers={"Allow": "GET, HEAD", **_HEADERS})
     accepts = request.headers.get("Accept-Encoding", "")
     if request.path.startswith(looks.PREFIX):
         found = serving.look(site, request.path, accepts)
@@ -81,5 +79,7 @@ class SitesByHost:
         host = split_domain_port(request.META.get("HTTP_HOST", ""))[0]
         if _is_desk(host):
             return self._get_response(request)
+        if request.method not in ("GET", "HEAD"):
+            return HttpResponse(status=405, headers={"Allow": "GET, HEAD", **_HEADERS})
         site = site_at(host) if host else None
         return _site(request, site) if site else _nothing()

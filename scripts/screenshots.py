@@ -1,0 +1,82 @@
+"""Takes the pictures in docs/screenshots from a fresh demo: `make screenshots`."""
+
+import tempfile
+from collections.abc import Iterator
+from contextlib import contextmanager
+from pathlib import Path
+
+from playwright.sync_api import Browser, Page, sync_playwright
+
+from tests.support.server import OWNER, PASSWORD, TOP, Server, make_data
+
+FOLDER = TOP / "docs" / "screenshots"
+
+
+@contextmanager
+def _page(browser: Browser, width: int = 1280, dark: bool = False) -> Iterator[Page]:
+    scheme = "dark" if dark else "light"
+    context = browser.new_context(viewport={"width": width, "height": 800}, color_scheme=scheme, locale="en-GB")
+    yield context.new_page()
+    context.close()
+
+
+def _shot(page: Page, name: str) -> None:
+    page.wait_for_load_state("networkidle")
+    page.evaluate("document.fonts.ready")
+    page.wait_for_timeout(400)
+    page.screenshot(path=FOLDER / f"{name}.png")
+
+
+def _sign_in(page: Page, server: Server) -> None:
+    page.goto(server.desk)
+    page.get_by_label("Email", exact=True).fill(OWNER)
+    page.get_by_label("Password", exact=True).fill(PASSWORD)
+    page.get_by_role("button", name="Sign in").click()
+    page.locator("[data-fact=name]").wait_for()
+
+
+def _desk(browser: Browser, server: Server) -> None:
+    with _page(browser) as page:
+        page.goto(server.desk)
+        page.get_by_role("button", name="Sign in").wait_for()
+        _shot(page, "sign-in")
+        _sign_in(page, server)
+        page.locator("[data-fact=tagline]").fill("Borrow a packet, bring back a story")
+        page.locator("[data-fact=footer_text]").fill("© {year:2019} {site}, in the old school")
+        page.get_by_text("2 changes kept").wait_for()
+        page.locator("[data-fact=name]").focus()
+        page.evaluate("scrollTo(0, 0)")
+        _shot(page, "house-style")
+        for view in ("pages", "review", "editions"):
+            page.goto(f"{server.desk}/quillmere/{view}")
+            _shot(page, view)
+    with _page(browser, width=390, dark=True) as page:
+        _sign_in(page, server)
+        _shot(page, "house-style-phone-dark")
+
+
+def _public(browser: Browser, server: Server) -> None:
+    for name, slug, path, width, dark in (
+        ("public-page", "quillmere", "/", 1280, False),
+        ("public-page-phone-dark", "narjis", "/", 390, True),
+        ("public-inner-page", "silberpfad", "/werkstatt/", 1280, False),
+    ):
+        with _page(browser, width, dark) as page:
+            page.goto(server.site(slug) + path)
+            _shot(page, name)
+
+
+def main() -> None:
+    """Starts the demo, takes every picture, stops it."""
+    FOLDER.mkdir(parents=True, exist_ok=True)
+    with tempfile.TemporaryDirectory() as folder, sync_playwright() as playwright:
+        arguments = ["--no-sandbox", "--disable-background-networking"]
+        browser = playwright.chromium.launch(executable_path="/usr/bin/chromium", args=arguments)
+        with Server(make_data(Path(folder) / "data"), port=8765) as server:
+            _desk(browser, server)
+            _public(browser, server)
+        browser.close()
+
+
+if __name__ == "__main__":
+    main()
