@@ -1,12 +1,10 @@
 """The real server with small and large sites: publishing, first and repeated views, keystrokes to proofs."""
 
 import gzip
-import http.client
 import os
 import re
 import tempfile
 from collections.abc import Iterator
-from contextlib import closing
 from datetime import date, timedelta
 from pathlib import Path
 from statistics import median
@@ -70,23 +68,6 @@ def _fill_site(site, owner, count: int) -> None:
     publish(site.pk, owner, datetime.now(UTC))
 
 
-class Visitor:
-    """A visitor's browser, with its connection kept open."""
-
-    def __init__(self, server: Server, slug: str) -> None:
-        self.host = f"{slug}.localhost:{server.port}"
-        self.connection = http.client.HTTPConnection("127.0.0.1", server.port, timeout=30)
-
-    def get(self, path: str, method: str = "GET") -> bytes:
-        """The answer's body."""
-        self.connection.request(method, path, headers={"Host": self.host})
-        answer = self.connection.getresponse()
-        body = answer.read()
-        if answer.status not in (200, 405):
-            raise RuntimeError(f"{path} answered {answer.status}")
-        return body
-
-
 def _publish_time(caller: Caller, slug: str, rounds: int = 15) -> float:
     """The median time to publish a change of name, through the API, in milliseconds."""
     taken = []
@@ -97,14 +78,12 @@ def _publish_time(caller: Caller, slug: str, rounds: int = 15) -> float:
 
 
 def _first_views(caller: Caller, server: Server) -> list[float]:
-    with closing(Visitor(server, f"bench-{LARGE}").connection):
-        pass
-    visitor = Visitor(server, f"bench-{LARGE}")
+    host = f"bench-{LARGE}.localhost"
     taken: list[float] = []
     for round_ in range(8):
         caller.write(f"bench-{LARGE}", name=f"View {round_}")
         caller.call("POST", f"/api/sites/bench-{LARGE}/editions")
-        taken += times(lambda n, r=round_: visitor.get(f"/p{(2 * n + 40 * r) % 8}/{2 * n + 40 * r}/"), 24, warm=0)
+        taken += times(lambda n, r=round_: server.get(host, f"/p{(2 * n + 48 * r) % 8}/{2 * n + 48 * r}/"), 24, warm=0)
     return taken
 
 
@@ -115,21 +94,27 @@ def _keystrokes(caller: Caller) -> list[float]:
 
 def _repeated(server: Server) -> float:
     """A repeated view, as a ratio to the server's empty answer (a method that no site takes), in the same run."""
-    visitor = Visitor(server, f"bench-{SMALL}")
-    visitor.get("/p1/")
-    pairs = [
-        (times(lambda _: visitor.get("/p1/"), 40), times(lambda _: visitor.get("/p1/", "OPTIONS"), 40))
-        for _ in range(15)
-    ]
-    return median(median(view) / median(empty) for view, empty in pairs)
+    host = f"bench-{SMALL}.localhost"
+
+    def view(_: int) -> None:
+        server.get(host, "/p1/")
+
+    def empty(_: int) -> None:
+        server.ask("OPTIONS", host, "/p1/").close()
+
+    pairs = [(median(times(view, 40)), median(times(empty, 40))) for _ in range(15)]
+    return median(one / other for one, other in pairs)
 
 
 def _weight(server: Server) -> float:
     """A page of the demo with its stylesheet and mark, uncompressed, in kB."""
-    visitor = Visitor(server, "quillmere")
-    body = visitor.get("/")
+
+    def get(path: str) -> bytes:
+        return server.get("quillmere.localhost", path)[1]
+
+    body = get("/")
     urls = set(re.findall(r'(?:href|src)="(/_hestor/[^"]+)"', body.decode()))
-    return (len(body) + sum(len(visitor.get(url)) for url in urls)) / 1000
+    return (len(body) + sum(len(get(url)) for url in urls)) / 1000
 
 
 def measure() -> Iterator[Figure]:
@@ -137,7 +122,8 @@ def measure() -> Iterator[Figure]:
     with tempfile.TemporaryDirectory() as folder:
         data = make_data(Path(folder) / "data")
         _fill(data)
-        with Server(data) as server, closing(Caller(server)) as caller:
+        with Server(data) as server:
+            caller = Caller(server)
             small, large = _publish_time(caller, f"bench-{SMALL}"), _publish_time(caller, f"bench-{LARGE}")
             yield Figure("publish a name, 10,000 pages, through the API", large, "ms", 1000)
             yield Figure("publish a name, 10,000 pages, ratio to 100 pages", large / small, "times", 2)
@@ -145,5 +131,5 @@ def measure() -> Iterator[Figure]:
             yield Figure("repeated view, ratio to an empty answer", _repeated(server), "times", 3)
             yield Figure("keystroke to proofs on the server, 100 pages, p95", p95(_keystrokes(caller)), "ms", 50)
             yield Figure("a public page with its assets but fonts", _weight(server), "kB", 40)
-            page = gzip.compress(Visitor(server, "quillmere").get("/"))
+            page = gzip.compress(server.get("quillmere.localhost", "/")[1])
             yield Figure("a public page's HTML alone, compressed", len(page) / 1000, "kB")

@@ -7,7 +7,7 @@ from django.test import Client
 from hestor.accounts.models import Account
 from hestor.core.roles import Role
 from hestor.sites.making import make_site
-from hestor.sites.models import Membership, Site
+from hestor.sites.models import Part, Site
 from hestor.sites.pages import add_page
 from hestor.sites.publishing import publish
 from hestor.web import serving
@@ -50,7 +50,7 @@ def person(site):
         email = f"{role or 'stranger'}@people.example"
         account, _ = Account.objects.get_or_create(email=email)
         if role:
-            Membership.objects.update_or_create(site=site, account=account, defaults={"role": role})
+            Part.objects.update_or_create(site=site, account=account, defaults={"role": role})
         client = Client(headers={"host": "localhost"})
         client.force_login(account, backend="django.contrib.auth.backends.ModelBackend")
         return client

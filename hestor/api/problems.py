@@ -4,6 +4,7 @@ import logging
 from collections.abc import Callable
 from typing import Any
 
+from django.core.exceptions import RequestDataTooBig
 from django.http import HttpRequest, HttpResponse, JsonResponse
 from ninja import NinjaAPI
 from ninja.errors import HttpError, ValidationError
@@ -81,6 +82,10 @@ def _schema(request: HttpRequest, error: ValidationError) -> HttpResponse:
     return body(422, "invalid_input", wording.say(f"error.invalid_input{one}", count=len(errors)), errors=errors)
 
 
+def _too_big(request: HttpRequest, error: RequestDataTooBig) -> HttpResponse:
+    return body(413, "too_big", wording.say("error.too_big"))
+
+
 def _http(request: HttpRequest, error: HttpError) -> HttpResponse:
     return body(error.status_code, "http", str(error))
 
@@ -96,6 +101,7 @@ def register(api: NinjaAPI) -> None:
         (HestorError, _own),
         (ValidationError, _schema),
         (HttpError, _http),
+        (RequestDataTooBig, _too_big),
         (Exception, _crash),
     ]
     for kind, handler in handlers:

@@ -11,7 +11,7 @@ from hestor.core.roles import Action, Role
 from hestor.desk.marks import data_url
 from hestor.sites.addresses import host_of, origin_of
 from hestor.sites.making import make_site, set_label
-from hestor.sites.models import Edition, Membership, Site
+from hestor.sites.models import Edition, Part, Site
 from hestor.sites.publishing import count_changes
 from hestor.towns.models import Town
 from hestor.towns.services import language_of
@@ -45,7 +45,7 @@ def _live_editions(sites: list[Site]) -> dict[int, Edition]:
 @router.get("/sites", response=list[SiteOut])
 def list_sites(request: HttpRequest) -> list[SiteOut]:
     """The person's sites, by name."""
-    mine = Membership.objects.filter(account=signed_in(request)).select_related("site")
+    mine = Part.objects.filter(account=signed_in(request)).select_related("site")
     live = _live_editions([row.site for row in mine])
     out = [_out(row.site, Role(row.role), live.get(row.site_id)) for row in mine]
     return sorted(out, key=lambda site: (site.name.casefold(), site.slug))

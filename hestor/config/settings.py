@@ -102,7 +102,8 @@ AXES_USERNAME_FORM_FIELD = "username"
 
 # Behind HTTPS the names carry a prefix that binds the cookies to this one host (RFC 6265bis, 4.1.3).
 _HOST_ONLY = "__Host-" if HTTPS else ""
-SESSION_COOKIE_NAME = f"{_HOST_ONLY}hestor-session"
+# Cookies know no ports, so two copies on one machine would sign each other out without one in the name.
+SESSION_COOKIE_NAME = f"{_HOST_ONLY}hestor-session" if HTTPS else f"hestor-session-{PORT}"
 SESSION_COOKIE_SECURE = CSRF_COOKIE_SECURE = HTTPS
 SESSION_COOKIE_SAMESITE = CSRF_COOKIE_SAMESITE = "Lax"
 SESSION_COOKIE_AGE = 60 * 60 * 24 * 30

@@ -103,7 +103,7 @@ class PageSays:
 
 @dataclass(frozen=True)
 class FeedSays:
-    """What an Atom feed (RFC 4287) says of its site."""
+    """What an Atom feed (RFC 4287) says of where it comes from."""
 
     title: str
     subtitle: str

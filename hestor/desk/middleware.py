@@ -55,5 +55,5 @@ class SameDesk(CsrfViewMiddleware):
 
     def _reject(self, request: HttpRequest, reason: str) -> HttpResponse:
         title = wording.say("error.cross_site")
-        body = {"type": "about:blank", "status": 403, "code": "cross_site", "title": title}
+        body = {"type": "about:blank", "title": title, "status": 403, "code": "cross_site"}
         return JsonResponse(body, status=403, content_type="application/problem+json")

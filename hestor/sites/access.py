@@ -3,7 +3,7 @@
 from hestor.accounts.models import Account
 from hestor.core.errors import NotFound
 from hestor.core.roles import Action, Role, require
-from hestor.sites.models import Membership, Site
+from hestor.sites.models import Part, Site
 
 
 def reach_site(account: Account, slug: str, action: Action) -> tuple[Site, Role]:
@@ -12,7 +12,7 @@ def reach_site(account: Account, slug: str, action: Action) -> tuple[Site, Role]
     Raises NotFound for a site that is not there or that the person has no part in (so that nobody learns
     which sites exist), and Forbidden if the role doesn't allow the action.
     """
-    found = Membership.objects.select_related("site").filter(account=account, site__slug=slug).first()
+    found = Part.objects.select_related("site").filter(account=account, site__slug=slug).first()
     if found is None:
         raise NotFound
     role = Role(found.role)

@@ -10,7 +10,7 @@ from hestor.core import facts as facts_module
 from hestor.core import paths, texts
 from hestor.core.errors import InvalidInput, Problem
 from hestor.core.roles import Role
-from hestor.sites.models import Membership, Site
+from hestor.sites.models import Part, Site
 from hestor.sites.pages import add_page
 
 _MOST_LABEL = 60
@@ -49,7 +49,7 @@ def make_site(owner: Account, given: Mapping[str, object], slug: str = "", label
             raise InvalidInput(found)
         facts = facts_module.new(good)
         site = Site.objects.create(slug=slug, label=label, draft_facts=facts_module.document(facts))
-        Membership.objects.create(site=site, account=owner, role=Role.OWNER)
+        Part.objects.create(site=site, account=owner, role=Role.OWNER)
         words = wording.catalogue("public", facts.language)
         starter = {"path": "/", "title": words["starter.home.title"], "body": words["starter.home.body"]}
         add_page(site.pk, {**starter, "menu_title": words["home"], "in_menu": True})

@@ -35,11 +35,11 @@ class Site(models.Model):
         return facts_module.parse(self.draft_facts)
 
 
-class Membership(models.Model):
-    """A person's role on a site."""
+class Part(models.Model):
+    """The part that a person has in a site: a role."""
 
-    site = models.ForeignKey(Site, on_delete=models.CASCADE, related_name="memberships")
-    account = models.ForeignKey(settings.AUTH_USER_MODEL, on_delete=models.CASCADE, related_name="memberships")
+    site = models.ForeignKey(Site, on_delete=models.CASCADE, related_name="parts")
+    account = models.ForeignKey(settings.AUTH_USER_MODEL, on_delete=models.CASCADE, related_name="parts")
     role = models.CharField(max_length=10, choices=[(role.value, role.value) for role in Role])
 
     class Meta:

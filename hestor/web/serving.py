@@ -4,7 +4,7 @@ from dataclasses import dataclass
 from datetime import UTC, datetime
 
 from hestor.core import zones
-from hestor.press import Answer, Look, Press
+from hestor.press import Answer, Look, Press, assets
 from hestor.press.press import unpublished
 from hestor.sites import counting, looks, source
 from hestor.sites.models import Edition, Site
@@ -70,7 +70,8 @@ def live(site: Site, path: str, accepts: str) -> Wire:
     """What the public reads at ``path`` now."""
     zone = _zone(site)
     if zone is None:
-        return _wire(unpublished(site.facts.language), accepts)
+        own = assets.answer(path) if path.startswith(assets.PREFIX) else None
+        return _wire(own or unpublished(site.facts.language), accepts)
     year = zones.year_in(zone, datetime.now(UTC))
     coding = encoding.choose(accepts, "text/", 1 << 20)
     key = (site.pk, site.live_number, site.slug, site.domain, year, coding, path)

@@ -49,7 +49,7 @@ def test_pages_are_changed_in_the_draft_only(desk, site, public):
     before = public.get("/about/").content
     pages = "/api/sites/seeds/pages"
     assert (
-        desk.patch(f"{pages}/{page_id(site)}", {"title": "Us", "body": "New."}, "application/json").status_code == 200
+        desk.patch(f"{pages}/{page_id(site)}", {"body": "New.", "title": "Us"}, "application/json").status_code == 200
     )
     desk.post(pages, {"path": "/new/", "title": "New {site}"}, "application/json")
     desk.delete(f"{pages}/{page_id(site, '/news/first/')}")

@@ -34,6 +34,8 @@ def test_nothing_is_public_before_the_first_edition(desk, towns, public):
     assert answer.status_code == 404
     assert "Hier ist noch nichts veröffentlicht" in answer.content.decode()
     assert "Neue Werkstatt" not in answer.content.decode()
+    style = answer.content.decode().split('rel="stylesheet" href="')[1].split('"')[0]
+    assert public.get(style, headers={"host": "neue-werkstatt.localhost"}).status_code == 200
     desk.post("/api/sites/neue-werkstatt/editions")
     assert public.get("/", headers={"host": "neue-werkstatt.localhost"}).status_code == 200
 

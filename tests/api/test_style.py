@@ -97,6 +97,11 @@ def test_a_body_that_is_no_change(desk, site, body):
     assert Site.objects.get().facts.name == "Seed Library"
 
 
+def test_a_body_that_is_far_too_big(desk, site):
+    answer = patch(desk, {"name": "x" * 3_000_000}, site.revision)
+    assert (answer.status_code, answer.json()["code"]) == (413, "too_big")
+
+
 def test_the_house_style_asks_little_of_the_database(desk, site, django_assert_max_num_queries):
     with django_assert_max_num_queries(8):
         desk.get("/api/sites/seeds/style")

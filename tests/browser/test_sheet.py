@@ -139,7 +139,7 @@ def test_words_survive_a_reload_before_they_were_kept(owner_desk):
 
 def test_being_signed_out_meanwhile_is_said_and_nothing_is_lost(owner_desk):
     person = owner_desk
-    person.context.clear_cookies(name="hestor-session")
+    person.context.clear_cookies(name=f"hestor-session-{person.server.port}")
     person.field("Name").fill("After the session")
     expect(person.page.get_by_text("You were signed out meanwhile").first).to_be_visible()
     person.page.reload()

@@ -4,7 +4,7 @@ import http.client
 import random
 import threading
 import time
-from contextlib import closing, suppress
+from contextlib import suppress
 
 import pytest
 
@@ -26,7 +26,8 @@ class Work(threading.Thread):
         self.published = live
 
     def run(self) -> None:
-        with suppress(*LOST), closing(Caller(self.server)) as caller:
+        with suppress(*LOST):
+            caller = Caller(self.server)
             while True:
                 self.tried = self.number = self.number + 1
                 status, _ = caller.write("quillmere", name=f"Name {self.number}")
@@ -54,9 +55,9 @@ def shown(server: Server) -> set[int]:
 def test_killing_the_server_while_publishing(tmp_path):
     chance = random.Random(2026)
     with Server(make_data(tmp_path / "data")) as server:
-        with closing(Caller(server)) as caller:
-            caller.write("quillmere", name="Name 0")
-            caller.call("POST", "/api/sites/quillmere/editions")
+        caller = Caller(server)
+        caller.write("quillmere", name="Name 0")
+        caller.call("POST", "/api/sites/quillmere/editions")
         draft = live = kills = 0
         while draft < PUBLISHES:
             work = Work(server, draft, live)
@@ -67,8 +68,7 @@ def test_killing_the_server_while_publishing(tmp_path):
             kills += 1
             server.start()
             (live,) = shown(server)
-            with closing(Caller(server)) as caller:
-                facts = caller.call("GET", "/api/sites/quillmere/style")[1]["facts"]
+            facts = Caller(server).call("GET", "/api/sites/quillmere/style")[1]["facts"]
             draft = int(facts["name"].split()[-1])
             assert live in (work.published, work.kept)
             assert draft in (work.kept, work.tried)

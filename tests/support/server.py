@@ -1,6 +1,5 @@
 """The real server, as `make demo` starts it, on a port and a data folder of its own."""
 
-import http.client
 import json
 import os
 import shutil
@@ -9,11 +8,13 @@ import socket
 import subprocess
 import sys
 import time
-from contextlib import closing
 from dataclasses import dataclass, field
+from http.client import HTTPResponse
 from http.cookies import SimpleCookie
 from pathlib import Path
 from typing import Any
+from urllib.error import HTTPError
+from urllib.request import Request, urlopen
 
 TOP = Path(__file__).parents[2]
 OWNER = "owner@quillmere.example"
@@ -95,11 +96,17 @@ class Server:
     def kill(self) -> None:
         self._end(signal.SIGKILL)
 
+    def ask(self, method: str, host: str, path: str, body: bytes | None = None, **headers: str) -> HTTPResponse:
+        """One request, as a client sends it that does not resolve ``*.localhost``; refusals are answers too."""
+        sent = {"Host": f"{host}:{self.port}", **headers}
+        request = Request(f"http://127.0.0.1:{self.port}{path}", body, sent, method=method)
+        try:
+            return urlopen(request, timeout=30)
+        except HTTPError as refusal:
+            return refusal
+
     def get(self, host: str, path: str, **headers: str) -> tuple[int, bytes]:
-        connection = http.client.HTTPConnection("127.0.0.1", self.port, timeout=20)
-        with closing(connection):
-            connection.request("GET", path, headers={"Host": f"{host}:{self.port}", **headers})
-            answer = connection.getresponse()
+        with self.ask("GET", host, path, **headers) as answer:
             return answer.status, answer.read()
 
     def __enter__(self) -> "Server":
@@ -115,24 +122,18 @@ class Caller:
     def __init__(self, server: Server, email: str = OWNER) -> None:
         self.server = server
         self.cookie = ""
-        self.connection = http.client.HTTPConnection("127.0.0.1", server.port, timeout=30)
         self.call("POST", "/api/session", {"email": email, "password": PASSWORD})
 
     def call(self, method: str, path: str, body: Any = None, **headers: str) -> tuple[int, Any]:
-        sent = {"Host": f"localhost:{self.server.port}", "Content-Type": "application/json", **headers}
-        if self.cookie:
-            sent["Cookie"] = self.cookie
-        self.connection.request(method, path, json.dumps(body) if body is not None else None, sent)
-        answer = self.connection.getresponse()
-        for value in answer.headers.get_all("Set-Cookie") or ():
-            for name, morsel in SimpleCookie(value).items():
-                if "session" in name:
-                    self.cookie = f"{name}={morsel.value}"
-        raw = answer.read()
-        return answer.status, json.loads(raw) if raw else None
-
-    def close(self) -> None:
-        self.connection.close()
+        sent = {"Content-Type": "application/json", "Cookie": self.cookie, **headers}
+        data = json.dumps(body).encode() if body is not None else None
+        with self.server.ask(method, "localhost", path, data, **sent) as answer:
+            for value in answer.headers.get_all("Set-Cookie") or ():
+                for name, morsel in SimpleCookie(value).items():
+                    if "session" in name:
+                        self.cookie = f"{name}={morsel.value}"
+            raw = answer.read()
+            return answer.status, json.loads(raw) if raw else None
 
     def write(self, site: str, **facts: str) -> Any:
         revision = self.call("GET", f"/api/sites/{site}/style")[1]["revision"]

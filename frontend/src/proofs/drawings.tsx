@@ -73,7 +73,7 @@ function Search({ proof, fact, large }: DrawingProps) {
       <b className={`block font-semibold ${large ? "text-xl break-words" : "truncate py-px text-[13px]"}`}>
         <MarkedText line={lineOf(proof, "title")} fact={fact} />
       </b>
-      <p className={`text-soft ${large ? "text-base" : "text-[10.5px] leading-snug"}`}>
+      <p className={`text-soft ${large ? "text-base" : `text-[10.5px] leading-snug ${fact === "description" ? "" : "line-clamp-2"}`}`}>
         <MarkedText line={lineOf(proof, "description")} fact={fact} />
       </p>
     </div>

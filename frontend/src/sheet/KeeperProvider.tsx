@@ -18,10 +18,10 @@ function asideKey(site: string): string {
 }
 
 /** Lays what the server does not have aside in this browser, and takes it up again at the next visit. */
-function useNothingLost(site: string, keeper: Keeper) {
+function useNothingLost(site: string, keeper: Keeper, mayWrite: boolean) {
   useEffect(() => {
     const aside = localStorage.getItem(asideKey(site));
-    if (aside) {
+    if (aside && mayWrite) {
       localStorage.removeItem(asideKey(site));
       for (const [key, text] of Object.entries(JSON.parse(aside) as Record<Key, string>)) keeper.type(key as Key, text);
     }
@@ -37,13 +37,13 @@ function useNothingLost(site: string, keeper: Keeper) {
       removeEventListener("pagehide", layAside);
       void keeper.flush();
     };
-  }, [site, keeper]);
+  }, [site, keeper, mayWrite]);
 }
 
 function Keeping({ site, style, children }: { site: Site; style: Style; children: ReactNode }) {
   const [first] = useState(style);
   const keeper = useMemo(() => new Keeper(first, deskFor(site.slug)), [first, site.slug]);
-  useNothingLost(site.slug, keeper);
+  useNothingLost(site.slug, keeper, site.role !== "viewer");
   useEffect(() => keeper.refresh(style), [keeper, style]);
   useEffect(() => {
     const again = () => void keeper.flush();

@@ -117,6 +117,15 @@ describe("keeping", () => {
   });
 });
 
+it("says why a write is not allowed, and does not try it over and over", async () => {
+  desk.fail(new ApiProblem({ type: "", status: 403, code: "forbidden", title: "Ask the owner.", errors: [] }));
+  keeper.type("name", "A");
+  await keeper.flush();
+  await vi.advanceTimersByTimeAsync(10_000);
+  expect(desk.calls).toHaveLength(1);
+  expect(keeper.snapshot().errors.name?.[0]?.message).toBe("Ask the owner.");
+});
+
 describe("undo and redo", () => {
   it("takes keystrokes in a row back as one step", () => {
     for (const text of ["A", "AB", "ABC"]) keeper.type("name", text);

@@ -243,6 +243,11 @@ export class Keeper {
       this.refused(error, keys);
     } else if (error instanceof ApiProblem && error.status === 401) {
       this.mark(keys, "signedOut");
+    } else if (error instanceof ApiProblem && error.status < 500) {
+      // Such as a role that was taken away: trying again would not help, so the reason is shown instead.
+      const spot = { field: "", code: error.problem.code, message: error.message };
+      this.set({ errors: { ...this.state.errors, ...Object.fromEntries(keys.map((key) => [key, [spot]])) } });
+      this.mark(keys, "refused");
     } else {
       this.mark(keys, "offline");
       this.soon(RETRY);

@@ -34,7 +34,7 @@ export function SiteSwitcher({ site, sites }: { site: Site; sites: Site[] }) {
     <>
       <Menu.Root modal={false}>
         <Menu.Trigger
-          className="flex min-w-0 items-center gap-2 rounded-lg py-1 pe-2 hover:bg-board max-sm:max-w-[46vw] sm:max-w-80"
+          className="flex min-w-0 items-center gap-2 rounded-lg py-1 pe-2 hover:bg-board max-sm:flex-1 max-sm:basis-0 sm:max-w-80"
         >
           <span className="unseen">{t("switcher.open")}</span>
           <SiteLine site={site} strong />

@@ -14,7 +14,7 @@ from hestor.accounts.models import Account
 from hestor.core.roles import Role
 from hestor.sites.drafts import write_facts
 from hestor.sites.making import make_site
-from hestor.sites.models import Edition, Membership, Revision, Site
+from hestor.sites.models import Edition, Part, Revision, Site
 from hestor.sites.pages import add_page, change_page
 from hestor.sites.publishing import publish
 
@@ -53,7 +53,7 @@ def _load_site(folder: Path, people: dict[str, Account], owner: Account) -> None
     said = tomllib.loads((folder / "site.toml").read_text())
     site = make_site(owner, said["facts"], said["slug"])
     for email, account in people.items():
-        Membership.objects.update_or_create(site=site, account=account, defaults={"role": ACCOUNTS[email]})
+        Part.objects.update_or_create(site=site, account=account, defaults={"role": ACCOUNTS[email]})
     _load_pages(site, folder)
     for earlier in said.get("earlier", ()):
         _publish(site, owner, {**said["facts"], **earlier})
