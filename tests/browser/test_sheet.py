@@ -120,6 +120,7 @@ def test_words_typed_without_a_connection_are_kept_when_it_is_back(owner_desk):
     person.field("Name").fill("Typed in a tunnel")
     expect(person.fact("Name")).to_contain_text("Not kept yet: no connection")
     expect(person.page.get_by_text("No connection to Hestor")).to_be_visible()
+    expect(person.page.get_by_text("Not all kept yet")).to_be_visible()
     assert person.faults() == []
     person.context.set_offline(False)
     expect(person.fact("Name")).to_contain_text("✓ Kept")

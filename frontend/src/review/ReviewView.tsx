@@ -1,5 +1,5 @@
 import { ExternalLink } from "lucide-react";
-import { useEffect, useRef } from "react";
+import { useEffect, useRef, type ReactNode } from "react";
 import { useTranslation } from "react-i18next";
 import { Link } from "react-router";
 import type { Site } from "../api/client";
@@ -14,16 +14,26 @@ import { useChanges, usePublish, type Changes, type Published } from "./api";
 import { ChangeList } from "./ChangeList";
 import { useChangeProofs } from "./useChangeProofs";
 
+/** The title of what a view has become: read out when it comes, with the view at its top. */
+function Title({ children }: { children: ReactNode }) {
+  const title = useRef<HTMLHeadingElement>(null);
+  useEffect(() => {
+    title.current?.focus({ preventScroll: true });
+    scrollTo(0, 0);
+  }, []);
+  return (
+    <h1 ref={title} tabIndex={-1} className="text-[22px] leading-tight font-[650] tracking-tight outline-none">
+      {children}
+    </h1>
+  );
+}
+
 function Done({ site, edition }: { site: Site; edition: Published }) {
   const { t } = useTranslation();
-  const title = useRef<HTMLHeadingElement>(null);
-  useEffect(() => title.current?.focus(), []);
   return (
     <div className="max-w-3xl p-6">
       <div role="status" className="rounded-lg bg-act-soft p-6">
-        <h1 ref={title} tabIndex={-1} className="text-[22px] font-[650] tracking-tight outline-none">
-          {t("review.done", { number: edition.number })}
-        </h1>
+        <Title>{t("review.done", { number: edition.number })}</Title>
         <p className="mt-1">{t("review.doneText", { name: edition.name })}</p>
         <p className="mt-4 flex flex-wrap gap-x-6 gap-y-2">
           <a href={edition.address} target="_blank" rel="noreferrer" className="act-link inline-flex items-center gap-1.5">
@@ -62,7 +72,7 @@ function Ready({ site, changes, publish }: { site: Site; changes: Changes; publi
   const aside = useChangeProofs(site.slug, changes.revision);
   return (
     <div className="max-w-6xl px-6 pt-4 pb-10">
-      <h1 className="text-[22px] leading-tight font-[650] tracking-tight">{t("review.title", { name: site.name })}</h1>
+      <Title>{t("review.title", { name: site.name })}</Title>
       <p className="mt-1 mb-5 text-soft">
         {first ? t("review.leadFirst", { address: site.host }) : t("review.lead", { address: site.host })}
       </p>
@@ -79,7 +89,7 @@ function Ready({ site, changes, publish }: { site: Site; changes: Changes; publi
         {site.role === "viewer" ? (
           <p className="text-soft">{t("review.viewer")}</p>
         ) : (
-          <Button autoFocus disabled={publish.isPending} onClick={() => publish.mutate(changes.revision)}>
+          <Button disabled={publish.isPending} onClick={() => publish.mutate(changes.revision)}>
             {t("review.publish", { count: changes.changes.length })}
           </Button>
         )}

@@ -38,6 +38,7 @@ function Kept({ site }: { site: Site }) {
   const navigate = useNavigate();
   const { state, keeper } = useKeeper();
   const count = countChanges(state);
+  const behind = Object.values(state.signs).some((sign) => sign === "offline" || sign === "signedOut");
   async function review() {
     await keeper.flush();
     void navigate(`/${site.slug}/review`);
@@ -46,7 +47,7 @@ function Kept({ site }: { site: Site }) {
     <div className="ms-auto flex items-center gap-3">
       <span className="flex items-center gap-2 text-soft max-sm:text-xs" role="status">
         {count > 0 && <i aria-hidden className="h-2.5 w-4.5 -skew-x-12 bg-mark" />}
-        {t("shell.kept", { count })}
+        {behind ? t("shell.behind") : t("shell.kept", { count })}
       </span>
       {site.role !== "viewer" && (
         <Button className="max-sm:px-3" disabled={count === 0} onClick={() => void review()}>

@@ -33,7 +33,7 @@ export function TownField({ label, hideLabel = false, hint, errors = [], onChoos
       options={(chosen ? [] : (towns.data ?? [])).map((town) => ({
         key: String(town.id),
         title: town.name,
-        more: `${town.country} · ${town.time_zone}`,
+        more: town.country,
         value: town,
       }))}
       onType={(text) => {
