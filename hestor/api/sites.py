@@ -5,7 +5,6 @@ from ninja import Router, Status
 
 from hestor.api.auth import signed_in, site_and_role
 from hestor.api.schemas import NewSite, ProblemOut, SiteChange, SiteOut
-from hestor.core.errors import InvalidInput, Problem
 from hestor.core.facts import Facts
 from hestor.core.roles import Action, Role
 from hestor.desk.marks import data_url
@@ -13,8 +12,7 @@ from hestor.sites.addresses import host_of, origin_of
 from hestor.sites.making import make_site, set_label
 from hestor.sites.models import Edition, Part, Site
 from hestor.sites.publishing import count_changes
-from hestor.towns.models import Town
-from hestor.towns.services import language_of
+from hestor.towns.services import facts_from
 
 router = Router(tags=["sites"])
 
@@ -54,12 +52,7 @@ def list_sites(request: HttpRequest) -> list[SiteOut]:
 @router.post("/sites", response={201: SiteOut, 422: ProblemOut})
 def make(request: HttpRequest, given: NewSite) -> Status[SiteOut]:
     """Makes a site from a name and a town, with a home page in its draft."""
-    facts: dict[str, object] = {"name": given.name}
-    if given.town is not None:
-        town = Town.objects.filter(pk=given.town).first()
-        if town is None:
-            raise InvalidInput([Problem("town", "town_unknown")])
-        facts |= {"time_zone": town.time_zone, "language": language_of(town.country)}
+    facts = {"name": given.name, **(facts_from(given.town) if given.town is not None else {})}
     site = make_site(signed_in(request), facts, given.slug, given.label)
     return Status(201, _out(site, Role.OWNER, None))
 

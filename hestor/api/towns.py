@@ -4,7 +4,8 @@ from django.http import HttpRequest
 from ninja import Router
 
 from hestor.api.schemas import TownOut
-from hestor.towns.services import country_name, find, language_of
+from hestor.core import languages
+from hestor.towns.services import find
 
 router = Router(tags=["towns"])
 
@@ -16,9 +17,9 @@ def search(request: HttpRequest, q: str) -> list[TownOut]:
         TownOut(
             id=town.pk,
             name=town.name,
-            country=country_name(town.country),
+            country=languages.country_name(town.country),
             time_zone=town.time_zone,
-            language=language_of(town.country),
+            language=languages.of_country(town.country),
         )
         for town in find(q)
     ]

@@ -51,3 +51,18 @@ def find(typed: str, most: int = 8) -> list[tuple[str, str, str]]:
     begin = typed.strip().casefold()
     found = [names for names in _names() if any(name.casefold().startswith(begin) for name in names)]
     return sorted(found, key=lambda names: (len(names[0]), names[2]))[:most] if begin else []
+
+
+def country_name(code: str, reader: str = "en") -> str:
+    """A country's name (CLDR) by its ISO 3166 code, as a reader of a language calls it."""
+    return str(locale_of(reader).territories.get(code, code))
+
+
+def of_country(code: str) -> str:
+    """The language most likely written in a country (CLDR likely subtags), as ``de-CH``; else ``en``."""
+    try:
+        found = Locale.parse(f"und_{code}")
+    except (UnknownLocaleError, ValueError):
+        return "en"
+    tag = f"{found.language}-{code}"
+    return tag if is_known(tag) else found.language

@@ -10,6 +10,11 @@ def page_title(page: str, site: str) -> str:
     return f"{page}{SEPARATOR}{site}" if page else site
 
 
+def title_of(path: str, page: str, site: str, tagline: str) -> str:
+    """The title of the page at ``path``, whose own title is ``page`` with its fill-ins filled."""
+    return home_title(site, tagline) if path == "/" else page_title(page, site)
+
+
 def home_title(site: str, tagline: str) -> str:
     """ "Name – tagline"; never "Home", which says nothing to someone who is not there yet."""
     return f"{site}{SEPARATOR}{tagline}" if tagline else site

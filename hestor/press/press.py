@@ -140,11 +140,10 @@ class Press:
         """What the page's template is given, besides the frame."""
         home = page.path == "/"
         title, day = self._title_of(page), page.published
-        name = self.facts.name
         latest = self.edition.posts(0, _LATEST_ON_HOME) if home else ()
         return {
             "path": page.path,
-            "title": titles.home_title(name, self.facts.tagline) if home else titles.page_title(title, name),
+            "title": titles.title_of(page.path, title, self.facts.name, self.facts.tagline),
             "heading": title,
             "description": (home and self.facts.description) or self._summary_of(page) or self.facts.description,
             "canonical": files.address(self.edition.origin, page.path),

@@ -15,19 +15,14 @@ def _values(site: Site) -> Values:
     return Values(facts.name, facts.tagline, zones.year_in(facts.time_zone, datetime.now(UTC)))
 
 
-def _says(revision: Revision, values: Values) -> str:
-    if revision.path == "/":
-        return titles.home_title(values.site, values.tagline)
-    return titles.page_title(fillins.fill(revision.title, values), values.site)
-
-
 def _row(revision: Revision, values: Values, origin: str, was_live: bool) -> dict[str, Any]:
+    title = fillins.fill(revision.title, values)
     state = "live" if revision.live_from is not None else "changed" if was_live else "new"
     return {
         "id": revision.page_id,
         "path": revision.path,
-        "title": fillins.fill(revision.title, values),
-        "says": _says(revision, values),
+        "title": title,
+        "says": titles.title_of(revision.path, title, values.site, values.tagline),
         "kind": revision.kind,
         "menu_title": revision.menu_title,
         "summary": revision.summary,

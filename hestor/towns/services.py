@@ -1,9 +1,9 @@
-"""Finding a town as its name is typed."""
+"""Finding a town as its name is typed, and what it tells of a site."""
 
 import unicodedata
 
-from babel import Locale, UnknownLocaleError
-
+from hestor.core import languages
+from hestor.core.errors import InvalidInput, Problem
 from hestor.towns.models import Town
 
 
@@ -23,15 +23,9 @@ def find(typed: str, most: int = 8) -> list[Town]:
     return list(found.order_by("-population")[:most])
 
 
-def country_name(code: str, language: str = "en") -> str:
-    """A country's name (CLDR) by its ISO 3166 code."""
-    return str(Locale.parse(language).territories.get(code, code))
-
-
-def language_of(code: str) -> str:
-    """The language most likely written in a country (CLDR likely subtags), as ``de-CH``."""
-    try:
-        found = Locale.parse(f"und_{code}")
-    except (UnknownLocaleError, ValueError):
-        return "en"
-    return f"{found.language}-{code}"
+def facts_from(town_id: int) -> dict[str, str]:
+    """The facts that a town tells of a new site: its clock and its language. Raises InvalidInput."""
+    town = Town.objects.filter(pk=town_id).first()
+    if town is None:
+        raise InvalidInput([Problem("town", "town_unknown")])
+    return {"time_zone": town.time_zone, "language": languages.of_country(town.country)}

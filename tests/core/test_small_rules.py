@@ -145,6 +145,18 @@ def test_languages_are_found_by_their_own_name_and_in_english():
     assert languages.find("  ") == []
 
 
+@pytest.mark.parametrize(
+    ("code", "tag"), [("GB", "en-GB"), ("CH", "de-CH"), ("JO", "ar-JO"), ("JP", "ja-JP"), ("XX", "en"), ("", "en")]
+)
+def test_the_language_of_a_country(code, tag):
+    assert languages.of_country(code) == tag
+
+
+def test_every_countrys_language_is_one_that_a_site_may_have():
+    for code in languages.locale_of("en").territories:
+        assert languages.is_known(languages.of_country(code)), code
+
+
 MAY = {
     Role.OWNER: {Action.LOOK, Action.EDIT, Action.PUBLISH, Action.MANAGE},
     Role.EDITOR: {Action.LOOK, Action.EDIT, Action.PUBLISH},
