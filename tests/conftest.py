@@ -1,4 +1,3 @@
-import subprocess
 from datetime import UTC, datetime
 
 import pytest
@@ -68,9 +67,3 @@ def desk(person) -> Client:
 def public() -> Client:
     """A visitor of the site ``seeds``."""
     return Client(headers={"host": "seeds.localhost"})
-
-
-@pytest.fixture(scope="session")
-def root() -> str:
-    top = subprocess.run(["git", "rev-parse", "--show-toplevel"], capture_output=True, text=True, check=False)
-    return top.stdout.strip() or "."

@@ -66,7 +66,6 @@ class SiteOut(Schema):
     host: str
     address: str
     mark: str
-    colour: str
     role: Role
     live_number: int
     changes: int

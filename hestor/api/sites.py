@@ -27,7 +27,6 @@ def _out(site: Site, role: Role, live: Edition | None) -> SiteOut:
         host=host_of(site),
         address=origin_of(site) + "/",
         mark=data_url(facts),
-        colour=facts.brand_colour,
         role=role,
         live_number=site.live_number,
         changes=len(keys) + pages,

@@ -59,7 +59,6 @@ class Palette:
     ground: str
     tint: str
     brand: str
-    on_brand: str
     link: str
 
 
@@ -75,4 +74,4 @@ def palette(brand: str, ground: str, share: float) -> Palette:
     link = legible(brand, hardest)
     if contrast(link, ground) < TEXT_CONTRAST or contrast(link, tint) < TEXT_CONTRAST:
         link = legible(legible(brand, ground), tint)
-    return Palette(ground, tint, band, ink_on(band), link)
+    return Palette(ground, tint, band, link)

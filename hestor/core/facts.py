@@ -79,8 +79,6 @@ RULES: Mapping[str, Rule] = {
 }
 KEYS: tuple[str, ...] = tuple(RULES)
 LIMITS: Mapping[str, int] = {key: rule.most for key, rule in RULES.items() if isinstance(rule, _Line)}
-# Values that come from the owner's words; the rest are settings with a fixed form.
-WORDS: tuple[str, ...] = tuple(LIMITS)
 
 
 def check(key: str, given: object) -> Checked:

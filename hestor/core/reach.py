@@ -22,7 +22,6 @@ class Place(StrEnum):
     FEED = "feed"
     MANIFEST = "manifest"
     STRUCTURED = "structured"
-    STYLESHEET = "stylesheet"
     NOT_FOUND = "not_found"
 
 

@@ -64,11 +64,6 @@ class PageSays:
         return self._attribute('meta[name="theme-color"]', "content")
 
     @cached_property
-    def icon(self) -> str:
-        """The address of the icon that the page names."""
-        return self._attribute('link[rel="icon"]', "href")
-
-    @cached_property
     def site_name(self) -> str:
         """The name in the page's header."""
         return self._text("header .site-name")

@@ -54,10 +54,7 @@ def _base_style() -> str:
 
 def _variables(brand: str, ground: str, tint: float) -> str:
     tones = colours.palette(brand, ground, tint)
-    return (
-        f"--ground:{tones.ground};--tint:{tones.tint};--brand:{tones.brand};"
-        f"--on-brand:{tones.on_brand};--link:{tones.link}"
-    )
+    return f"--ground:{tones.ground};--tint:{tones.tint};--brand:{tones.brand};--link:{tones.link}"
 
 
 @lru_cache(maxsize=256)

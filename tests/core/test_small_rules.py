@@ -124,7 +124,7 @@ def test_links_and_bands_can_be_read(brand, ground, share):
     assert _contrast(tones.link, ground) >= 4.5
     assert _contrast(tones.link, tones.tint) >= 4.5
     assert _contrast(tones.brand, ground) >= 3
-    assert _contrast(tones.on_brand, tones.brand) >= 4.5
+    assert _contrast(colours.ink_on(tones.brand), tones.brand) >= 4.5
 
 
 def test_a_colour_that_can_be_read_stays():

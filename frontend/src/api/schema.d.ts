@@ -657,7 +657,7 @@ export interface components {
          * @description Anywhere a fact is seen.
          * @enum {string}
          */
-        Place: "tab" | "header" | "footer" | "search" | "text" | "feed" | "manifest" | "structured" | "stylesheet" | "not_found";
+        Place: "tab" | "header" | "footer" | "search" | "text" | "feed" | "manifest" | "structured" | "not_found";
         /**
          * PlaceReachOut
          * @description In one place: on how many pages, in how many files.
@@ -821,8 +821,6 @@ export interface components {
             address: string;
             /** Changes */
             changes: number;
-            /** Colour */
-            colour: string;
             /** Host */
             host: string;
             /** Label */
