@@ -10,14 +10,13 @@ from ninja import NinjaAPI
 from ninja.errors import HttpError, ValidationError
 
 from hestor import wording
-from hestor.core.errors import HestorError, InvalidInput, Problem
+from hestor.core.errors import HestorError, InvalidInput, Problem, StaleRevision
 
 _LOG = logging.getLogger("hestor.api")
 _STATUS = {
     "invalid_input": 422,
     "not_found": 404,
     "forbidden": 403,
-    "stale_revision": 412,
     "nothing_to_publish": 409,
     "signed_out": 401,
     "sign_in_refused": 401,
@@ -58,12 +57,12 @@ def _own(request: HttpRequest, error: HestorError) -> HttpResponse:
         one = ".one" if len(error.problems) == 1 else ""
         errors = [spot(problem) for problem in error.problems]
         return body(422, error.code, wording.say(key + one, **error.params), errors=errors)
-    return body(_STATUS[error.code], error.code, wording.say(key, **error.params), **_both_values(error))
+    return body(_STATUS[error.code], error.code, wording.say(key, **error.params))
 
 
-def _both_values(error: HestorError) -> dict[str, Any]:
-    """What a stale write also says: filled in by the call that knows both (``style``)."""
-    return dict(getattr(error, "values", {}))
+def _stale(request: HttpRequest, error: StaleRevision) -> HttpResponse:
+    """A stale write also says both values, where the call knew them (``style``)."""
+    return body(412, error.code, wording.say(f"error.{error.code}"), **error.values)
 
 
 def _schema(request: HttpRequest, error: ValidationError) -> HttpResponse:
@@ -99,6 +98,7 @@ def register(api: NinjaAPI) -> None:
     """Puts the handlers in place."""
     handlers: list[tuple[type[Exception], Callable[..., HttpResponse]]] = [
         (HestorError, _own),
+        (StaleRevision, _stale),
         (ValidationError, _schema),
         (HttpError, _http),
         (RequestDataTooBig, _too_big),

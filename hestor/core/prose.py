@@ -10,7 +10,9 @@ noncharacters for such inner use; they are taken out of what owners type.
 
 import html as html_module
 import re
+from collections.abc import Callable, Iterable, Iterator
 from dataclasses import dataclass
+from itertools import accumulate
 
 import nh3
 from markdown_it import MarkdownIt
@@ -31,7 +33,6 @@ _TAGS = set("a b blockquote br code del em h2 h3 h4 h5 h6 hr i img li ol p pre s
     "table tbody td th thead tr ul".split()
 )
 _ATTRIBUTES = {"a": {"href", "title"}, "img": {"src", "alt", "title"}, "ol": {"start"}, "code": {"class"}}
-_STYLE_OF_CELL = re.compile(r"text-align:(left|center|right)")
 
 
 @dataclass(frozen=True)
@@ -83,21 +84,22 @@ def _lower_headings(state: StateCore) -> None:
             token.tag = f"h{min(6, int(token.tag[1]) + 1)}"
 
 
-def _cell_classes(state: StateCore) -> None:
+def _plain_cells(state: StateCore) -> None:
     """A cell's alignment is dropped: style attributes are barred by the site's own security policy."""
     for token in state.tokens:
-        if token.type in ("td_open", "th_open") and _STYLE_OF_CELL.match(str(token.attrGet("style") or "")):
-            token.attrs.pop("style")
+        if token.type in ("td_open", "th_open"):
+            token.attrs.pop("style", None)
 
 
-def _reader() -> MarkdownIt:
+def _reader(*rules: Callable[[StateCore], None]) -> MarkdownIt:
     reader = MarkdownIt("commonmark", {"html": False}).enable(["table", "strikethrough"])
-    for rule in (_open_fillins, _root_addresses, _lower_headings, _cell_classes):
+    for rule in rules:
         reader.core.ruler.push(rule.__name__, rule)
     return reader
 
 
-_READER = _reader()
+_READER = _reader(_open_fillins, _root_addresses, _lower_headings, _plain_cells)
+_AS_TYPED = _reader()
 
 
 def _plain(tokens: list[Token]) -> str:
@@ -130,29 +132,23 @@ def compile_text(source: str) -> Prose:
 def problems(field: str, source: str) -> list[Problem]:
     """Fill-ins of a page text that are unknown or unclosed, by their place in the source."""
     found: list[Problem] = []
-    lines = source.splitlines(keepends=True)
-    starts = [0]
-    for line in lines:
-        starts.append(starts[-1] + len(line))
-    plain = MarkdownIt("commonmark", {"html": False}).enable(["table", "strikethrough"])
-    for block in plain.parse(source):
-        if block.type == "inline" and block.map and block.children:
-            begin = starts[min(block.map[0], len(starts) - 1)]
-            for token in block.children:
-                if token.type == "text":
-                    found += _placed(field, token.content, source, begin)
+    starts = [0, *accumulate(len(line) for line in source.splitlines(keepends=True))]
+    for block in _AS_TYPED.parse(source):
+        if block.type == "inline" and block.map:
+            texts = [token.content for token in block.children or () if token.type == "text"]
+            found += _placed(field, texts, source, starts[min(block.map[0], len(starts) - 1)])
     return found
 
 
-def _placed(field: str, content: str, source: str, begin: int) -> list[Problem]:
-    """The problems of one run of text, moved to where the run stands in the source."""
-    out = []
-    for problem in fillins.problems(field, content):
-        piece = content[problem.start : problem.end]
-        at = max(source.find(piece, begin), 0)
-        params = {**problem.params, "position": at + 1}
-        out.append(Problem(field, problem.code, params, at, at + len(piece), problem.fix))
-    return out
+def _placed(field: str, contents: Iterable[str], source: str, at: int) -> Iterator[Problem]:
+    """The problems of a block's runs of text, moved to where they stand in the source, from ``at`` on."""
+    for content in contents:
+        for problem in fillins.problems(field, content):
+            piece = content[problem.start : problem.end]
+            at = max(source.find(piece, at), at)
+            params = {**problem.params, "position": at + 1}
+            yield Problem(field, problem.code, params, at, at + len(piece), problem.fix)
+            at += len(piece)
 
 
 def filled_html(compiled: str, values: fillins.Values, root: str = "") -> str:

@@ -8,8 +8,9 @@ from hestor.core import facts as facts_module
 from hestor.core import fillins, proofs, zones
 from hestor.core.errors import NotFound, Problem
 from hestor.core.facts import Facts
-from hestor.core.reach import PlaceReach, reach
+from hestor.core.reach import Place, PlaceReach, reach
 from hestor.core.readback import PageSays, read_feed, read_manifest
+from hestor.press.answer import HTML
 from hestor.press.press import Press
 from hestor.sites.counting import counts_of
 from hestor.sites.models import Site
@@ -32,7 +33,7 @@ class Proofing:
 
 def _page_proofs(press: Press, path: str, words: Mapping[str, str]) -> list[proofs.Proof]:
     answer = press.answer(path)
-    if answer.status != 200:
+    if answer.status != 200 or answer.media_type != HTML:
         raise NotFound
     page = PageSays(answer.body)
     return [make(path, page, words) for make in (proofs.tab, proofs.header, proofs.footer, proofs.search)]
@@ -50,7 +51,7 @@ def proof(site: Site, path: str, now: datetime, typed: Mapping[str, object] | No
     words = proofs.sought(facts, fillins.Values(facts.name, facts.tagline, year))
     made = _page_proofs(press, path, words)
     if path != "/":
-        made += [p for p in _page_proofs(press, "/", words) if p.place in ("tab", "search")]
+        made += [p for p in _page_proofs(press, "/", words) if p.place in (Place.TAB, Place.SEARCH)]
     made.append(proofs.feed(read_feed(press.answer("/feed.xml").body), words))
     made.append(proofs.manifest(read_manifest(press.answer("/site.webmanifest").body), words))
     counts = counts_of(site)

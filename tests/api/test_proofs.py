@@ -60,4 +60,5 @@ def test_reach(desk, site):
 
 
 def test_a_page_that_is_not_there(desk, site):
-    assert desk.get("/api/sites/seeds/proofs", {"path": "/nowhere/"}).status_code == 404
+    for path in ("/nowhere/", "/feed.xml", "/about", ""):
+        assert desk.get("/api/sites/seeds/proofs", {"path": path}).status_code == 404

@@ -90,3 +90,8 @@ def test_problems_point_into_the_source():
         ("fillin_unclosed", "{open"),
     ]
     assert prose.problems("body", "`{code}` is fine") == []
+
+
+def test_the_same_slip_twice_is_pointed_at_twice():
+    found = prose.problems("body", "{aa}, *x* {aa}\n\nand {aa}")
+    assert [(p.start, p.end) for p in found] == [(0, 4), (10, 14), (20, 24)]
