@@ -25,6 +25,19 @@ def test_undo_and_redo_by_keyboard(owner_desk):
     expect(person.field("Name")).to_have_value("Second")
 
 
+def test_undo_and_redo_without_a_keyboard(server, people):
+    person = people(server, width=390).sign_in().open()
+    take_back = person.page.get_by_role("button", name="Take back")
+    expect(take_back).to_have_count(0)
+    person.field("Tagline").fill("Other")
+    take_back.click()
+    expect(person.field("Tagline")).to_have_value("Borrow in spring, return in autumn")
+    expect(person.field("Tagline")).to_be_focused()
+    person.page.get_by_role("button", name="Make again").click()
+    expect(person.field("Tagline")).to_have_value("Other")
+    assert (person.faults(), person.overflows()) == ([], 0)
+
+
 def test_put_back(owner_desk):
     owner_desk.field("Name").fill("Other")
     owner_desk.page.get_by_role("button", name="Put back: Name").click()

@@ -2,13 +2,14 @@ import { ExternalLink } from "lucide-react";
 import { useTranslation } from "react-i18next";
 import { Link } from "react-router";
 import type { Edition, Site } from "../api/client";
-import { NoConnection } from "../api/problem";
 import { ChangeList } from "../review/ChangeList";
 import { countChanges } from "../sheet/keeper";
 import { useKeeper } from "../sheet/KeeperProvider";
 import { useSite } from "../shell/SiteFrame";
 import { Await } from "../ui/Await";
+import { ErrorNotice } from "../ui/ErrorNotice";
 import { Notice } from "../ui/Notice";
+import { ViewHead } from "../ui/ViewHead";
 import { useEditions, useRestore } from "./api";
 
 function when(instant: string, language: string): string {
@@ -61,10 +62,7 @@ function EditionRow({ edition, site, restore }: { edition: Edition; site: Site; 
 function Restored({ site, restore }: { site: Site; restore: ReturnType<typeof useRestore> }) {
   const { t } = useTranslation();
   const { keeper, state } = useKeeper();
-  if (restore.error) {
-    const lost = restore.error instanceof NoConnection;
-    return <Notice tone="stop">{lost ? t("state.noConnection") : restore.error.message}</Notice>;
-  }
+  if (restore.error) return <ErrorNotice error={restore.error} />;
   if (!restore.data) return null;
   const count = countChanges(state);
   return (
@@ -91,10 +89,7 @@ export function EditionsView() {
   const restore = useRestore(site.slug);
   return (
     <div className="min-h-[calc(100vh-60px)] bg-paper">
-      <div className="flex flex-wrap items-baseline gap-x-3 px-6 pt-4 pb-3">
-        <h1 className="text-[22px] leading-none font-[650] tracking-tight">{t("view.editions")}</h1>
-        <p className="text-soft">{t("editions.lead")}</p>
-      </div>
+      <ViewHead title={t("view.editions")} lead={t("editions.lead")} />
       <div className="px-6 pb-3 empty:hidden">
         <Restored site={site} restore={restore} />
       </div>

@@ -4,6 +4,7 @@ import { useTranslation } from "react-i18next";
 import type { Page } from "../api/client";
 import { useSite } from "../shell/SiteFrame";
 import { Await } from "../ui/Await";
+import { ViewHead } from "../ui/ViewHead";
 import { usePages } from "./api";
 import { depths } from "./model";
 
@@ -97,10 +98,7 @@ export function PagesView() {
   const pages = usePages(site.slug);
   return (
     <div className="min-h-[calc(100vh-60px)] bg-paper">
-      <div className="flex flex-wrap items-baseline gap-x-3 px-6 pt-4 pb-3">
-        <h1 className="text-[22px] leading-none font-[650] tracking-tight">{t("view.pages")}</h1>
-        <p className="text-soft">{t("pages.lead")}</p>
-      </div>
+      <ViewHead title={t("view.pages")} lead={t("pages.lead")} />
       <Await query={pages}>{(all) => <PageTable pages={all} />}</Await>
     </div>
   );

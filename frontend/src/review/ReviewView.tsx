@@ -3,12 +3,12 @@ import { useEffect, useRef, type ReactNode } from "react";
 import { useTranslation } from "react-i18next";
 import { Link } from "react-router";
 import type { Site } from "../api/client";
-import { NoConnection } from "../api/problem";
 import { notKept } from "../sheet/keeper";
 import { useKeeper } from "../sheet/KeeperProvider";
 import { useSite } from "../shell/SiteFrame";
 import { Await } from "../ui/Await";
 import { Button } from "../ui/Button";
+import { ErrorNotice } from "../ui/ErrorNotice";
 import { Notice } from "../ui/Notice";
 import { useChanges, usePublish, type Changes, type Published } from "./api";
 import { ChangeList } from "./ChangeList";
@@ -76,13 +76,11 @@ function Ready({ site, changes, publish }: { site: Site; changes: Changes; publi
       <p className="mt-1 mb-5 text-soft">
         {first ? t("review.leadFirst", { address: site.host }) : t("review.lead", { address: site.host })}
       </p>
-      {publish.error && (
-        <div className="mb-5">
-          <Notice tone="stop">
-            {publish.error instanceof NoConnection ? t("review.lost") : publish.error.message} {t("review.lookAgain")}
-          </Notice>
-        </div>
-      )}
+      <div className="mb-5 empty:hidden">
+        <ErrorNotice error={publish.error} lost={t("review.lost")}>
+          {t("review.lookAgain")}
+        </ErrorNotice>
+      </div>
       <NotKept />
       <ChangeList changes={changes.changes} tense="before" aside={aside} />
       <div className="mt-7 flex flex-wrap items-center gap-x-6 gap-y-3">

@@ -1,9 +1,9 @@
 import { useState, type FormEvent } from "react";
 import { useTranslation } from "react-i18next";
-import { ApiProblem, NoConnection } from "../api/problem";
+import { ApiProblem } from "../api/problem";
 import { Button } from "../ui/Button";
 import { Field } from "../ui/Field";
-import { Notice } from "../ui/Notice";
+import { ErrorNotice } from "../ui/ErrorNotice";
 import { useFirstAccount } from "./api";
 import { Gate } from "./Gate";
 
@@ -30,9 +30,7 @@ export function FirstAccount() {
   return (
     <Gate title={t("firstAccount.title")} lead={t("firstAccount.lead")}>
       <form onSubmit={submit} className="grid gap-4" noValidate>
-        {make.error && (
-          <Notice tone="stop">{make.error instanceof NoConnection ? t("state.noConnection") : make.error.message}</Notice>
-        )}
+        <ErrorNotice error={make.error} />
         <Field label={t("signIn.email")} type="email" autoComplete="username" autoFocus {...field("email")} />
         <Field label={t("firstAccount.name")} hint={t("firstAccount.nameHint")} autoComplete="name" {...field("name")} />
         <Field

@@ -1,10 +1,9 @@
 import { useState, type FormEvent } from "react";
 import { useTranslation } from "react-i18next";
 import type { Session } from "../api/client";
-import { NoConnection } from "../api/problem";
 import { Button } from "../ui/Button";
 import { Field } from "../ui/Field";
-import { Notice } from "../ui/Notice";
+import { ErrorNotice } from "../ui/ErrorNotice";
 import { useSignIn } from "./api";
 import { Gate } from "./Gate";
 
@@ -47,11 +46,7 @@ export function SignIn({ session }: { session: Session }) {
   return (
     <Gate title={t("signIn.title")} lead={t("signIn.lead")}>
       <form onSubmit={submit} className="grid gap-4">
-        {signIn.error && (
-          <Notice tone="stop">
-            {signIn.error instanceof NoConnection ? t("state.noConnection") : signIn.error.message}
-          </Notice>
-        )}
+        <ErrorNotice error={signIn.error} />
         <Field
           label={t("signIn.email")}
           type="email"

@@ -9,6 +9,7 @@ import { Index } from "./Index";
 import { useKeeper } from "./KeeperProvider";
 import { PageChoice } from "./PageChoice";
 import { Row } from "./Row";
+import { UndoButtons } from "./UndoButtons";
 import { useUndoKeys } from "./useUndoKeys";
 
 /** The page whose proofs the sheet shows until another is chosen: an inner one, as most pages are. */
@@ -53,6 +54,7 @@ export function SheetView() {
                 {t(`band.${band.id}.title`)}
               </h1>
               <p className="text-soft">{t(`band.${band.id}.lead`)}</p>
+              {index === 0 && !readOnly && <UndoButtons />}
             </div>
             <div className="grid border-b border-ink text-xs text-soft min-[900px]:grid-cols-[174px_minmax(300px,392px)_1fr]">
               <span className="px-6 py-1.5 max-[899px]:hidden">{t("sheet.fact")}</span>

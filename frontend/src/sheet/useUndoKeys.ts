@@ -1,5 +1,10 @@
 import { useEffect } from "react";
-import type { Keeper } from "./keeper";
+import type { Keeper, Key } from "./keeper";
+
+/** Brings the field of a fact that was just changed from elsewhere to the eye. */
+export function focusFact(fact: Key | undefined): void {
+  if (fact) document.querySelector<HTMLElement>(`[data-fact="${fact}"]`)?.focus();
+}
 
 /** Ctrl+Z takes the last change of a fact back, Ctrl+Shift+Z or Ctrl+Y makes it again; ⌘ where there is one. */
 export function useUndoKeys(keeper: Keeper, on: boolean): void {
@@ -14,8 +19,7 @@ export function useUndoKeys(keeper: Keeper, on: boolean): void {
       const target = event.target as HTMLElement;
       if (/^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) && !target.dataset.fact) return;
       event.preventDefault();
-      const fact = redo ? keeper.redo() : keeper.undo();
-      if (fact) document.querySelector<HTMLElement>(`[data-fact="${fact}"]`)?.focus();
+      focusFact(redo ? keeper.redo() : keeper.undo());
     }
     addEventListener("keydown", onKey);
     return () => removeEventListener("keydown", onKey);

@@ -4,8 +4,8 @@ import { useTranslation } from "react-i18next";
 import type { Site } from "../api/client";
 import { ApiProblem } from "../api/problem";
 import { Button } from "../ui/Button";
-import { Field } from "../ui/Field";
 import { useSetLabel } from "./api";
+import { LabelField } from "./LabelField";
 
 /** Sets the private label, for owners whose sites share a name. */
 export function LabelDialog({ site, onClose }: { site: Site; onClose: () => void }) {
@@ -29,13 +29,7 @@ export function LabelDialog({ site, onClose }: { site: Site; onClose: () => void
         >
           <Dialog.Title className="mb-4 text-lg font-semibold">{t("label.title", { name: site.name })}</Dialog.Title>
           <form onSubmit={submit} className="grid gap-5">
-            <Field
-              label={t("newSite.label")}
-              hint={t("newSite.labelHint")}
-              value={label}
-              errors={problem?.spots("label") ?? []}
-              onChange={(event) => setLabel(event.target.value)}
-            />
+            <LabelField label={label} problem={problem} onType={setLabel} />
             <div className="flex items-center gap-4">
               <Button type="submit" disabled={save.isPending}>
                 {t("label.keep")}

@@ -2,12 +2,13 @@ import { useState, type FormEvent } from "react";
 import { useTranslation } from "react-i18next";
 import { Link, useNavigate } from "react-router";
 import type { Town } from "../api/client";
-import { ApiProblem, NoConnection } from "../api/problem";
+import { ApiProblem } from "../api/problem";
 import { Gate } from "../session/Gate";
 import { Button } from "../ui/Button";
 import { Field } from "../ui/Field";
-import { Notice } from "../ui/Notice";
+import { ErrorNotice } from "../ui/ErrorNotice";
 import { useMakeSite } from "./api";
+import { LabelField } from "./LabelField";
 import { TownField } from "./TownField";
 
 /** A site from a name and a town. `first` says that the person has none yet. */
@@ -35,9 +36,7 @@ export function NewSite({ first }: { first: boolean }) {
   return (
     <Gate title={first ? t("newSite.first") : t("newSite.title")} lead={t("newSite.lead")}>
       <form onSubmit={submit} className="grid gap-4" noValidate>
-        {make.error && (
-          <Notice tone="stop">{make.error instanceof NoConnection ? t("state.noConnection") : make.error.message}</Notice>
-        )}
+        <ErrorNotice error={make.error} />
         <Field
           label={t("newSite.name")}
           hint={t("newSite.nameHint")}
@@ -48,15 +47,7 @@ export function NewSite({ first }: { first: boolean }) {
           onChange={(event) => setName(event.target.value)}
         />
         <TownField label={t("newSite.town")} hint={t("newSite.townHint")} errors={townErrors} onChoose={setTown} />
-        {!first && (
-          <Field
-            label={t("newSite.label")}
-            hint={t("newSite.labelHint")}
-            value={label}
-            errors={problem?.spots("label") ?? []}
-            onChange={(event) => setLabel(event.target.value)}
-          />
-        )}
+        {!first && <LabelField label={label} problem={problem} onType={setLabel} />}
         <div className="flex items-center gap-5">
           <Button type="submit" disabled={make.isPending}>
             {t("newSite.go")}

@@ -1,9 +1,8 @@
 import type { UseQueryResult } from "@tanstack/react-query";
 import type { ReactNode } from "react";
 import { useTranslation } from "react-i18next";
-import { NoConnection } from "../api/problem";
 import { Button } from "./Button";
-import { Notice } from "./Notice";
+import { ErrorNotice } from "./ErrorNotice";
 
 type Props<T> = { query: UseQueryResult<T>; children: (data: T) => ReactNode };
 
@@ -18,15 +17,13 @@ export function Await<T>({ query, children }: Props<T>) {
       </p>
     );
   }
-  const lost = query.error instanceof NoConnection;
   return (
     <div className="p-6">
-      <Notice tone="stop">
-        <p>{lost ? t("state.noConnection") : query.error?.message}</p>
-        <Button look="quiet" className="mt-3" onClick={() => void query.refetch()}>
+      <ErrorNotice error={query.error}>
+        <Button look="quiet" className="mt-3 flex" onClick={() => void query.refetch()}>
           {t("state.again")}
         </Button>
-      </Notice>
+      </ErrorNotice>
     </div>
   );
 }

@@ -1,0 +1,23 @@
+import { useTranslation } from "react-i18next";
+import type { ApiProblem } from "../api/problem";
+import { Field } from "../ui/Field";
+
+interface Props {
+  label: string;
+  problem: ApiProblem | null;
+  onType: (label: string) => void;
+}
+
+/** The private label of a site, shown only on the desk. */
+export function LabelField({ label, problem, onType }: Props) {
+  const { t } = useTranslation();
+  return (
+    <Field
+      label={t("newSite.label")}
+      hint={t("newSite.labelHint")}
+      value={label}
+      errors={problem?.spots("label") ?? []}
+      onChange={(event) => onType(event.target.value)}
+    />
+  );
+}

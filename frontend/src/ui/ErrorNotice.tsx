@@ -1,0 +1,22 @@
+import type { ReactNode } from "react";
+import { useTranslation } from "react-i18next";
+import { NoConnection } from "../api/problem";
+import { Notice } from "./Notice";
+
+interface Props {
+  error: Error | null;
+  /** What to say instead of the usual words when no answer came. */
+  lost?: string;
+  children?: ReactNode;
+}
+
+/** Says why a call failed, in the server's words or that no answer came; nothing while nothing is wrong. */
+export function ErrorNotice({ error, lost, children }: Props) {
+  const { t } = useTranslation();
+  if (!error) return null;
+  return (
+    <Notice tone="stop">
+      {error instanceof NoConnection ? (lost ?? t("state.noConnection")) : error.message} {children}
+    </Notice>
+  );
+}
