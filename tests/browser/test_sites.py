@@ -115,6 +115,17 @@ def test_pages_are_listed_and_found(owner_desk):
     expect(page.get_by_text("No page has “zzz”")).to_be_visible()
 
 
+def test_a_list_that_can_not_be_fetched_is_asked_for_again(owner_desk):
+    page = owner_desk.page
+    page.route("**/api/sites/*/pages", lambda route: route.abort())
+    owner_desk.open(view="pages")
+    expect(page.get_by_role("alert")).to_contain_text("No connection to Hestor, so this could not be fetched.")
+    assert owner_desk.faults() == []
+    page.unroute("**/api/sites/*/pages")
+    page.get_by_role("button", name="Try again").click()
+    expect(page.get_by_role("row")).to_have_count(25)
+
+
 def test_signing_out(owner_desk):
     page = owner_desk.page
     page.get_by_role("button", name="Account of Edith Marlow").click()

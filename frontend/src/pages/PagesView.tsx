@@ -29,7 +29,7 @@ function PageRow({ page, depth }: { page: Page; depth: number }) {
           <span className="break-all text-soft">{page.path}</span>
         ) : (
           <a href={page.address} target="_blank" rel="noreferrer" className="act-link inline-flex items-baseline gap-1 font-normal break-all">
-            {page.path} <ExternalLink size={11} aria-label={t("pages.opens")} />
+            {page.path} <ExternalLink size={11} className="flex-none" aria-label={t("pages.opens")} />
           </a>
         )}
       </td>

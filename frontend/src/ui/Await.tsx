@@ -19,8 +19,8 @@ export function Await<T>({ query, children }: Props<T>) {
   }
   return (
     <div className="p-6">
-      <ErrorNotice error={query.error}>
-        <Button look="quiet" className="mt-3 flex" onClick={() => void query.refetch()}>
+      <ErrorNotice error={query.error} lost={t("state.notFetched")}>
+        <Button look="quiet" className="ms-3" onClick={() => void query.refetch()}>
           {t("state.again")}
         </Button>
       </ErrorNotice>
