@@ -2,7 +2,20 @@
 
 from ninja import NinjaAPI
 
-from hestor.api import changes, editions, languages, pages, proofs, session, sites, style, towns
+from hestor.api import (
+    changes,
+    editions,
+    files,
+    languages,
+    marks,
+    pages,
+    pictures,
+    proofs,
+    session,
+    sites,
+    style,
+    towns,
+)
 from hestor.api.auth import signed_in
 from hestor.api.problems import register
 
@@ -14,5 +27,5 @@ api = NinjaAPI(
     auth=signed_in,
 )
 register(api)
-for module in (session, sites, style, proofs, pages, changes, editions, towns, languages):
+for module in (session, sites, style, proofs, marks, files, pictures, pages, changes, editions, towns, languages):
     api.add_router("", module.router)

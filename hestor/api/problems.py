@@ -23,6 +23,8 @@ _STATUS = {
     "sign_in_paused": 429,
     "revision_missing": 428,
     "accounts_exist": 409,
+    "picture_in_use": 409,
+    "picture_gone": 404,
 }
 
 
@@ -57,7 +59,8 @@ def _own(request: HttpRequest, error: HestorError) -> HttpResponse:
         one = ".one" if len(error.problems) == 1 else ""
         errors = [spot(problem) for problem in error.problems]
         return body(422, error.code, wording.say(key + one, **error.params), errors=errors)
-    return body(_STATUS[error.code], error.code, wording.say(key, **error.params))
+    # What has no status of its own is something that was given and can't be taken.
+    return body(_STATUS.get(error.code, 422), error.code, wording.say(key, **error.params))
 
 
 def _stale(request: HttpRequest, error: StaleRevision) -> HttpResponse:

@@ -163,6 +163,16 @@ class LineOut(Schema):
     marks: list[MarkOut]
 
 
+class ProofPictureOut(Schema):
+    """A picture in a place: what it is there, where the desk gets it, its words and its size."""
+
+    role: str
+    src: str
+    alt: str
+    width: int
+    height: int
+
+
 class ProofOut(Schema):
     """One place as it was read back from what was rendered."""
 
@@ -170,6 +180,8 @@ class ProofOut(Schema):
     path: str
     lines: list[LineOut]
     colour: str
+    pictures: list[ProofPictureOut]
+    plates: str
 
 
 class PlaceReachOut(Schema):
@@ -180,6 +192,18 @@ class PlaceReachOut(Schema):
     files: int
 
 
+class ThemeOut(Schema):
+    """The colours of a public page in one theme."""
+
+    ground: str
+    ink: str
+    soft: str
+    band: str
+    link: str
+    button: str
+    button_ink: str
+
+
 class ProofsOut(Schema):
     """The proofs of a page, of the home page and of the files; and each fact's reach."""
 
@@ -188,6 +212,7 @@ class ProofsOut(Schema):
     reach: dict[str, list[PlaceReachOut]]
     short_name: str
     mark: str
+    themes: dict[str, ThemeOut]
     errors: list[SpotOut]
 
 

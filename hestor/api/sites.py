@@ -3,11 +3,11 @@
 from django.http import HttpRequest
 from ninja import Router, Status
 
+from hestor.api import files
 from hestor.api.auth import signed_in, site_and_role
 from hestor.api.schemas import NewSite, ProblemOut, SiteChange, SiteOut
 from hestor.core.facts import Facts
 from hestor.core.roles import Action, Role
-from hestor.desk.marks import data_url
 from hestor.sites.addresses import host_of, origin_of
 from hestor.sites.making import make_site, set_label
 from hestor.sites.models import Edition, Part, Site
@@ -26,7 +26,7 @@ def _out(site: Site, role: Role, live: Edition | None) -> SiteOut:
         label=site.label,
         host=host_of(site),
         address=origin_of(site) + "/",
-        mark=data_url(facts),
+        mark=files.mark_address(site, facts),
         role=role,
         live_number=site.live_number,
         changes=len(keys) + pages,

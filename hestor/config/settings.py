@@ -41,6 +41,7 @@ INSTALLED_APPS = [
     "axes",
     "hestor.accounts",
     "hestor.towns",
+    "hestor.pictures",
     "hestor.sites",
     "hestor.web",
     "hestor.desk",

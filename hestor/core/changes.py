@@ -53,9 +53,9 @@ def fact_changes(live: Facts | None, draft: Facts, counts: Counts) -> tuple[Chan
 def _fact_change(key: str, live: Facts | None, draft: Facts, counts: Counts) -> Change:
     # A fact that is emptied vanishes from where it was, so its old reach is what changes.
     places = reach(key, draft, counts) or (reach(key, live, counts) if live else ())
-    old = getattr(live, key) if live else ""
+    old = facts_module.said(live, key) if live else ""
     feeds, manifests = files_in(Place.FEED, places), files_in(Place.MANIFEST, places)
-    return Change("fact", key, old, getattr(draft, key), total_pages(places), feeds, manifests)
+    return Change("fact", key, old, facts_module.said(draft, key), total_pages(places), feeds, manifests)
 
 
 def page_changes(gone: Iterable[PageState], come: Iterable[PageState]) -> tuple[Change, ...]:

@@ -4,7 +4,6 @@ Contrast is that of WCAG 2.2, success criterion 1.4.3; tones are moved in OKLCH,
 """
 
 import re
-from dataclasses import dataclass
 from functools import lru_cache
 
 from coloraide import Color
@@ -47,31 +46,3 @@ def legible(colour: str, ground: str, least: float = TEXT_CONTRAST) -> str:
         if contrast(moved, ground) >= least:
             return moved
     return "#000000" if darker else "#ffffff"
-
-
-@dataclass(frozen=True)
-class Palette:
-    """The colours of a public page that come from the site's own, for one theme.
-
-    ``tint`` is a ground with a little of the site's colour in it.
-    """
-
-    ground: str
-    tint: str
-    brand: str
-    link: str
-
-
-@lru_cache(maxsize=256)
-def palette(brand: str, ground: str, share: float) -> Palette:
-    """The site's colour as it is used on ``ground``, and on a tint with ``share`` (0 to 1) of it.
-
-    Links can be read on both (WCAG 2.2, 4.5 to 1); the band stands out from the ground (1.4.11, 3 to 1).
-    """
-    band = legible(brand, ground, 3.0)
-    tint = Color(ground).mix(band, share, space="oklab").convert("srgb").fit("srgb").to_string(hex=True)
-    hardest = min((ground, tint), key=lambda paper: contrast(brand, paper))
-    link = legible(brand, hardest)
-    if contrast(link, ground) < TEXT_CONTRAST or contrast(link, tint) < TEXT_CONTRAST:
-        link = legible(legible(brand, ground), tint)
-    return Palette(ground, tint, band, link)

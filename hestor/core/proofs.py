@@ -9,7 +9,7 @@ from hestor.core import facts as facts_module
 from hestor.core import fillins
 from hestor.core.facts import Facts
 from hestor.core.reach import Place
-from hestor.core.readback import FeedSays, ManifestSays, PageSays
+from hestor.core.readback import FeedSays, ManifestSays, PageSays, PictureSays
 
 
 @dataclass(frozen=True)
@@ -31,6 +31,23 @@ class Line:
 
 
 @dataclass(frozen=True)
+class Picture:
+    """A picture in a place: what it is there (``role``), its address, its words, its size in CSS pixels."""
+
+    role: str
+    src: str
+    alt: str = ""
+    width: int = 0
+    height: int = 0
+
+
+def _pictures(**found: PictureSays | None) -> tuple[Picture, ...]:
+    return tuple(
+        Picture(role, one.src, one.alt, one.width, one.height) for role, one in found.items() if one and one.src
+    )
+
+
+@dataclass(frozen=True)
 class Proof:
     """One place on one page (``path`` is empty for a file that belongs to no page)."""
 
@@ -38,6 +55,8 @@ class Proof:
     path: str
     lines: tuple[Line, ...]
     colour: str = ""
+    pictures: tuple[Picture, ...] = ()
+    plates: str = ""
 
 
 def sought(facts: Facts, values: fillins.Values) -> dict[str, str]:
@@ -65,16 +84,18 @@ def line(role: str, text: str, facts: Iterable[str], words: Mapping[str, str]) -
 
 def tab(path: str, page: PageSays, words: Mapping[str, str]) -> Proof:
     """The browser tab of a page."""
-    return Proof(Place.TAB, path, (line("title", page.title, ("name", "tagline"), words),), page.theme_colour)
+    lines = (line("title", page.title, ("name", "tagline"), words),)
+    return Proof(Place.TAB, path, lines, page.theme_colour, _pictures(icon=PictureSays(page.tab_icon)))
 
 
 def header(path: str, page: PageSays, words: Mapping[str, str]) -> Proof:
     """The header of a page."""
     lines = (
-        line("name", page.site_name, ("name",), words),
+        line("name" if page.name_is_seen else "name_read_out", page.site_name, ("name",), words),
         line("tagline", page.tagline, ("tagline",), words),
     )
-    return Proof(Place.HEADER, path, lines, page.theme_colour)
+    pictures = _pictures(logo=page.logo, logo_dark=page.logo_dark, mark=page.mark)
+    return Proof(Place.HEADER, path, lines, page.theme_colour, pictures, page.logo_plates)
 
 
 def footer(path: str, page: PageSays, words: Mapping[str, str]) -> Proof:
@@ -108,4 +129,20 @@ def manifest(says: ManifestSays, words: Mapping[str, str]) -> Proof:
         line("short_name", says.short_name, ("short_name",), words),
         line("name", says.name, ("name",), words),
     )
-    return Proof(Place.MANIFEST, "", lines, says.theme_colour)
+    pictures = _pictures(icon=PictureSays(says.icon), maskable=PictureSays(says.maskable))
+    return Proof(Place.MANIFEST, "", lines, says.theme_colour, pictures)
+
+
+def links(path: str, page: PageSays) -> Proof:
+    """Links of a page, whose colours its stylesheet says."""
+    return Proof(Place.LINKS, path, tuple(Line("link", text) for text in page.menu[:2]))
+
+
+def share(path: str, page: PageSays, words: Mapping[str, str]) -> Proof:
+    """A page's address as it is shared: picture, title, description, the site's name."""
+    lines = (
+        line("title", page.share_title, ("name", "tagline"), words),
+        line("description", page.description, ("description", "tagline", "name"), words),
+        line("site", page.share_site, ("name",), words),
+    )
+    return Proof(Place.SHARE, path, lines, page.theme_colour, _pictures(share=page.share))

@@ -158,6 +158,27 @@ def filled_html(compiled: str, values: fillins.Values, root: str = "") -> str:
     return compiled.replace(_ROOT, root)
 
 
+OWN_PICTURE = f'src="{_ROOT}/_hestor/pic-'
+"""What a compiled text with a picture of the site's own holds."""
+_PICTURE = re.compile(r'<img src="([^"]*?)pic-([0-9a-f]{32})"(?: alt="([^"]*)")?[^>]*>')
+
+
+def first_picture(compiled: str) -> str:
+    """The key of the first of the site's own pictures in a compiled text, or an empty text."""
+    found = _PICTURE.search(compiled)
+    return found[2] if found and found[1].startswith(_ROOT) else ""
+
+
+def with_pictures(html: str, folder: str, drawn: Callable[[str, str], str]) -> str:
+    """Filled HTML with each of the site's own pictures, whose addresses begin with ``folder``, as ``drawn`` makes it.
+
+    ``drawn`` gets the picture's key and its description, already escaped; what it can't draw it leaves out.
+    """
+    if "<img" not in html:
+        return html
+    return _PICTURE.sub(lambda found: drawn(found[2], found[3] or "") if found[1] == folder else found[0], html)
+
+
 def filled_plain(compiled: str, values: fillins.Values) -> str:
     """Compiled plain text, such as an excerpt, with its fill-ins filled."""
     return _FILL.sub(lambda found: _value(found[1], values), compiled)

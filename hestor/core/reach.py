@@ -7,6 +7,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from enum import StrEnum
 
+from hestor.core import facts as facts_module
 from hestor.core import fillins
 from hestor.core.facts import Facts
 
@@ -23,6 +24,8 @@ class Place(StrEnum):
     MANIFEST = "manifest"
     STRUCTURED = "structured"
     NOT_FOUND = "not_found"
+    SHARE = "share"
+    LINKS = "links"
 
 
 @dataclass(frozen=True)
@@ -32,7 +35,8 @@ class Counts:
     ``pages`` are all addresses that answer with a page, further leaves of the news list included;
     ``undescribed`` are those but the home page that have no text of their own to show in a search result;
     ``tagline_titles`` and ``tagline_searches`` those but the home page whose title, or whose search result,
-    has the tagline filled in. ``structured`` is 1 if there is a home page, which carries the site's record.
+    has the tagline filled in. ``pictured`` have a picture of their own, which stands for them where their address is
+    shared. ``structured`` is 1 if there is a home page, which carries the site's record.
     """
 
     pages: int
@@ -41,6 +45,7 @@ class Counts:
     tagline_titles: int = 0
     tagline_searches: int = 0
     structured: int = 1
+    pictured: int = 0
 
 
 @dataclass(frozen=True)
@@ -63,7 +68,7 @@ def _text(counts: Counts, fill_in: str) -> list[PlaceReach]:
 
 
 def _name(facts: Facts, counts: Counts) -> list[PlaceReach]:
-    everywhere = [PlaceReach(place, counts.pages) for place in (Place.TAB, Place.HEADER, Place.SEARCH)]
+    everywhere = [PlaceReach(place, counts.pages) for place in (Place.TAB, Place.HEADER, Place.SEARCH, Place.SHARE)]
     files = [PlaceReach(place, files=1) for place in (Place.FEED, Place.MANIFEST)]
     once = [PlaceReach(Place.STRUCTURED, counts.structured), PlaceReach(Place.NOT_FOUND, 1)]
     return everywhere + _footer(facts, "site", counts.pages) + _text(counts, "site") + files + once
@@ -76,7 +81,8 @@ def _tagline(facts: Facts, counts: Counts) -> list[PlaceReach]:
         PlaceReach(Place.SEARCH, 1 + counts.tagline_searches),
     ]
     rest = _footer(facts, "tagline", counts.pages) + _text(counts, "tagline")
-    return own + rest + [PlaceReach(Place.FEED, files=1)]
+    share = [] if facts.share_picture else _share_picture(facts, counts)
+    return own + rest + share + [PlaceReach(Place.FEED, files=1)]
 
 
 def _description(facts: Facts, counts: Counts) -> list[PlaceReach]:
@@ -96,7 +102,50 @@ def _footer_text(facts: Facts, counts: Counts) -> list[PlaceReach]:
 
 
 def _brand_colour(facts: Facts, counts: Counts) -> list[PlaceReach]:
-    return [PlaceReach(Place.HEADER, counts.pages), PlaceReach(Place.MANIFEST, files=1)]
+    return [
+        PlaceReach(Place.HEADER, counts.pages),
+        *([] if facts.accent_colour else [PlaceReach(Place.LINKS, counts.pages)]),
+        PlaceReach(Place.MANIFEST, files=1),
+    ]
+
+
+def _logo(facts: Facts, counts: Counts) -> list[PlaceReach]:
+    share = [] if facts.share_picture else _share_picture(facts, counts)
+    tab = [PlaceReach(Place.TAB, counts.pages)] if facts.icon and facts.icon.source == "logo" else []
+    return [
+        PlaceReach(Place.HEADER, counts.pages),
+        *share,
+        *tab,
+        PlaceReach(Place.NOT_FOUND, 1),
+        PlaceReach(Place.STRUCTURED, counts.structured),
+    ]
+
+
+def _in_header(facts: Facts, counts: Counts) -> list[PlaceReach]:
+    return [PlaceReach(Place.HEADER, counts.pages), PlaceReach(Place.NOT_FOUND, 1)] if facts.logo else []
+
+
+def _icon(facts: Facts, counts: Counts) -> list[PlaceReach]:
+    header = [] if facts.logo else [PlaceReach(Place.HEADER, counts.pages)]
+    return [
+        PlaceReach(Place.TAB, counts.pages),
+        *header,
+        PlaceReach(Place.MANIFEST, files=1),
+        PlaceReach(Place.NOT_FOUND, 1),
+    ]
+
+
+def _share_picture(facts: Facts, counts: Counts) -> list[PlaceReach]:
+    pages = counts.pages - counts.pictured
+    return [PlaceReach(Place.SHARE, pages)] if pages else []
+
+
+def _accent_colour(facts: Facts, counts: Counts) -> list[PlaceReach]:
+    return [PlaceReach(Place.LINKS, counts.pages)]
+
+
+def _typefaces(facts: Facts, counts: Counts) -> list[PlaceReach]:
+    return [PlaceReach(place, counts.pages) for place in (Place.HEADER, Place.TEXT)]
 
 
 def _language(facts: Facts, counts: Counts) -> list[PlaceReach]:
@@ -114,14 +163,27 @@ _REACH = {
     "description": _description,
     "footer_text": _footer_text,
     "brand_colour": _brand_colour,
+    "logo": _logo,
+    "logo_dark": _in_header,
+    "logo_plate": _in_header,
+    "logo_width": _in_header,
+    "logo_says_name": _in_header,
+    "icon": _icon,
+    "share_picture": _share_picture,
+    "accent_colour": _accent_colour,
+    "typefaces": _typefaces,
     "language": _language,
     "time_zone": _time_zone,
 }
 
 
+# For these something is derived where the owner has said nothing.
+_DERIVED = ("short_name", "icon", "share_picture", "logo_width")
+
+
 def reach(key: str, facts: Facts, counts: Counts) -> tuple[PlaceReach, ...]:
     """Where the fact ``key`` lands. A fact that is empty lands nowhere, unless another is derived for it."""
-    if not getattr(facts, key) and key != "short_name":
+    if not facts_module.is_set(facts, key) and key not in _DERIVED:
         return ()
     return tuple(_REACH[key](facts, counts))
 

@@ -5,6 +5,7 @@ knows how a page was made: a page that does not say a thing reads as an empty te
 """
 
 import json
+import re
 from dataclasses import dataclass
 from functools import cached_property
 from typing import Any
@@ -17,6 +18,25 @@ _ATOM = "{http://www.w3.org/2005/Atom}"
 
 def _words(text: str | None) -> str:
     return " ".join((text or "").split())
+
+
+@dataclass(frozen=True)
+class PictureSays:
+    """A picture that a page names: its address (of the sharpest source), its words, its size in CSS pixels."""
+
+    src: str
+    alt: str = ""
+    width: int = 0
+    height: int = 0
+
+
+def _number(text: str | None) -> int:
+    return int(text) if text and text.isdigit() else 0
+
+
+def _sharpest(srcset: str | None) -> str:
+    """The address of the last candidate of a ``srcset``; they come in rising order."""
+    return (srcset or "").rpartition(",")[2].strip().partition(" ")[0]
 
 
 class PageSays:
@@ -65,8 +85,85 @@ class PageSays:
 
     @cached_property
     def site_name(self) -> str:
-        """The name in the page's header."""
-        return self._text("header .site-name")
+        """The name in the page's header, as it is read out: its text, else the logo's description."""
+        return self._text("header .site-name") or (self.logo.alt if self.logo else "")
+
+    @cached_property
+    def name_is_seen(self) -> bool:
+        """Whether the header shows the name as text, not only in the logo."""
+        node = self._tree.css_first("header .site-name")
+        return node is not None and "unseen" not in (node.attributes.get("class") or "")
+
+    def _link(self, *selectors: str) -> str:
+        return next((found for one in selectors if (found := self._attribute(one, "href"))), "")
+
+    @cached_property
+    def style(self) -> str:
+        """The address of the page's stylesheet."""
+        return self._link('link[rel="stylesheet"]')
+
+    @cached_property
+    def tab_icon(self) -> str:
+        """The icon that a tab takes: a drawing where there is one, else pixels."""
+        return self._link(
+            'link[rel="icon"][type="image/svg+xml"]', 'link[rel="icon"][type="image/png"]', 'link[rel="icon"]'
+        )
+
+    @cached_property
+    def touch_icon(self) -> str:
+        """The icon that a phone takes for its home screen."""
+        return self._link('link[rel="apple-touch-icon"]')
+
+    @cached_property
+    def mark(self) -> PictureSays | None:
+        """The icon in the header, where there is no logo."""
+        return self._picture("header img.mark")
+
+    @cached_property
+    def logo(self) -> PictureSays | None:
+        """The logo in the header."""
+        return self._picture("header img.logo")
+
+    @cached_property
+    def logo_plates(self) -> str:
+        """On which grounds a plate lies behind the logo: ``light``, ``dark``, ``both`` or nothing."""
+        classes = self._attribute("header img.logo", "class").split()
+        return next((one.removeprefix("plate-") for one in classes if one.startswith("plate-")), "")
+
+    @cached_property
+    def logo_dark(self) -> PictureSays | None:
+        """The logo that the header shows on dark grounds, if it is another one."""
+        node = self._tree.css_first('header source[media*="dark"]:not([type])')
+        if node is None:
+            return None
+        a = node.attributes
+        return PictureSays(_sharpest(a.get("srcset")), "", _number(a.get("width")), _number(a.get("height")))
+
+    def _picture(self, selector: str) -> PictureSays | None:
+        node = self._tree.css_first(selector)
+        if node is None:
+            return None
+        a = node.attributes
+        src = _sharpest(a.get("srcset")) or a.get("src") or ""
+        return PictureSays(src, _words(a.get("alt")), _number(a.get("width")), _number(a.get("height")))
+
+    @cached_property
+    def share(self) -> PictureSays | None:
+        """The picture that stands for the page where its address is shared (the Open Graph protocol)."""
+        src = self._attribute('meta[property="og:image"]', "content")
+        alt = self._attribute('meta[property="og:image:alt"]', "content")
+        sizes = (self._attribute(f'meta[property="og:image:{side}"]', "content") for side in ("width", "height"))
+        return PictureSays(src, alt, *(_number(size) for size in sizes)) if src else None
+
+    @cached_property
+    def share_title(self) -> str:
+        """The title that goes with the share picture."""
+        return self._attribute('meta[property="og:title"]', "content")
+
+    @cached_property
+    def share_site(self) -> str:
+        """The site's name as it goes with the share picture."""
+        return self._attribute('meta[property="og:site_name"]', "content")
 
     @cached_property
     def tagline(self) -> str:
@@ -94,6 +191,19 @@ class PageSays:
         node = self._tree.css_first('script[type="application/ld+json"]')
         found = json.loads(node.text(deep=True)) if node else {}
         return found if isinstance(found, dict) else {}
+
+
+_VARIABLES = re.compile(r"(@media\s*\(prefers-color-scheme:\s*dark\)\s*\{)?\s*:root\{([^}]*)\}")
+
+
+def read_colours(style: bytes) -> dict[str, dict[str, str]]:
+    """The colours that a stylesheet sets by name, in ``light`` and in ``dark``: its custom properties of ``:root``."""
+    found: dict[str, dict[str, str]] = {"light": {}, "dark": {}}
+    for dark, block in _VARIABLES.findall(style.decode()):
+        said = dict(part.split(":", 1) for part in block.split(";") if part.startswith("--") and ":#" in part)
+        plain = {name.removeprefix("--").replace("-", "_"): value for name, value in said.items()}
+        found["dark" if dark else "light"] |= plain
+    return {"light": found["light"], "dark": {**found["light"], **found["dark"]}}
 
 
 @dataclass(frozen=True)
@@ -128,6 +238,14 @@ class ManifestSays:
     short_name: str
     description: str
     theme_colour: str
+    icon: str = ""
+    maskable: str = ""
+
+
+def _icon_of(found: dict[str, Any], purpose: str) -> str:
+    icons = found.get("icons")
+    fit = [one for one in icons if isinstance(one, dict)] if isinstance(icons, list) else []
+    return next((str(one.get("src", "")) for one in reversed(fit) if one.get("purpose", "any") == purpose), "")
 
 
 def read_manifest(body: bytes) -> ManifestSays:
@@ -136,4 +254,7 @@ def read_manifest(body: bytes) -> ManifestSays:
     if not isinstance(found, dict):
         raise ValueError("not a web app manifest")
     keys = ("name", "short_name", "description", "theme_color")
-    return ManifestSays(*(_words(str(found.get(key, ""))) for key in keys))
+    name, short_name, description, colour = (_words(str(found.get(key, ""))) for key in keys)
+    return ManifestSays(
+        name, short_name, description, colour, icon=_icon_of(found, "any"), maskable=_icon_of(found, "maskable")
+    )

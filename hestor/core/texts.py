@@ -69,6 +69,11 @@ def cut(text: str, most: int) -> str:
     return text[:end]
 
 
+def cluster_count(text: str) -> int:
+    """How many letters a reader would count: grapheme clusters (UAX 29)."""
+    return len(_CLUSTER.findall(text))
+
+
 def shorten(text: str, most: int) -> str:
     """``text`` cut at a word within ``most`` code points, with an ellipsis where it was cut."""
     if len(text) <= most:

@@ -6,6 +6,7 @@ from datetime import date
 from typing import Literal, Protocol
 
 from hestor.core.facts import Facts
+from hestor.core.raster import Master
 
 Kind = Literal["page", "post", "news"]
 
@@ -69,3 +70,6 @@ class Edition(Protocol):
 
     def paths(self) -> Iterable[str]:
         """The addresses of all pages and posts, without the further leaves of the news list."""
+
+    def master(self, key: str) -> Master | None:
+        """A picture of the site by its key, or None if the site has none of that key."""

@@ -8,9 +8,9 @@ from urllib.parse import quote
 from lxml import etree
 
 from hestor.core import facts as facts_module
-from hestor.core import languages
+from hestor.core import languages, palettes
 from hestor.core.facts import Facts
-from hestor.press import assets
+from hestor.press.marks import Marks
 
 _SITEMAP = "http://www.sitemaps.org/schemas/sitemap/0.9"
 
@@ -33,7 +33,7 @@ def robots(origin: str) -> bytes:
     return f"User-agent: *\nDisallow: /_look/\n\nSitemap: {origin}/sitemap.xml\n".encode()
 
 
-def manifest(facts: Facts) -> bytes:
+def manifest(facts: Facts, marks: Marks) -> bytes:
     """A web app manifest (W3C): what a phone calls the site on its home screen."""
     said: dict[str, Any] = {
         "name": facts.name,
@@ -43,17 +43,26 @@ def manifest(facts: Facts) -> bytes:
         "start_url": "/",
         "display": "browser",
         "theme_color": facts.brand_colour,
-        "background_color": assets.LIGHT,
-        "icons": [{"src": assets.mark_url(facts.brand_colour, facts.name), "sizes": "any", "type": "image/svg+xml"}],
+        "background_color": palettes.GROUND["light"],
+        "icons": _icons(marks),
     }
     if facts.description:
         said["description"] = facts.description
     return json.dumps(said, ensure_ascii=False, indent=1).encode()
 
 
-def structured(facts: Facts, origin: str) -> str:
+def _icons(marks: Marks) -> list[dict[str, str]]:
+    folder = marks.icon_folder
+    found = [{"src": f"{folder}icon-{side}.png", "sizes": f"{side}x{side}", "type": "image/png"} for side in (192, 512)]
+    if "icon.svg" in marks.icon_names:
+        found.insert(0, {"src": f"{folder}icon.svg", "sizes": "any", "type": "image/svg+xml"})
+    found.append({"src": f"{folder}maskable-512.png", "sizes": "512x512", "type": "image/png", "purpose": "maskable"})
+    return found
+
+
+def structured(facts: Facts, origin: str, marks: Marks) -> str:
     """A schema.org WebSite record as JSON-LD, safe inside a script element."""
-    said = {
+    said: dict[str, Any] = {
         "@context": "https://schema.org",
         "@type": "WebSite",
         "name": facts.name,
@@ -63,6 +72,9 @@ def structured(facts: Facts, origin: str) -> str:
     }
     if facts.description:
         said["description"] = facts.description
+    if marks.logo:
+        said["publisher"] = {"@type": "Organization", "name": facts.name, "logo": origin + marks.logo.src}
+    said["image"] = origin + marks.share.src
     text = json.dumps(said, ensure_ascii=False)
     # "</script" and "<!--" would end or change the element wherever they stand (HTML, 4.12.1.3).
     for character in "<>&":

@@ -16,6 +16,8 @@ from hestor.press import assets, feed, files
 from hestor.press.answer import HTML, Answer
 from hestor.press.edition import Edition, MenuItem, Page
 from hestor.press.leaves import POSTS_ON_A_LEAF, further_paths, leaf_count, leaf_number, leaf_path
+from hestor.press.marks import PREFIX as MARKS
+from hestor.press.marks import Marks, Shown
 
 _JINJA = Environment(
     loader=PackageLoader("hestor.press"),
@@ -25,6 +27,8 @@ _JINJA = Environment(
     lstrip_blocks=True,
 )
 _LATEST_ON_HOME = 3
+# What a site without an edition looks like.
+_PLAIN = ("#3d4f7c", "", "reading")
 
 
 @dataclass(frozen=True)
@@ -64,11 +68,12 @@ class Press:
         self.root = look.root if look else ""
         self.values = fillins.Values(self.facts.name, self.facts.tagline, year)
         self.words = wording.catalogue("public", self.facts.language)
+        self.marks = Marks(self.facts, edition.master, self.root)
 
     def answer(self, path: str) -> Answer:
         """What the site says at ``path``; always an answer, if only that there is nothing."""
         if path.startswith(assets.PREFIX):
-            return assets.answer(path) or self._not_found()
+            return assets.answer(path) or self.marks.make(path) or self._not_found()
         if make := _FILES.get(path):
             return make(self)
         if page := self.edition.page(path):
@@ -101,8 +106,12 @@ class Press:
             "direction": languages.direction(facts.language),
             "menu": [self._entry(item) for item in self.edition.menu()],
             "footer": fillins.fill(facts.footer_text, self.values),
-            "style_url": self.root + assets.style_url(facts.brand_colour),
-            "mark_url": self.root + assets.mark_url(facts.brand_colour, facts.name),
+            "style_url": self.root + assets.style_url(assets.look_of(facts)),
+            "icon_folder": self.marks.icon_folder,
+            "has_svg": "icon.svg" in self.marks.icon_names,
+            "logo": self.marks.logo,
+            "logo_dark": self.marks.logo_dark,
+            "origin": self.edition.origin,
             "feed_url": f"{self.root}/feed.xml",
             "manifest_url": f"{self.root}/site.webmanifest",
         }
@@ -148,15 +157,34 @@ class Press:
             "description": (home and self.facts.description) or self._summary_of(page) or self.facts.description,
             "canonical": files.address(self.edition.origin, page.path),
             # Sanitised when it was compiled, and its fill-ins are escaped.
-            "text": Markup(prose.filled_html(page.html, self.values, self.root)),  # noqa: S704
+            "text": Markup(self._with_pictures(prose.filled_html(page.html, self.values, self.root))),  # noqa: S704
             "day": _day(day, self.facts.language) if day else "",
             "iso_day": day.isoformat() if day else "",
             "trail": [(self.root + path, fillins.fill(title, self.values)) for path, title in page.trail],
             "below": [self._teaser(child) for child in self.edition.children(page.path)] if page.has_children else (),
             "latest": [self._teaser(post) for post in latest],
             "news": self.edition.news() if home else None,
-            "structured": Markup(files.structured(self.facts, self.edition.origin)) if home else "",  # noqa: S704
+            "structured": Markup(files.structured(self.facts, self.edition.origin, self._plain_marks)) if home else "",  # noqa: S704
+            "share": self._share_of(page),
         }
+
+    @cached_property
+    def _plain_marks(self) -> Marks:
+        """The marks by their public addresses, also within a private look."""
+        return Marks(self.facts, self.edition.master) if self.root else self.marks
+
+    def _share_of(self, page: Page) -> Shown:
+        """The picture that stands for a page where its address is shared: its own first one, else the site's."""
+        own = prose.first_picture(page.html)
+        return (own and self._plain_marks.page_share(own)) or self._plain_marks.share
+
+    def _with_pictures(self, html: str) -> str:
+        """A page's text with each picture of the site in the widths that it comes in."""
+        return prose.with_pictures(html, f"{self.root}{MARKS}", self._picture)
+
+    def _picture(self, key: str, alt: str) -> str:
+        shown = self.marks.picture(key)
+        return _JINJA.get_template("picture.html.jinja").render(shown=shown, alt=Markup(alt)) if shown else ""  # noqa: S704
 
     def _news(self, page: Page, number: int) -> Answer:
         count = leaf_count(self.edition.post_count())
@@ -197,7 +225,11 @@ class Press:
         return Answer(200, "text/plain; charset=utf-8", files.robots(self.edition.origin))
 
     def _manifest(self) -> Answer:
-        return Answer(200, "application/manifest+json; charset=utf-8", files.manifest(self.facts))
+        return Answer(200, "application/manifest+json; charset=utf-8", files.manifest(self.facts, self.marks))
+
+    def _favicon(self) -> Answer:
+        made = self.marks.make(f"{self._plain_marks.icon_folder}favicon.ico")
+        return Answer(200, made.media_type, made.body) if made else self._not_found()
 
 
 _FILES: Mapping[str, Callable[[Press], Answer]] = {
@@ -205,6 +237,7 @@ _FILES: Mapping[str, Callable[[Press], Answer]] = {
     "/sitemap.xml": Press._sitemap,
     "/robots.txt": Press._robots,
     "/site.webmanifest": Press._manifest,
+    "/favicon.ico": Press._favicon,
 }
 
 
@@ -219,6 +252,6 @@ def unpublished(language: str) -> Answer:
         words=wording.catalogue("public", language),
         language=language,
         direction=languages.direction(language),
-        style_url=assets.style_url("#3d4f7c"),
+        style_url=assets.style_url(_PLAIN),
     )
     return Answer(404, HTML, text.encode())

@@ -4,11 +4,13 @@ from functools import lru_cache
 
 from django.db.models import Count, Q
 
+from hestor.core import prose
 from hestor.core.reach import Counts
 from hestor.press.leaves import further_paths
 from hestor.sites.models import Revision, Site
 
 _INNER = ~Q(path="/")
+_PICTURED = Q(text__html__contains=prose.OWN_PICTURE)
 
 
 # The number of writes to a site's pages stands for all that is counted, so what is kept never goes stale.
@@ -25,8 +27,15 @@ def _counted(site_id: int, pages_revision: int) -> Counts:
         tagline_titles=Count("pk", filter=_INNER & Q(tagline_in_title=True)),
         tagline_searches=Count("pk", filter=_INNER & Q(tagline_in_search=True)),
         home=Count("pk", filter=~_INNER),
+        pictured=Count("pk", filter=_PICTURED),
     )
-    news = draft.filter(kind="news").order_by("path").values_list("path", "described").first()
+    news = (
+        draft.filter(kind="news")
+        .order_by("path")
+        .annotate(pictured=_PICTURED)
+        .values_list("path", "described", "pictured")
+        .first()
+    )
     leaves = len(further_paths(news[0], found["posts"])) if news else 0
     return Counts(
         pages=found["pages"] + leaves,
@@ -36,6 +45,7 @@ def _counted(site_id: int, pages_revision: int) -> Counts:
         tagline_titles=found["tagline_titles"],
         tagline_searches=found["tagline_searches"],
         structured=found["home"],
+        pictured=found["pictured"] + (leaves if news and news[2] else 0),
     )
 
 

@@ -5,7 +5,9 @@ from collections.abc import Mapping
 from django.db import transaction
 
 from hestor.core import facts as facts_module
-from hestor.core.errors import NotFound, StaleRevision
+from hestor.core.errors import InvalidInput, NotFound, Problem, StaleRevision
+from hestor.core.facts import Facts
+from hestor.pictures import services
 from hestor.sites.models import Site
 
 
@@ -29,12 +31,21 @@ def bump(site: Site, pages: bool = False) -> None:
     site.save(update_fields=["revision", "pages_revision", "draft_facts"])
 
 
+def _check_pictures(site_id: int, facts: Facts, keys: Mapping[str, object]) -> None:
+    """Raises InvalidInput where one of the facts ``keys`` names a picture that the site doesn't have."""
+    wanted = {fact: key for fact, key in facts_module.pictures_in(facts).items() if fact in keys}
+    unknown = [Problem(fact, "picture_unknown") for fact, key in wanted.items() if not services.master(site_id, key)]
+    if unknown:
+        raise InvalidInput(unknown)
+
+
 def write_facts(site_id: int, values: Mapping[str, object], revision: int) -> Site:
     """Keeps facts in the draft. Raises StaleRevision, or InvalidInput; then nothing is kept."""
     with transaction.atomic():
         site = locked(site_id, revision)
         before = site.facts
         after = facts_module.changed(before, values)
+        _check_pictures(site_id, after, values)
         if after != before:
             site.draft_facts = facts_module.document(after)
             bump(site)

@@ -9,7 +9,7 @@ from hestor.core import fillins, proofs, zones
 from hestor.core.errors import NotFound, Problem
 from hestor.core.facts import Facts
 from hestor.core.reach import Place, PlaceReach, reach
-from hestor.core.readback import PageSays, read_feed, read_manifest
+from hestor.core.readback import PageSays, read_colours, read_feed, read_manifest
 from hestor.press.answer import HTML
 from hestor.press.press import Press
 from hestor.sites.counting import counts_of
@@ -19,7 +19,7 @@ from hestor.sites.source import draft_of
 
 @dataclass(frozen=True)
 class Proofing:
-    """What the draft says in every place, and how far each fact reaches.
+    """What the draft says in every place, and how far each fact reaches; ``colours`` are its pages' by theme and name.
 
     ``problems`` are those of values that were given but refused; the proofs then show the kept ones.
     """
@@ -29,14 +29,18 @@ class Proofing:
     proofs: tuple[proofs.Proof, ...]
     reach: Mapping[str, tuple[PlaceReach, ...]]
     problems: tuple[Problem, ...]
+    colours: Mapping[str, Mapping[str, str]]
 
 
-def _page_proofs(press: Press, path: str, words: Mapping[str, str]) -> list[proofs.Proof]:
+def _read(press: Press, path: str) -> PageSays:
     answer = press.answer(path)
     if answer.status != 200 or answer.media_type != HTML:
         raise NotFound
-    page = PageSays(answer.body)
-    return [make(path, page, words) for make in (proofs.tab, proofs.header, proofs.footer, proofs.search)]
+    return PageSays(answer.body)
+
+
+def _page_proofs(path: str, page: PageSays, words: Mapping[str, str]) -> list[proofs.Proof]:
+    return [make(path, page, words) for make in (proofs.tab, proofs.header, proofs.footer, proofs.search, proofs.share)]
 
 
 def proof(site: Site, path: str, now: datetime, typed: Mapping[str, object] | None = None) -> Proofing:
@@ -49,11 +53,14 @@ def proof(site: Site, path: str, now: datetime, typed: Mapping[str, object] | No
     year = zones.year_in(facts.time_zone, now)
     press = Press(draft_of(site, facts), year)
     words = proofs.sought(facts, fillins.Values(facts.name, facts.tagline, year))
-    made = _page_proofs(press, path, words)
+    page = _read(press, path)
+    made = [*_page_proofs(path, page, words), proofs.links(path, page)]
     if path != "/":
-        made += [p for p in _page_proofs(press, "/", words) if p.place in (Place.TAB, Place.SEARCH)]
+        home = _page_proofs("/", _read(press, "/"), words)
+        made += [p for p in home if p.place in (Place.TAB, Place.SEARCH, Place.SHARE)]
     made.append(proofs.feed(read_feed(press.answer("/feed.xml").body), words))
     made.append(proofs.manifest(read_manifest(press.answer("/site.webmanifest").body), words))
     counts = counts_of(site)
     reached = {key: reach(key, facts, counts) for key in facts_module.KEYS}
-    return Proofing(path, facts, tuple(made), reached, problems)
+    colours = read_colours(press.answer(page.style).body)
+    return Proofing(path, facts, tuple(made), reached, problems, colours)

@@ -6,6 +6,7 @@ from typing import Any, TypeVar, cast
 
 from hestor.core import prose
 from hestor.core.facts import Facts
+from hestor.pictures import services
 from hestor.press.edition import Kind, MenuItem, Page
 from hestor.sites.addresses import origin_of
 from hestor.sites.models import Edition, Revision, RevisionQuerySet, Site
@@ -160,6 +161,7 @@ class StoredEdition:
 
     def __init__(self, site: Site, facts: Facts, pages: StoredPages) -> None:
         self.facts = facts
+        self.master = services.masters(site.pk)
         self.origin = origin_of(site)
         self.revisions = pages.revisions
         self.page = pages.page
@@ -190,6 +192,7 @@ def edition_of(site: Site, edition: Edition) -> StoredEdition:
 def forget() -> None:
     """Lets go of all remembered pages, as after another database was put in place."""
     _draft_pages.cache_clear()
+    services.forget()
 
 
 def live_edition(site: Site) -> Edition | None:

@@ -4,9 +4,11 @@ from dataclasses import dataclass
 from datetime import UTC, datetime
 
 from hestor.core import zones
-from hestor.press import Answer, Look, Press, assets
+from hestor.pictures import services
+from hestor.press import Answer, Look, Press, assets, marks
+from hestor.press.marks import Marks
 from hestor.press.press import unpublished
-from hestor.sites import counting, looks, source
+from hestor.sites import counting, looks, made, source
 from hestor.sites.models import Edition, Site
 from hestor.sites.source import draft_of, edition_of, live_edition
 from hestor.web import encoding
@@ -33,6 +35,8 @@ _PRESSES: Kept[Press] = Kept(200, lambda press: 1)
 _ZONES: Kept[str] = Kept(10_000, lambda zone: 1)
 # Paths that nobody wrote are not worth keeping; anyone could fill the store with them.
 _KEEPS = (200, 301)
+# How many editions back a page that is still open may ask for its files.
+_PAST = 3
 
 
 def forget() -> None:
@@ -73,12 +77,26 @@ def live(site: Site, path: str, accepts: str) -> Wire:
         own = assets.answer(path) if path.startswith(assets.PREFIX) else None
         return _wire(own or unpublished(site.facts.language), accepts)
     year = zones.year_in(zone, datetime.now(UTC))
+    if path.startswith(marks.PREFIX) and (own := _made(site, year, path)):
+        return _wire(own, accepts)
     coding = encoding.choose(accepts, "text/", 1 << 20)
     key = (site.pk, site.live_number, site.slug, site.domain, year, coding, path)
     if kept := _ANSWERS.get(key):
         return kept
     wire = _wire(_press(site, year).answer(path), accepts)
     return _ANSWERS.put(key, wire) if wire.answer.status in _KEEPS else wire
+
+
+def _made(site: Site, year: int, path: str) -> Answer | None:
+    """A file made from pictures. One that only an edition just past names is still asked for by pages open then."""
+    if marks.media_type(path.removeprefix(marks.PREFIX)) is None:
+        return None
+    if found := made.file(site.pk, _press(site, year).marks, path):
+        return found
+    for edition in Edition.objects.filter(site=site, number__lt=site.live_number).order_by("-number")[:_PAST]:
+        if found := made.file(site.pk, Marks(edition.facts, services.masters(site.pk)), path):
+            return found
+    return None
 
 
 def look(site: Site, path: str, accepts: str) -> Wire | None:
@@ -91,5 +109,9 @@ def look(site: Site, path: str, accepts: str) -> Wire | None:
     if ticket.edition and edition is None:
         return None
     state = edition_of(site, edition) if edition else draft_of(site)
+    if inner.startswith(marks.PREFIX):
+        own = made.file(site.pk, Marks(state.facts, services.masters(site.pk)), inner)
+        if own:
+            return _wire(own, accepts)
     year = zones.year_in(state.facts.time_zone, datetime.now(UTC))
     return _wire(Press(state, year, Look(root, ticket.edition)).answer(inner), accepts)

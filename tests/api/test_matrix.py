@@ -1,15 +1,23 @@
 """Every call of the API against every kind of caller. A new call fails here until it has its line."""
 
 import json
+from datetime import UTC, datetime
 
 import pytest
+from django.core.files.uploadedfile import SimpleUploadedFile
 from django.test import Client
 
 from hestor.api.api import api
 from hestor.core.roles import Role
+from hestor.pictures.models import Picture
+from hestor.pictures.services import masters, take_in
+from hestor.press.marks import PREFIX, Marks
 from hestor.sites.models import Revision, Site
+from hestor.sites.picture_use import delete
+from tests.support.pictures import png
 
 LOOK, EDIT, PUBLISH, MANAGE = "look", "edit", "publish", "manage"
+FILE = "a picture, sent as a form"
 # method, path, body, what it needs, the status for whoever may
 CALLS = [
     ("GET", "/sites/{site}", None, LOOK, 200),
@@ -18,6 +26,19 @@ CALLS = [
     ("PATCH", "/sites/{site}/style", {"facts": {"name": "N"}}, EDIT, 200),
     ("GET", "/sites/{site}/proofs", None, LOOK, 200),
     ("POST", "/sites/{site}/proofs", {"facts": {}}, LOOK, 200),
+    ("GET", "/sites/{site}/marks", None, LOOK, 200),
+    ("POST", "/sites/{site}/marks", {"facts": {}}, LOOK, 200),
+    ("POST", "/sites/{site}/tokens", {"text": ":root{--brand:#123456}"}, EDIT, 200),
+    ("GET", "/sites/{site}/tokens.{kind}", None, LOOK, 200),
+    ("GET", "/sites/{site}/files/{path}", None, LOOK, 200),
+    ("GET", "/sites/{site}/pictures", None, LOOK, 200),
+    ("POST", "/sites/{site}/pictures", FILE, EDIT, 201),
+    ("PATCH", "/sites/{site}/pictures/{picture}", {"title": "T"}, EDIT, 200),
+    ("POST", "/sites/{site}/pictures/{picture}/content", FILE, EDIT, 200),
+    ("DELETE", "/sites/{site}/pictures/{picture}", None, EDIT, 204),
+    ("POST", "/sites/{site}/pictures/{picture}/restore", None, EDIT, 200),
+    ("GET", "/sites/{site}/pictures/{picture}/thumbnail", None, LOOK, 200),
+    ("GET", "/sites/{site}/pictures/{picture}/crop", None, LOOK, 200),
     ("GET", "/sites/{site}/pages", None, LOOK, 200),
     ("POST", "/sites/{site}/pages", {"path": "/n/", "title": "N"}, EDIT, 201),
     ("GET", "/sites/{site}/pages/{page}", None, LOOK, 200),
@@ -34,7 +55,10 @@ ANY_ACCOUNT = [
     ("GET", "/towns?q=lo", None, 200),
     ("GET", "/languages?q=de", None, 200),
 ]
-OPEN = {("GET", "/session"), ("POST", "/session"), ("DELETE", "/session"), ("POST", "/accounts")}
+OPEN = {("GET", "/session"), ("POST", "/session"), ("DELETE", "/session"), ("POST", "/accounts")} | {
+    ("GET", "/shapes/{shape}"),
+    ("GET", "/typefaces/{family}"),
+}
 MAY = {Role.OWNER: {LOOK, EDIT, PUBLISH, MANAGE}, Role.EDITOR: {LOOK, EDIT, PUBLISH}, Role.VIEWER: {LOOK}}
 pytestmark = pytest.mark.django_db(databases=["default", "towns"])
 
@@ -43,9 +67,28 @@ def ids(call) -> str:
     return f"{call[0]} {call[1]}"
 
 
-def send(client: Client, method: str, path: str, body, site: Site):
+@pytest.fixture(autouse=True)
+def pictures(site, tmp_path, settings):
+    """A picture, and one that was deleted."""
+    settings.DATA = tmp_path
+    take_in(site.pk, "a.png", png(40, 30))
+    gone = take_in(site.pk, "gone.png", png(40, 30, seed=1))[0]
+    delete(site.pk, gone.pk, datetime.now(UTC))
+
+
+def filled_in(path: str, site: Site) -> str:
     page = Revision.objects.in_draft_of(site.pk).get(path="/about/people/").page_id
-    filled = "/api" + path.format(site=site.slug, page=page, number=1)
+    picture = Picture.objects.of(site.pk).first()
+    deleted = Picture.objects.deleted_of(site.pk).first()
+    icon = Marks(site.facts, masters(site.pk)).icon_folder.removeprefix(PREFIX)
+    values = {"picture": (deleted if "restore" in path else picture).pk, "kind": "css", "path": f"{icon}icon-32.png"}
+    return "/api" + path.format(site=site.slug, page=page, number=1, **values)
+
+
+def send(client: Client, method: str, path: str, body, site: Site):
+    filled = filled_in(path, site)
+    if body == FILE:
+        return client.post(filled, {"file": SimpleUploadedFile("b.png", png(40, 30, seed=2))})
     data = json.dumps(body) if body is not None else None
     return client.generic(method, filled, data or "", "application/json", headers={"if-match": str(site.revision)})
 
@@ -72,17 +115,22 @@ def test_another_owners_site_is_not_even_there(call, site, person):
     assert (answer.status_code, answer.json()["code"]) == (404, "not_found")
 
 
+def state(site: Site):
+    tables = (Revision.objects, Picture.objects)
+    return Site.objects.values().get(pk=site.pk), [list(table.values()) for table in tables]
+
+
 @pytest.mark.parametrize("role", Role)
 @pytest.mark.parametrize("call", CALLS, ids=ids)
 def test_roles(call, role, site, person):
     method, path, body, needs, status = call
-    before = (Site.objects.values().get(pk=site.pk), list(Revision.objects.values()))
+    before = state(site)
     answer = send(person(role), method, path, body, site)
     if needs in MAY[role]:
         assert answer.status_code == status
     else:
         assert (answer.status_code, answer.json()["code"]) == (403, "forbidden")
-        assert (Site.objects.values().get(pk=site.pk), list(Revision.objects.values())) == before
+        assert state(site) == before
 
 
 @pytest.mark.parametrize("call", ANY_ACCOUNT, ids=ids)
@@ -97,8 +145,7 @@ def test_calls_that_need_only_an_account(call, site, person):
 def test_a_page_of_another_origin_can_write_nothing(call, origin, site, person):
     client = person(Role.OWNER)
     client.handler.enforce_csrf_checks = True
-    page = Revision.objects.in_draft_of(site.pk).get(path="/about/people/").page_id
-    path = "/api" + call[1].format(site=site.slug, page=page, number=1)
+    path = filled_in(call[1], site)
     answer = client.generic(call[0], path, "{}", "application/json", headers={"origin": origin, "if-match": "1"})
     assert (answer.status_code, answer.json()["code"]) == (403, "cross_site")
 

@@ -50,6 +50,7 @@ def test_reach(desk, site):
         "tab": 5,
         "header": 5,
         "search": 5,
+        "share": 5,
         "footer": 5,
         "text": 2,
         "feed": 1,

@@ -18,7 +18,7 @@ def test_an_emptied_fact_reaches_where_it_was():
 
 def test_the_first_edition_says_all_that_is_set():
     keys = [change.key for change in fact_changes(None, LIVE, COUNTS)]
-    assert keys == ["name", "tagline", "footer_text", "brand_colour", "language", "time_zone"]
+    assert keys == ["name", "tagline", "footer_text", "brand_colour", "typefaces", "language", "time_zone"]
 
 
 def test_pages_are_matched_by_identity_not_by_address():

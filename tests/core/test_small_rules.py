@@ -4,7 +4,7 @@ from datetime import UTC, datetime
 
 import pytest
 
-from hestor.core import colours, languages, paths, titles, zones
+from hestor.core import colours, languages, palettes, paths, titles, zones
 from hestor.core.errors import Forbidden
 from hestor.core.roles import Action, Role, may, require
 
@@ -117,14 +117,22 @@ def _contrast(one: str, other: str) -> float:
 BRANDS = ["#7a2e4d", "#1f4e5f", "#8a5a00", "#ffff00", "#ffffff", "#000000", "#777777", "#00ff00", "#0000ff"]
 
 
+@pytest.mark.parametrize("accent", ["", *BRANDS])
 @pytest.mark.parametrize("brand", BRANDS)
-@pytest.mark.parametrize(("ground", "share"), [("#fdfcf9", 0.09), ("#15171d", 0.17)])
-def test_links_and_bands_can_be_read(brand, ground, share):
-    tones = colours.palette(brand, ground, share)
-    assert _contrast(tones.link, ground) >= 4.5
-    assert _contrast(tones.link, tones.tint) >= 4.5
-    assert _contrast(tones.brand, ground) >= 3
-    assert _contrast(colours.ink_on(tones.brand), tones.brand) >= 4.5
+def test_every_pair_of_colours_can_be_read(brand, accent):
+    for theme in palettes.themes(brand, accent).values():
+        for pair in theme.pairs:
+            assert _contrast(pair.fore, pair.back) >= pair.needed, pair
+            assert pair.moved == (pair.difference > 0)
+        assert theme.pairs[0].asked == palettes._INK["light"] or theme.ground == palettes.GROUND["dark"]
+
+
+def test_a_tone_that_had_to_give_way_is_said():
+    pairs = {pair.name: pair for pair in palettes.theme("#ffff00", "", "light").pairs}
+    assert pairs["link"].moved
+    assert pairs["link"].asked == "#ffff00"
+    assert pairs["link"].difference > 20
+    assert not {pair.name: pair for pair in palettes.theme("#7a2e4d", "", "light").pairs}["link"].moved
 
 
 def test_a_colour_that_can_be_read_stays():

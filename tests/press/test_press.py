@@ -117,7 +117,9 @@ def test_rendering_is_a_function_of_its_input():
         ("/site.webmanifest", 200, "application/manifest+json"),
         ("/_hestor/style-000000-0000000000.css", 404, "text/html"),
         ("/_hestor/../settings.py", 404, "text/html"),
-        ("/_hestor/mark-000000-ffffff-0000000000.svg", 404, "text/html"),
+        ("/_hestor/icon-0000000000000000/icon-32.png", 404, "text/html"),
+        ("/_hestor/style-000000--nothing-0000000000.css", 404, "text/html"),
+        ("/favicon.ico", 200, "image/vnd.microsoft.icon"),
     ],
 )
 def test_what_is_at_an_address(path, status, media_type):
@@ -129,10 +131,10 @@ def test_what_is_at_an_address(path, status, media_type):
 def test_assets_are_named_by_their_content():
     body = render(small(FACTS), "/", NOW).body.decode()
     other = render(small(FACTS.model_copy(update={"brand_colour": "#123456"})), "/", NOW).body.decode()
-    for text in (body, other):
+    for text, facts in ((body, FACTS), (other, FACTS.model_copy(update={"brand_colour": "#123456"}))):
         for part in text.split('"'):
             if part.startswith("/_hestor/"):
-                answer = render(small(FACTS), part, NOW)
+                answer = render(small(facts), part, NOW)
                 assert answer.status == 200
                 assert answer.immutable
     assert body.split("style-")[1][:6] != other.split("style-")[1][:6]

@@ -30,6 +30,8 @@ def count(press: Press, place: Place, words: str) -> int:
         Place.FOOTER: lambda page: page.footer,
         Place.SEARCH: lambda page: f"{page.title} {page.description}",
         Place.STRUCTURED: lambda page: str(page.structured),
+        Place.SHARE: lambda page: f"{page.share_site} {page.share.alt}",
+        Place.LINKS: lambda page: "",
     }[place]
     return sum(words in read(PageSays(press.answer(path).body)) for path in press.paths())
 

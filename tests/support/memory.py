@@ -6,6 +6,7 @@ from datetime import date
 
 from hestor.core import prose
 from hestor.core.facts import Facts
+from hestor.core.raster import Master
 from hestor.press.edition import Kind, MenuItem, Page
 
 
@@ -19,6 +20,10 @@ class MemoryEdition:
     facts: Facts
     pages: list[Page] = field(default_factory=list)
     origin: str = "https://seeds.example"
+    masters: dict[str, Master] = field(default_factory=dict)
+
+    def master(self, key: str) -> Master | None:
+        return self.masters.get(key)
 
     def page(self, path: str) -> Page | None:
         return next((p for p in self.pages if p.path == path), None)

@@ -15,7 +15,7 @@ export type Session = Schemas["SessionOut"];
 export type Town = Schemas["TownOut"];
 export type Language = Schemas["LanguageOut"];
 
-function token(): string {
+export function token(): string {
   return /(?:^|; )(?:__Host-)?csrftoken=([^;]+)/.exec(document.cookie)?.[1] ?? "";
 }
 

@@ -72,6 +72,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/shapes/{shape}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Shape
+         * @description One of the shapes, as a drawing in a mid grey that can be made out in light and dark.
+         */
+        get: operations["hestor_api_marks_shape"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites": {
         parameters: {
             query?: never;
@@ -184,6 +204,50 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{site}/files/{path}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Show
+         * @description A file that the draft's marks have. Its address holds a hash of what it shows.
+         */
+        get: operations["hestor_api_files_show"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/marks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Show
+         * @description The draft's marks, measured.
+         */
+        get: operations["hestor_api_marks_show"];
+        put?: never;
+        /**
+         * Typed
+         * @description The same with facts as they are being chosen; nothing is kept.
+         */
+        post: operations["hestor_api_marks_typed"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{site}/pages": {
         parameters: {
             query?: never;
@@ -236,6 +300,134 @@ export interface paths {
         patch: operations["hestor_api_pages_change"];
         trace?: never;
     };
+    "/api/sites/{site}/pictures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Pictures
+         * @description All pictures, the newest first, and those deleted in the last 30 days.
+         */
+        get: operations["hestor_api_pictures_list_pictures"];
+        put?: never;
+        /**
+         * Bring
+         * @description Takes a picture in. The same file twice is one picture.
+         */
+        post: operations["hestor_api_pictures_bring"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/pictures/{picture}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Delete
+         * @description Deletes a picture for 30 days. One that the draft shows is deleted only with ``used=true``.
+         */
+        delete: operations["hestor_api_pictures_delete"];
+        options?: never;
+        head?: never;
+        /**
+         * Describe
+         * @description Changes the words about a picture.
+         */
+        patch: operations["hestor_api_pictures_describe"];
+        trace?: never;
+    };
+    "/api/sites/{site}/pictures/{picture}/content": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Replace
+         * @description Gives a picture other content; its uses in the draft follow.
+         */
+        post: operations["hestor_api_pictures_replace"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/pictures/{picture}/crop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Proposed Crop
+         * @description A square for an icon, proposed from what is in the picture: left, top, right, bottom as shares.
+         */
+        get: operations["hestor_api_pictures_proposed_crop"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/pictures/{picture}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Bring Back
+         * @description Brings a deleted picture back.
+         */
+        post: operations["hestor_api_pictures_bring_back"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/pictures/{picture}/thumbnail": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Thumbnail
+         * @description The picture made small, as PNG; ``key`` makes the address change with the content.
+         */
+        get: operations["hestor_api_pictures_thumbnail"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{site}/proofs": {
         parameters: {
             query?: never;
@@ -284,6 +476,46 @@ export interface paths {
         patch: operations["hestor_api_style_change"];
         trace?: never;
     };
+    "/api/sites/{site}/tokens": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read
+         * @description What a file of tokens says: facts to take, and every colour in it. Nothing is kept.
+         */
+        post: operations["hestor_api_marks_read"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/tokens.{kind}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Export
+         * @description Colours and typefaces of the draft as a file: design tokens (``json``) or custom properties (``css``).
+         */
+        get: operations["hestor_api_marks_export"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/towns": {
         parameters: {
             query?: never;
@@ -304,10 +536,44 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/typefaces/{family}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Typeface
+         * @description A shipped typeface's file, so that the desk can show it before it is chosen.
+         */
+        get: operations["hestor_api_marks_typeface"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /**
+         * AtSizeOut
+         * @description How an icon fares at one size: shares that stand out on light and dark, and of detail lost.
+         */
+        AtSizeOut: {
+            /** Dark */
+            dark: number;
+            /** Light */
+            light: number;
+            /** Lost */
+            lost: number;
+            /** Size */
+            size: number;
+        };
         /**
          * ChangeOut
          * @description One difference, in words.
@@ -363,6 +629,48 @@ export interface components {
             role: components["schemas"]["Role"];
         };
         /**
+         * DrawnIcon
+         * @description An icon made here. An empty ``ground`` is the site's colour; without letters and shape, the name begins it.
+         */
+        DrawnIcon: {
+            /**
+             * Form
+             * @default rounded
+             * @enum {string}
+             */
+            form: "square" | "rounded" | "circle" | "shield" | "drop" | "octagon" | "plain";
+            /**
+             * Ground
+             * @default
+             */
+            ground: string;
+            /**
+             * Ground To
+             * @default
+             */
+            ground_to: string;
+            /**
+             * Letters
+             * @default
+             */
+            letters: string;
+            /**
+             * Shadow
+             * @default false
+             */
+            shadow: boolean;
+            /**
+             * Shape
+             * @default
+             */
+            shape: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            source: "drawn";
+        };
+        /**
          * EditionOut
          * @description A published state: who, when and what.
          */
@@ -391,6 +699,11 @@ export interface components {
          */
         Facts: {
             /**
+             * Accent Colour
+             * @default
+             */
+            accent_colour: string;
+            /**
              * Brand Colour
              * @default #3d4f7c
              */
@@ -405,13 +718,34 @@ export interface components {
              * @default © {year} {site}
              */
             footer_text: string;
+            /** Icon */
+            icon?: (components["schemas"]["PictureIcon"] | components["schemas"]["LogoIcon"] | components["schemas"]["DrawnIcon"]) | null;
             /**
              * Language
              * @default en-GB
              */
             language: string;
+            logo?: components["schemas"]["Logo"] | null;
+            logo_dark?: components["schemas"]["Logo"] | null;
+            /**
+             * Logo Plate
+             * @default
+             * @enum {string}
+             */
+            logo_plate: "" | "light" | "dark" | "both";
+            /**
+             * Logo Says Name
+             * @default false
+             */
+            logo_says_name: boolean;
+            /**
+             * Logo Width
+             * @default 0
+             */
+            logo_width: number;
             /** Name */
             name: string;
+            share_picture?: components["schemas"]["SharePicture"] | null;
             /**
              * Short Name
              * @default
@@ -428,11 +762,42 @@ export interface components {
              */
             time_zone: string;
             /**
+             * Typefaces
+             * @default reading
+             */
+            typefaces: string;
+            /**
              * Version
              * @default 1
              * @constant
              */
             version: 1;
+        };
+        /**
+         * IconMarkOut
+         * @description The icon measured. ``pixels`` are its true pixels at 16 and 32 as data addresses.
+         */
+        IconMarkOut: {
+            /** Advice */
+            advice: ("clear" | "faint_on_light" | "faint_on_dark" | "fine_detail" | "fine_detail_tiny" | "small_in_square")[];
+            /** At */
+            at: components["schemas"]["AtSizeOut"][];
+            /** Crop */
+            crop: number[] | null;
+            /** Files */
+            files: {
+                [key: string]: string;
+            };
+            /** Names */
+            names: string[];
+            /** Pixels */
+            pixels: {
+                [key: string]: string;
+            };
+            /** Starter */
+            starter: boolean;
+            /** Used */
+            used: number;
         };
         /**
          * LanguageOut
@@ -461,6 +826,73 @@ export interface components {
             text: string;
         };
         /**
+         * Logo
+         * @description A logo: a picture, the part of it that is shown (None: all), and a colour that it is redrawn in.
+         *
+         *     ``description`` is read out to those who can't see it; empty, the site's name stands in.
+         */
+        Logo: {
+            /**
+             * Description
+             * @default
+             */
+            description: string;
+            /** Picture */
+            picture: string;
+            /**
+             * Recolour
+             * @default
+             */
+            recolour: string;
+            /** Trim */
+            trim?: number[] | null;
+        };
+        /**
+         * LogoIcon
+         * @description An icon that is a square part of the logo, whatever the logo is; without a crop, one is found in it.
+         */
+        LogoIcon: {
+            /** Crop */
+            crop?: number[] | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            source: "logo";
+        };
+        /**
+         * LogoMarkOut
+         * @description A logo measured: as it is shown, how it stands on the header's grounds, what its files weigh.
+         */
+        LogoMarkOut: {
+            /** Fallback Bytes */
+            fallback_bytes: number;
+            /** Height */
+            height: number;
+            /** Modern Bytes */
+            modern_bytes: number;
+            /** One Colour */
+            one_colour: string | null;
+            /** Scales */
+            scales: number;
+            /** Sensible Width */
+            sensible_width: number;
+            /** Shape */
+            shape: number;
+            /** Sharp To */
+            sharp_to: number;
+            /** Src */
+            src: string;
+            /** Standing */
+            standing: {
+                [key: string]: "clear" | "faint" | "lost";
+            };
+            /** Trim */
+            trim: number[] | null;
+            /** Width */
+            width: number;
+        };
+        /**
          * MarkOut
          * @description Where in a line a fact stands, in code points.
          */
@@ -471,6 +903,40 @@ export interface components {
             fact: string;
             /** Start */
             start: number;
+        };
+        /**
+         * MarksIn
+         * @description Facts as they are being chosen, not kept yet.
+         */
+        MarksIn: {
+            /** Facts */
+            facts?: {
+                [key: string]: unknown;
+            };
+        };
+        /**
+         * MarksOut
+         * @description All marks of the draft, measured; and what there is to choose from.
+         */
+        MarksOut: {
+            /** Colours */
+            colours: {
+                [key: string]: components["schemas"]["PairOut"][];
+            };
+            /** Errors */
+            errors: components["schemas"]["SpotOut"][];
+            /** Forms */
+            forms: ("square" | "rounded" | "circle" | "shield" | "drop" | "octagon" | "plain")[];
+            icon: components["schemas"]["IconMarkOut"];
+            logo: components["schemas"]["LogoMarkOut"] | null;
+            logo_dark: components["schemas"]["LogoMarkOut"] | null;
+            /** Proposals */
+            proposals: string[];
+            /** Shapes */
+            shapes: string[];
+            share: components["schemas"]["ShareMarkOut"];
+            /** Typefaces */
+            typefaces: components["schemas"]["TypefacesOut"][];
         };
         /**
          * NewAccount
@@ -643,6 +1109,31 @@ export interface components {
             title: string;
         };
         /**
+         * PairOut
+         * @description Two colours that meet, the contrast that is needed and reached, and what was asked for.
+         */
+        PairOut: {
+            /** Asked */
+            asked: string;
+            /** Back */
+            back: string;
+            /** Difference */
+            difference: number;
+            /** Fore */
+            fore: string;
+            /** Moved */
+            moved: boolean;
+            /**
+             * Name
+             * @enum {string}
+             */
+            name: "ink" | "ink_tint" | "soft" | "soft_tint" | "link" | "link_tint" | "band" | "button" | "button_ink";
+            /** Needed */
+            needed: number;
+            /** Ratio */
+            ratio: number;
+        };
+        /**
          * Person
          * @description Whoever is signed in.
          */
@@ -653,11 +1144,106 @@ export interface components {
             name: string;
         };
         /**
+         * PictureChange
+         * @description Words about a picture; what is left out stays.
+         */
+        PictureChange: {
+            /** Caption */
+            caption?: string | null;
+            /** Description */
+            description?: string | null;
+            /** Name */
+            name?: string | null;
+            /** Title */
+            title?: string | null;
+        };
+        /**
+         * PictureIcon
+         * @description An icon that is a square part of a picture.
+         */
+        PictureIcon: {
+            /** Crop */
+            crop: number[];
+            /** Picture */
+            picture: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            source: "picture";
+        };
+        /**
+         * PictureOut
+         * @description A picture of a site. ``notes`` say what was done when it was taken in; ``markdown`` puts it into a text.
+         */
+        PictureOut: {
+            /** Came As */
+            came_as: string;
+            /** Caption */
+            caption: string;
+            /**
+             * Created
+             * Format: date-time
+             */
+            created: string;
+            /** Deleted */
+            deleted: string | null;
+            /** Description */
+            description: string;
+            /** Height */
+            height: number;
+            /** Id */
+            id: number;
+            /** Key */
+            key: string;
+            /** Kind */
+            kind: string;
+            /** Markdown */
+            markdown: string;
+            /** Name */
+            name: string;
+            /** Notes */
+            notes: string[];
+            /** Size */
+            size: number;
+            /** Thumbnail */
+            thumbnail: string;
+            /** Title */
+            title: string;
+            /** Uses */
+            uses: components["schemas"]["UseOut"][];
+            /** Width */
+            width: number;
+        };
+        /**
+         * PictureTaken
+         * @description A picture that was brought; ``new`` is false if the site had the very same file already.
+         */
+        PictureTaken: {
+            /** New */
+            new: boolean;
+            picture: components["schemas"]["PictureOut"];
+        };
+        /**
+         * PicturesOut
+         * @description A site's pictures, and those that can be brought back.
+         */
+        PicturesOut: {
+            /** Days Kept */
+            days_kept: number;
+            /** Deleted */
+            deleted: components["schemas"]["PictureOut"][];
+            /** Most Bytes */
+            most_bytes: number;
+            /** Pictures */
+            pictures: components["schemas"]["PictureOut"][];
+        };
+        /**
          * Place
          * @description Anywhere a fact is seen.
          * @enum {string}
          */
-        Place: "tab" | "header" | "footer" | "search" | "text" | "feed" | "manifest" | "structured" | "not_found";
+        Place: "tab" | "header" | "footer" | "search" | "text" | "feed" | "manifest" | "structured" | "not_found" | "share" | "links";
         /**
          * PlaceReachOut
          * @description In one place: on how many pages, in how many files.
@@ -701,7 +1287,27 @@ export interface components {
             lines: components["schemas"]["LineOut"][];
             /** Path */
             path: string;
+            /** Pictures */
+            pictures: components["schemas"]["ProofPictureOut"][];
             place: components["schemas"]["Place"];
+            /** Plates */
+            plates: string;
+        };
+        /**
+         * ProofPictureOut
+         * @description A picture in a place: what it is there, where the desk gets it, its words and its size.
+         */
+        ProofPictureOut: {
+            /** Alt */
+            alt: string;
+            /** Height */
+            height: number;
+            /** Role */
+            role: string;
+            /** Src */
+            src: string;
+            /** Width */
+            width: number;
         };
         /**
          * ProofsIn
@@ -737,6 +1343,10 @@ export interface components {
             };
             /** Short Name */
             short_name: string;
+            /** Themes */
+            themes: {
+                [key: string]: components["schemas"]["ThemeOut"];
+            };
         };
         /**
          * PublishedOut
@@ -793,6 +1403,33 @@ export interface components {
             demo_accounts: components["schemas"]["DemoAccount"][];
             /** First Run */
             first_run: boolean;
+        };
+        /**
+         * ShareMarkOut
+         * @description The share picture as it was made.
+         */
+        ShareMarkOut: {
+            /** Alt */
+            alt: string;
+            /** Bytes */
+            bytes: number;
+            /** Composed */
+            composed: boolean;
+            /** Src */
+            src: string;
+        };
+        /**
+         * SharePicture
+         * @description A picture that stands for the site where its address is shared, with its description.
+         */
+        SharePicture: {
+            /**
+             * Description
+             * @default
+             */
+            description: string;
+            /** Picture */
+            picture: string;
         };
         /**
          * SignIn
@@ -886,6 +1523,48 @@ export interface components {
             short_name: string;
         };
         /**
+         * ThemeOut
+         * @description The colours of a public page in one theme.
+         */
+        ThemeOut: {
+            /** Band */
+            band: string;
+            /** Button */
+            button: string;
+            /** Button Ink */
+            button_ink: string;
+            /** Ground */
+            ground: string;
+            /** Ink */
+            ink: string;
+            /** Link */
+            link: string;
+            /** Soft */
+            soft: string;
+        };
+        /**
+         * TokensIn
+         * @description A file of design tokens, JSON or CSS, as text.
+         */
+        TokensIn: {
+            /** Text */
+            text: string;
+        };
+        /**
+         * TokensOut
+         * @description What a file of tokens says: facts to take, and every colour in it by name.
+         */
+        TokensOut: {
+            /** Colours */
+            colours: {
+                [key: string]: string;
+            };
+            /** Facts */
+            facts: {
+                [key: string]: string;
+            };
+        };
+        /**
          * TownOut
          * @description A town, its country in words, its clock and the language most read there.
          */
@@ -900,6 +1579,32 @@ export interface components {
             name: string;
             /** Time Zone */
             time_zone: string;
+        };
+        /**
+         * TypefacesOut
+         * @description A pair of typefaces by its key.
+         */
+        TypefacesOut: {
+            /** Heading */
+            heading: string;
+            /** Key */
+            key: string;
+            /** Text */
+            text: string;
+        };
+        /**
+         * UseOut
+         * @description One use of a picture in the draft: a fact by its key, or a page.
+         */
+        UseOut: {
+            /** Fact */
+            fact: string;
+            /** Page */
+            page: number | null;
+            /** Path */
+            path: string;
+            /** Title */
+            title: string;
         };
     };
     responses: never;
@@ -1047,6 +1752,26 @@ export interface operations {
         responses: {
             /** @description No Content */
             204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    hestor_api_marks_shape: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                shape: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -1327,6 +2052,95 @@ export interface operations {
             };
         };
     };
+    hestor_api_files_show: {
+        parameters: {
+            query?: {
+                typed?: string;
+            };
+            header?: never;
+            path: {
+                site: string;
+                path: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    hestor_api_marks_show: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MarksOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_marks_typed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MarksIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MarksOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
     hestor_api_pages_list_pages: {
         parameters: {
             query?: never;
@@ -1518,6 +2332,311 @@ export interface operations {
             };
         };
     };
+    hestor_api_pictures_list_pictures: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PicturesOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_pictures_bring: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    /**
+                     * File
+                     * Format: binary
+                     */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PictureTaken"];
+                };
+            };
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PictureTaken"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_pictures_delete: {
+        parameters: {
+            query?: {
+                used?: boolean;
+            };
+            header?: never;
+            path: {
+                site: string;
+                picture: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_pictures_describe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                picture: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PictureChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PictureOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_pictures_replace: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                picture: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    /**
+                     * File
+                     * Format: binary
+                     */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PictureOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_pictures_proposed_crop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                picture: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": number[];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_pictures_bring_back: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                picture: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PictureOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_pictures_thumbnail: {
+        parameters: {
+            query?: {
+                key?: string;
+            };
+            header?: never;
+            path: {
+                site: string;
+                picture: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     hestor_api_proofs_show: {
         parameters: {
             query?: {
@@ -1670,6 +2789,62 @@ export interface operations {
             };
         };
     };
+    hestor_api_marks_read: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TokensIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TokensOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_marks_export: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                kind: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     hestor_api_towns_search: {
         parameters: {
             query: {
@@ -1689,6 +2864,26 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["TownOut"][];
                 };
+            };
+        };
+    };
+    hestor_api_marks_typeface: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                family: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

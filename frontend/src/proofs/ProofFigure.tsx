@@ -1,30 +1,32 @@
 import { Dialog } from "radix-ui";
 import { useTranslation } from "react-i18next";
-import type { Proof } from "../api/client";
+import type { Proof, Proofs } from "../api/client";
 import { Drawing } from "./drawings";
-import type { PlaceReach } from "./model";
+import type { Guise, PlaceReach } from "./model";
 import { useReachWords } from "./reachWords";
 
 interface Props {
   proof: Proof;
   fact: string;
+  as?: Guise | undefined;
   mark: string;
+  themes: Proofs["themes"];
   reach: PlaceReach | undefined;
   shows: boolean;
 }
 
 /** One proof with its label and reach. It opens large on a click. */
-export function ProofFigure({ proof, fact, mark, reach, shows }: Props) {
+export function ProofFigure({ proof, fact, as, mark, themes, reach, shows }: Props) {
   const { t } = useTranslation();
   const words = useReachWords();
-  const label = t(`place.${proof.place}`);
+  const label = as ? t(`guise.${proof.place}.${as}`) : t(`place.${proof.place}`);
   const far = reach ? words(reach) : shows ? "" : t("proof.notHere");
   return (
     <Dialog.Root>
       <figure className="m-0 max-w-full">
         <Dialog.Trigger className="block max-w-full rounded-sm text-start">
           <span className="unseen">{t("proof.enlarge", { place: label })}</span>
-          <Drawing proof={proof} fact={fact} mark={mark} large={false} />
+          <Drawing proof={proof} fact={fact} as={as} mark={mark} themes={themes} large={false} />
         </Dialog.Trigger>
         <figcaption className="mt-1.5 max-w-[248px] text-[11.5px] text-soft">
           <b className="font-semibold text-ink">{label}</b>
@@ -43,7 +45,7 @@ export function ProofFigure({ proof, fact, mark, reach, shows }: Props) {
             </Dialog.Title>
             <Dialog.Close className="act-link">{t("proof.close")}</Dialog.Close>
           </div>
-          <Drawing proof={proof} fact={fact} mark={mark} large />
+          <Drawing proof={proof} fact={fact} as={as} mark={mark} themes={themes} large />
           <p className="mt-4 text-soft">{far}</p>
         </Dialog.Content>
       </Dialog.Portal>

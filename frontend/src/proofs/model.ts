@@ -4,6 +4,11 @@ export type Place = Proof["place"];
 export type PlaceReach = NonNullable<Proofs["reach"][string]>[number];
 export type Line = Proof["lines"][number];
 
+/** How a place is drawn where it can look in more than one way. */
+export type Guise = "dark" | "phone" | "round" | "rounded" | "bookmark";
+
+export type Picture = Proof["pictures"][number];
+
 export interface Piece {
   text: string;
   lit: boolean;
@@ -28,6 +33,10 @@ export function pieces(line: Line, fact: string): Piece[] {
 export function findProof(proofs: Proof[], place: Place, home: boolean): Proof | undefined {
   const here = proofs.filter((proof) => proof.place === place);
   return home ? (here.find((proof) => proof.path === "/") ?? here[0]) : here[0];
+}
+
+export function pictureOf(proof: Proof, role: string): Picture | undefined {
+  return proof.pictures.find((picture) => picture.role === role);
 }
 
 export function lineOf(proof: Proof, role: string): Line {

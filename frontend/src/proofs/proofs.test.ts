@@ -24,6 +24,8 @@ const proof = (place: "tab" | "manifest", path: string, fact = "name") => ({
   place,
   path,
   colour: "",
+  pictures: [],
+  plates: "",
   lines: [{ role: "name", text: "A", marks: [{ fact, start: 0, end: 1 }] }],
 });
 
@@ -45,9 +47,9 @@ describe("reading proofs while typing", () => {
     const answers: (() => void)[] = [];
     let refusal: Error | null = null;
     const reader = new ProofReader((wish: Wish) => {
-      asked.push(wish.typed.name ?? "");
+      asked.push(String(wish.typed.name ?? ""));
       return new Promise((resolve, reject) =>
-        answers.push(() => (refusal ? reject(refusal) : resolve({ short_name: wish.typed.name } as Proofs))),
+        answers.push(() => (refusal ? reject(refusal) : resolve({ short_name: String(wish.typed.name) } as Proofs))),
       );
     });
     async function answer() {

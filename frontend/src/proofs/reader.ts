@@ -3,7 +3,7 @@ import { ApiProblem } from "../api/problem";
 
 export interface Wish {
   path: string;
-  typed: Record<string, string>;
+  typed: Record<string, unknown>;
 }
 
 export interface ReaderState {

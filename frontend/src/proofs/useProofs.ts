@@ -9,7 +9,7 @@ function readerFor(site: string): ProofReader {
 }
 
 /** The proofs of a page with the words as typed; read again whenever the draft got a new revision. */
-export function useProofs(site: string, path: string, typed: Record<string, string>, revision: number): ReaderState {
+export function useProofs(site: string, path: string, typed: Record<string, unknown>, revision: number): ReaderState {
   const reader = useMemo(() => readerFor(site), [site]);
   useEffect(() => reader.want({ path, typed }), [reader, path, typed, revision]);
   return useSyncExternalStore(reader.subscribe, reader.snapshot);

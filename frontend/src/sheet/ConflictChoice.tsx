@@ -1,11 +1,13 @@
 import { useTranslation } from "react-i18next";
 import type { Key } from "./keeper";
 import { useKeeper } from "./KeeperProvider";
+import { useValueWords } from "./valueWords";
 
 /** Somebody else changed the same fact: both values, and the person chooses. */
 export function ConflictChoice({ fact }: { fact: Key }) {
   const { t } = useTranslation();
   const { keeper, state } = useKeeper();
+  const words = useValueWords();
   const conflict = state.conflicts[fact];
   if (!conflict) return null;
   return (
@@ -17,10 +19,10 @@ export function ConflictChoice({ fact }: { fact: Key }) {
             <span className="text-xs text-soft">{t(`conflict.${whose}`)}</span>
             <br />
             <b dir="auto" className="font-semibold break-words">
-              {conflict[whose] || t("sheet.nothing")}
+              {words(fact, conflict[whose]) || t("sheet.nothing")}
             </b>
           </span>
-          <button type="button" className="act-link flex-none" onClick={() => keeper.choose(fact, whose)}>
+          <button type="button" className="act-link flex-none" onClick={() => keeper.settleConflict(fact, whose)}>
             {t(`conflict.keep.${whose}`)}
           </button>
         </div>

@@ -1,5 +1,10 @@
 import { useTranslation } from "react-i18next";
-import { ClockField, ColourField, LanguageField } from "./SettingFields";
+import { ColourField } from "../marks/ColourField";
+import { IconField } from "../marks/IconField";
+import { LogoField } from "../marks/LogoField";
+import { ShareField } from "../marks/ShareField";
+import { TypefacesField } from "../marks/TypefacesField";
+import { ClockField, LanguageField } from "./SettingFields";
 import type { RowPlan } from "./bands";
 import { shownValue } from "./keeper";
 import { useKeeper } from "./KeeperProvider";
@@ -44,7 +49,15 @@ export function FactField({ plan, readOnly }: { plan: RowPlan; readOnly: boolean
     case "line":
       return <LineField plan={plan} readOnly={readOnly} />;
     case "colour":
-      return <ColourField readOnly={readOnly} />;
+      return <ColourField fact={plan.key as "brand_colour" | "accent_colour"} readOnly={readOnly} />;
+    case "logo":
+      return <LogoField readOnly={readOnly} />;
+    case "icon":
+      return <IconField readOnly={readOnly} />;
+    case "share":
+      return <ShareField readOnly={readOnly} />;
+    case "typefaces":
+      return <TypefacesField readOnly={readOnly} />;
     case "language":
       return <LanguageField readOnly={readOnly} />;
     case "clock":

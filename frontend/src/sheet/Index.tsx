@@ -1,6 +1,6 @@
 import { useEffect, useState } from "react";
 import { useTranslation } from "react-i18next";
-import { BANDS, type Band } from "./bands";
+import { BANDS, keysOf, type Band } from "./bands";
 import { isChanged } from "./keeper";
 import { useKeeper } from "./KeeperProvider";
 
@@ -21,7 +21,7 @@ function useBandInView(): string {
 function Entry({ band, current }: { band: Band; current: boolean }) {
   const { t } = useTranslation();
   const { state } = useKeeper();
-  const changed = band.rows.filter((row) => isChanged(state, row.key)).length;
+  const changed = band.rows.flatMap(keysOf).filter((key) => isChanged(state, key)).length;
   return (
     <a
       href={`#${band.id}`}

@@ -2,7 +2,7 @@ import { createContext, useContext, useEffect, useMemo, useState, useSyncExterna
 import type { Site, Style } from "../api/client";
 import { Await } from "../ui/Await";
 import { deskFor, useStyle } from "./api";
-import { Keeper, type Key, type KeeperState } from "./keeper";
+import { Keeper, type Key, type KeeperState, type Values } from "./keeper";
 
 const Context = createContext<Keeper | null>(null);
 
@@ -23,7 +23,10 @@ function useNothingLost(site: string, keeper: Keeper, mayWrite: boolean) {
     const aside = localStorage.getItem(asideKey(site));
     if (aside && mayWrite) {
       localStorage.removeItem(asideKey(site));
-      for (const [key, text] of Object.entries(JSON.parse(aside) as Record<Key, string>)) keeper.type(key as Key, text);
+      for (const [key, value] of Object.entries(JSON.parse(aside) as Values)) {
+        if (typeof value === "string") keeper.type(key as Key, value);
+        else keeper.choose({ [key]: value });
+      }
     }
     function layAside() {
       const unkept = keeper.unkept();

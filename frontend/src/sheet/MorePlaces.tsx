@@ -41,7 +41,7 @@ export function MorePlaces({ fact, reach, proofs, alone }: Props) {
       {open && (
         <div className="flex basis-full flex-wrap items-start gap-3.5">
           {drawn.map(({ one, proof }) => (
-            <ProofFigure key={one.place} proof={proof} fact={fact} mark={proofs.mark} reach={one} shows />
+            <ProofFigure key={one.place} proof={proof} fact={fact} mark={proofs.mark} themes={proofs.themes} reach={one} shows />
           ))}
           {named.length > 0 && (
             <ul className="text-xs text-soft">

@@ -2,6 +2,7 @@ import { useTranslation } from "react-i18next";
 import { fixOf } from "./fixes";
 import { isChanged, shownValue, tidy, type Key } from "./keeper";
 import { useKeeper } from "./KeeperProvider";
+import { useValueWords } from "./valueWords";
 
 function KeptSign({ fact }: { fact: Key }) {
   const { t } = useTranslation();
@@ -44,8 +45,9 @@ function LiveValue({ fact, readOnly }: { fact: Key; readOnly: boolean }) {
   const { t } = useTranslation();
   const { keeper, state } = useKeeper();
   const live = state.style.live_facts;
+  const inWords = useValueWords();
   if (!live || !isChanged(state, fact)) return null;
-  const words = String(live[fact]);
+  const words = inWords(fact, live[fact]);
   return (
     <>
       <span className="min-w-0">
@@ -68,23 +70,34 @@ function LiveValue({ fact, readOnly }: { fact: Key; readOnly: boolean }) {
   );
 }
 
+interface Props {
+  fact: Key;
+  /** Says which fact the notes are about, where the row is about several. */
+  named?: boolean;
+  readOnly: boolean;
+  shortName: string | undefined;
+}
+
 /** What stands below a value: whether it is kept, how long it is, what is live, what is wrong. */
-export function Notes({ fact, readOnly, shortName }: { fact: Key; readOnly: boolean; shortName: string | undefined }) {
+export function Notes({ fact, named = false, readOnly, shortName }: Props) {
   const { t } = useTranslation();
   const { state } = useKeeper();
   const limit = state.style.limits[fact];
-  const length = [...tidy(shownValue(state, fact))].length;
+  const length = limit === undefined ? 0 : [...tidy(shownValue(state, fact))].length;
+  const quiet = named && !isChanged(state, fact) && !state.signs[fact] && !state.errors[fact]?.length;
+  if (quiet) return null;
   const derived = fact === "short_name" && length === 0 && shortName;
   return (
     <>
       <Refusals fact={fact} />
-      <div className="mt-1.5 flex flex-wrap items-baseline gap-x-3.5 gap-y-0.5 text-xs text-soft">
+      <div className="mt-1.5 flex flex-wrap items-baseline gap-x-3.5 gap-y-0.5 text-xs text-soft empty:hidden">
         {limit !== undefined && (
           <span className={length > limit ? "text-stop" : ""}>
             {length > limit ? t("sheet.tooMany", { count: length, limit }) : t("sheet.characters", { count: length })}
           </span>
         )}
         {derived && <span>{t("sheet.derived", { shortName })}</span>}
+        {named && <b className="font-semibold text-ink">{t(`fact.${fact}.name`)}</b>}
         <LiveValue fact={fact} readOnly={readOnly} />
         <KeptSign fact={fact} />
       </div>

@@ -1,6 +1,7 @@
+import { Fragment } from "react";
 import { useTranslation } from "react-i18next";
 import type { Proofs } from "../api/client";
-import type { RowPlan } from "./bands";
+import { keysOf, type RowPlan } from "./bands";
 import { ConflictChoice } from "./ConflictChoice";
 import { FactField } from "./FactField";
 import { isChanged } from "./keeper";
@@ -18,7 +19,7 @@ interface Props {
 export function Row({ plan, proofs, readOnly }: Props) {
   const { t } = useTranslation();
   const { state } = useKeeper();
-  const changed = isChanged(state, plan.key);
+  const changed = keysOf(plan).some((key) => isChanged(state, key));
   return (
     <div
       role="group"
@@ -36,10 +37,14 @@ export function Row({ plan, proofs, readOnly }: Props) {
       </div>
       <div className="min-w-0 py-3.5 pe-6.5 pb-4 max-[899px]:ps-6 max-[899px]:pt-1">
         <FactField plan={plan} readOnly={readOnly} />
-        <ConflictChoice fact={plan.key} />
-        <Notes fact={plan.key} readOnly={readOnly} shortName={proofs?.short_name} />
+        {keysOf(plan).map((key) => (
+          <Fragment key={key}>
+            <ConflictChoice fact={key} />
+            <Notes fact={key} named={key !== plan.key} readOnly={readOnly} shortName={proofs?.short_name} />
+          </Fragment>
+        ))}
       </div>
-      <div className="dotted flex min-h-24 flex-wrap items-start gap-3.5 px-4.5 py-3.5 max-[899px]:ps-6">
+      <div className="dotted flex min-h-24 flex-wrap content-start items-start gap-3.5 px-4.5 py-3.5 max-[899px]:ps-6">
         {proofs ? <RowProofs plan={plan} proofs={proofs} /> : <p className="text-soft">{t("state.loading")}</p>}
       </div>
     </div>

@@ -11,37 +11,6 @@ interface Props {
   readOnly: boolean;
 }
 
-export function ColourField({ readOnly }: Props) {
-  const { t } = useTranslation();
-  const { keeper, state } = useKeeper();
-  const value = shownValue(state, "brand_colour");
-  const isValue = /^#[0-9a-f]{6}$/i.test(value.trim());
-  return (
-    <div className="flex items-center gap-3">
-      <input
-        type="color"
-        aria-label={t("colour.picker")}
-        disabled={readOnly}
-        value={isValue ? value.trim() : "#000000"}
-        onChange={(event) => keeper.type("brand_colour", event.target.value)}
-        className="h-10 w-14 flex-none cursor-pointer rounded-md border border-line bg-paper p-1"
-      />
-      <input
-        data-fact="brand_colour"
-        value={value}
-        readOnly={readOnly}
-        spellCheck={false}
-        aria-labelledby="fact-brand_colour"
-        aria-describedby="why-brand_colour wrong-brand_colour"
-        aria-invalid={(state.errors.brand_colour ?? []).length > 0}
-        onChange={(event) => keeper.type("brand_colour", event.target.value)}
-        onBlur={() => keeper.settle("brand_colour")}
-        className="fact-field font-code"
-      />
-    </div>
-  );
-}
-
 export function LanguageField({ readOnly }: Props) {
   const { t, i18n } = useTranslation();
   const { keeper, state } = useKeeper();

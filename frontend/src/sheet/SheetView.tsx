@@ -1,5 +1,6 @@
 import { useEffect, useMemo, useState } from "react";
 import { useTranslation } from "react-i18next";
+import { MarksProvider } from "../marks/api";
 import { usePages } from "../pages/api";
 import { useProofs } from "../proofs/useProofs";
 import { useSite } from "../shell/SiteFrame";
@@ -47,6 +48,7 @@ export function SheetView() {
             <Notice tone="stop">{lastSign ? t("state.signedOut") : t("state.noConnection")}</Notice>
           </div>
         )}
+        <MarksProvider site={site.slug} typed={typed} revision={state.style.revision}>
         {BANDS.map((band, index) => (
           <section key={band.id} id={band.id} aria-labelledby={`${band.id}-title`} className="scroll-mt-28 lg:scroll-mt-16">
             <div className="flex flex-wrap items-baseline gap-x-3 px-6 pt-4 pb-3">
@@ -69,6 +71,7 @@ export function SheetView() {
             ))}
           </section>
         ))}
+        </MarksProvider>
         <p className="px-6 py-6 text-xs text-soft">{readOnly ? "" : t("sheet.keys")}</p>
       </div>
     </div>

@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, it, vi } from "vitest";
-import type { Style } from "../api/client";
+import type { Facts, Style } from "../api/client";
 import { ApiProblem, NoConnection } from "../api/problem";
-import { countChanges, isChanged, Keeper, notKept, shownValue, type Key } from "./keeper";
+import { countChanges, isChanged, Keeper, notKept, shownValue, type Key, type Values } from "./keeper";
 
 const FACTS = {
   version: 1 as const,
@@ -13,6 +13,15 @@ const FACTS = {
   brand_colour: "#000000",
   language: "en-GB",
   time_zone: "UTC",
+  logo: null as NonNullable<Facts["logo"]> | null,
+  logo_dark: null,
+  logo_plate: "" as const,
+  logo_width: 0,
+  logo_says_name: false,
+  icon: null,
+  share_picture: null,
+  accent_colour: "",
+  typefaces: "reading",
 };
 
 function style(change: Partial<typeof FACTS> = {}, revision = 1): Style {
@@ -25,7 +34,7 @@ function style(change: Partial<typeof FACTS> = {}, revision = 1): Style {
 function server() {
   let kept: Partial<typeof FACTS> = {};
   let revision = 1;
-  const calls: Partial<Record<Key, string>>[] = [];
+  const calls: Values[] = [];
   let failing: Error | null = null;
   return {
     calls,
@@ -35,14 +44,14 @@ function server() {
       revision += 1;
       return style(kept, revision);
     },
-    async keep(values: Partial<Record<Key, string>>, on: number): Promise<Style> {
+    async keep(values: Values, on: number): Promise<Style> {
       calls.push(values);
       if (failing) throw failing;
       if (on !== revision) {
         const problem = { type: "", status: 412, code: "stale_revision", title: "", errors: [], current: style(kept, revision) };
         throw new ApiProblem(problem);
       }
-      kept = { ...kept, ...Object.fromEntries(Object.entries(values).map(([key, text]) => [key, text.trim()])) };
+      kept = { ...kept, ...Object.fromEntries(Object.entries(values).map(([key, value]) => [key, typeof value === "string" ? value.trim() : value])) };
       revision += 1;
       return style(kept, revision);
     },
@@ -179,7 +188,7 @@ describe("two people", () => {
     await keeper.flush();
     await vi.advanceTimersByTimeAsync(1_000);
     expect(keeper.snapshot().conflicts).toEqual({ name: { mine: "Mine", theirs: "Theirs" } });
-    keeper.choose("name", whose);
+    keeper.settleConflict("name", whose);
     await vi.advanceTimersByTimeAsync(1_000);
     expect(keeper.snapshot().style.facts.name).toBe(kept);
     expect(keeper.snapshot().conflicts).toEqual({});

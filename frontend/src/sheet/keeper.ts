@@ -3,24 +3,27 @@ import { ApiProblem, NoConnection, type Spot } from "../api/problem";
 
 /** A fact that is edited on the sheet. */
 export type Key = Exclude<keyof Facts, "version">;
+/** What a fact says: a text, or the plain value of one that is no text, such as a logo. */
+export type Value = Facts[Key];
+export type Values = Partial<Record<Key, Value>>;
 
 export type Sign = "typing" | "keeping" | "kept" | "refused" | "offline" | "signedOut";
 
 export interface Conflict {
-  mine: string;
-  theirs: string;
+  mine: Value;
+  theirs: Value;
 }
 
+/** What one undo takes back: the values of one fact, or of several that were chosen together. */
 interface Step {
-  key: Key;
-  before: string;
-  after: string;
+  before: Values;
+  after: Values;
 }
 
 export interface KeeperState {
   style: Style;
   /** What stands in the fields, where it is not (or not yet) what the server keeps. */
-  typed: Partial<Record<Key, string>>;
+  typed: Values;
   signs: Partial<Record<Key, Sign>>;
   errors: Partial<Record<Key, Spot[]>>;
   conflicts: Partial<Record<Key, Conflict>>;
@@ -30,7 +33,7 @@ export interface KeeperState {
 
 /** The keeper's way to the server. */
 export interface Desk {
-  keep(values: Partial<Record<Key, string>>, revision: number): Promise<Style>;
+  keep(values: Values, revision: number): Promise<Style>;
 }
 
 const WAIT = 300;
@@ -46,9 +49,20 @@ function without<T>(values: Partial<Record<Key, T>>, key: Key): Partial<Record<K
   return Object.fromEntries(Object.entries(values).filter(([name]) => name !== key)) as Partial<Record<Key, T>>;
 }
 
-/** What stands in a field. */
+/** Whether two values say the same, as the server would keep them. */
+export function same(one: Value | undefined, other: Value | undefined): boolean {
+  if (typeof one === "string" && typeof other === "string") return tidy(one) === tidy(other);
+  return JSON.stringify(one ?? null) === JSON.stringify(other ?? null);
+}
+
+/** What a fact says here, kept or not. */
+export function valueOf<K extends Key>(state: KeeperState, key: K): Facts[K] {
+  return (key in state.typed ? state.typed[key] : state.style.facts[key]) as Facts[K];
+}
+
+/** What stands in a text's field. */
 export function shownValue(state: KeeperState, key: Key): string {
-  return state.typed[key] ?? String(state.style.facts[key] ?? "");
+  return String(valueOf(state, key) ?? "");
 }
 
 /** The facts whose words in the field are not kept, as they were refused or wait for a choice. */
@@ -72,7 +86,9 @@ export function countChanges(state: KeeperState): number {
 /** Whether a fact says something else than the live edition. */
 export function isChanged(state: KeeperState, key: Key): boolean {
   const live = state.style.live_facts;
-  return live ? tidy(shownValue(state, key)) !== String(live[key]) : tidy(shownValue(state, key)) !== "";
+  const value = valueOf(state, key);
+  if (live) return !same(value, live[key]);
+  return typeof value === "string" ? tidy(value) !== "" : Boolean(value);
 }
 
 /**
@@ -88,7 +104,7 @@ export class Keeper {
   private lastTyped = -Infinity;
   private timer: ReturnType<typeof setTimeout> | undefined;
   private sending: Promise<void> | undefined;
-  private readonly sent = new Map<Key, string>();
+  private readonly sent = new Map<Key, Value>();
 
   constructor(
     style: Style,
@@ -121,18 +137,35 @@ export class Keeper {
     if (text === before) return;
     const last = this.done.at(-1);
     const now = this.now();
-    if (last?.key === key && now - this.lastTyped < SAME_STEP) last.after = text;
-    else this.done.push({ key, before, after: text });
+    if (last && key in last.after && now - this.lastTyped < SAME_STEP) last.after[key] = text;
+    else this.done.push({ before: { [key]: before }, after: { [key]: text } });
     this.lastTyped = now;
     this.undone.length = 0;
-    this.put(key, text);
+    this.put({ [key]: text });
   }
 
-  private put(key: Key, text: string): void {
+  /** A choice of one or more values at once, which is one step to undo. With `sliding`, choices in a row are one. */
+  choose(values: Values, sliding = false): void {
+    const keys = (Object.keys(values) as Key[]).filter((key) => !same(values[key], valueOf(this.state, key)));
+    if (!keys.length) return;
+    const pick = (from: (key: Key) => Value | undefined) => Object.fromEntries(keys.map((key) => [key, from(key)])) as Values;
+    const step = { before: pick((key) => valueOf(this.state, key)), after: pick((key) => values[key]) };
+    const last = this.done.at(-1);
+    const goesOn = sliding && last && this.now() - this.lastTyped < SAME_STEP && keys.every((key) => key in last.after);
+    if (goesOn) Object.assign(last.after, step.after);
+    else this.done.push(step);
+    this.lastTyped = sliding ? this.now() : -Infinity;
+    this.undone.length = 0;
+    this.put(step.after);
+  }
+
+  private put(values: Values): void {
+    const keys = Object.keys(values);
+    const each = <T>(value: T) => Object.fromEntries(keys.map((key) => [key, value]));
     this.set({
-      typed: { ...this.state.typed, [key]: text },
-      signs: { ...this.state.signs, [key]: "typing" },
-      errors: { ...this.state.errors, [key]: [] },
+      typed: { ...this.state.typed, ...values },
+      signs: { ...this.state.signs, ...each("typing" as Sign) },
+      errors: { ...this.state.errors, ...each([]) },
     });
     this.soon(WAIT);
   }
@@ -147,39 +180,41 @@ export class Keeper {
     return this.step(this.undone, this.done, (step) => step.after);
   }
 
-  private step(from: Step[], to: Step[], value: (step: Step) => string): Key | undefined {
+  private step(from: Step[], to: Step[], values: (step: Step) => Values): Key | undefined {
     const step = from.pop();
     if (!step) return undefined;
     to.push(step);
     this.lastTyped = -Infinity;
-    this.put(step.key, value(step));
-    return step.key;
+    this.put(values(step));
+    return Object.keys(step.after)[0] as Key | undefined;
   }
 
   /** Makes a fact say again what the live edition says. */
   putBack(key: Key): void {
     const live = this.state.style.live_facts;
     if (!live) return;
+    const value = live[key];
     this.lastTyped = -Infinity;
-    this.type(key, String(live[key]));
+    if (typeof value === "string") this.type(key, value);
+    else this.choose({ [key]: value });
     this.lastTyped = -Infinity;
     void this.flush();
   }
 
   /** The person's choice between two values of one fact. */
-  choose(key: Key, whose: "mine" | "theirs"): void {
+  settleConflict(key: Key, whose: "mine" | "theirs"): void {
     const conflict = this.state.conflicts[key];
     if (!conflict) return;
     this.set({ conflicts: without(this.state.conflicts, key) });
     this.sent.delete(key);
-    this.put(key, conflict[whose]);
+    this.put({ [key]: conflict[whose] });
     void this.flush();
   }
 
   /** The field was left: it may show the value as it was tidied and kept. */
   settle(key: Key): void {
     const text = this.state.typed[key];
-    if (text !== undefined && tidy(text) === this.state.style.facts[key] && !this.state.conflicts[key]) {
+    if (text !== undefined && same(text, this.state.style.facts[key]) && !this.state.conflicts[key]) {
       this.set({ typed: without(this.state.typed, key) });
     }
   }
@@ -194,14 +229,8 @@ export class Keeper {
     this.timer = setTimeout(() => void this.flush(), wait);
   }
 
-  private pending(): Partial<Record<Key, string>> {
-    const out: Partial<Record<Key, string>> = {};
-    for (const [name, text] of Object.entries(this.state.typed)) {
-      const key = name as Key;
-      const refused = this.state.signs[key] === "refused" || this.state.conflicts[key];
-      if (!refused && tidy(text) !== this.state.style.facts[key]) out[key] = text;
-    }
-    return out;
+  private pending(): Values {
+    return this.differing((key) => this.state.signs[key] !== "refused" && !this.state.conflicts[key]);
   }
 
   /** Keeps everything that was typed; done when the server has it, or has refused it. */
@@ -217,16 +246,16 @@ export class Keeper {
     await this.sending;
   }
 
-  private async send(values: Partial<Record<Key, string>>, keys: Key[]): Promise<void> {
+  private async send(values: Values, keys: Key[]): Promise<void> {
     this.mark(keys, "keeping");
-    for (const key of keys) this.sent.set(key, values[key] ?? "");
+    for (const key of keys) this.sent.set(key, values[key] as Value);
     try {
       const style = await this.desk.keep(values, this.state.style.revision);
-      this.set({ style });
-      this.mark(
-        keys.filter((key) => this.state.typed[key] === values[key]),
-        "kept",
-      );
+      const still = keys.filter((key) => this.state.typed[key] === values[key]);
+      // A text stays as it was typed until its field is left; any other value shows as it was kept.
+      const shown = still.filter((key) => typeof values[key] !== "string");
+      this.set({ style, typed: shown.reduce((typed, key) => without(typed, key), this.state.typed) });
+      this.mark(still, "kept");
     } catch (error) {
       this.failed(error, keys);
     }
@@ -275,9 +304,9 @@ export class Keeper {
     let typed = this.state.typed;
     for (const [name, text] of Object.entries(this.state.typed)) {
       const key = name as Key;
-      const theirs = String(style.facts[key]);
-      if (theirs === before[key] || theirs === tidy(text)) continue;
-      const mineIsKept = tidy(text) === before[key];
+      const theirs = style.facts[key];
+      if (same(theirs, before[key]) || same(theirs, text)) continue;
+      const mineIsKept = same(text, before[key]);
       if (mineIsKept) typed = without(typed, key);
       else conflicts[key] = { mine: text, theirs };
     }
@@ -285,11 +314,13 @@ export class Keeper {
   }
 
   /** What the server does not have yet, to be laid aside if the page has to go. */
-  unkept(): Partial<Record<Key, string>> {
-    const out: Partial<Record<Key, string>> = {};
-    for (const [key, text] of Object.entries(this.state.typed)) {
-      if (tidy(text) !== this.state.style.facts[key as Key]) out[key as Key] = text;
-    }
-    return out;
+  unkept(): Values {
+    return this.differing(() => true);
+  }
+
+  private differing(counts: (key: Key) => boolean): Values {
+    const keys = Object.keys(this.state.typed) as Key[];
+    const found = keys.filter((key) => counts(key) && !same(this.state.typed[key], this.state.style.facts[key]));
+    return Object.fromEntries(found.map((key) => [key, this.state.typed[key]])) as Values;
   }
 }

@@ -1,6 +1,7 @@
 import { Navigate, Route, Routes } from "react-router";
 import { EditionsView } from "../editions/EditionsView";
 import { PagesView } from "../pages/PagesView";
+import { PicturesView } from "../pictures/PicturesView";
 import { ReviewView } from "../review/ReviewView";
 import { useSession } from "../session/api";
 import { FirstAccount } from "../session/FirstAccount";
@@ -40,6 +41,7 @@ export function App() {
             <Route path="/:site" element={<SiteFrame person={now.account} />}>
               <Route path="style" element={<SheetView />} />
               <Route path="pages" element={<PagesView />} />
+              <Route path="pictures" element={<PicturesView />} />
               <Route path="editions" element={<EditionsView />} />
               <Route path="review" element={<ReviewView />} />
             </Route>

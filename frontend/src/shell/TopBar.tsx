@@ -14,7 +14,7 @@ interface Props {
   person: NonNullable<Session["account"]>;
 }
 
-const VIEWS = ["style", "pages", "editions"] as const;
+const VIEWS = ["style", "pages", "pictures", "editions"] as const;
 
 function Views({ site }: { site: Site }) {
   const { t } = useTranslation();

@@ -12,27 +12,49 @@ from django.db import transaction
 from hestor.accounts.demo import ACCOUNTS, NAMES, PASSWORD
 from hestor.accounts.models import Account
 from hestor.core.roles import Role
+from hestor.pictures.services import take_in
 from hestor.sites.drafts import write_facts
 from hestor.sites.making import make_site
 from hestor.sites.models import Edition, Part, Revision, Site
 from hestor.sites.pages import add_page, change_page
+from hestor.sites.picture_use import MARK, describe
 from hestor.sites.publishing import publish
 
 _FIRST_PUBLISHED = datetime(2025, 3, 29, 9, 30, tzinfo=UTC)
 
 
-def _page_file(path: Path) -> dict[str, Any]:
+def _load_pictures(site: Site, folder: Path, said: list[dict[str, str]]) -> dict[str, str]:
+    """Takes the demo's pictures in; gives their keys by file."""
+    keys = {}
+    for one in said:
+        words = {field: value for field, value in one.items() if field != "file"}
+        picture, _ = take_in(site.pk, one["file"], (folder / "pictures" / one["file"]).read_bytes())
+        keys[one["file"]] = describe(site.pk, picture.pk, words).key
+    return keys
+
+
+def _with_keys(facts: dict[str, Any], keys: dict[str, str]) -> dict[str, Any]:
+    """Facts with the keys of pictures in place of their files."""
+    return {
+        name: {**value, "picture": keys[value["picture"]]} if isinstance(value, dict) and "picture" in value else value
+        for name, value in facts.items()
+    }
+
+
+def _page_file(path: Path, keys: dict[str, str]) -> dict[str, Any]:
     """A page's fields (TOML above the line of hyphens) and its text (Markdown below)."""
     head, _, body = path.read_text().partition("\n---\n")
+    for file, key in keys.items():
+        body = body.replace(f"picture:{file}", MARK + key)
     fields = tomllib.loads(head)
     order = fields.pop("menu", 0)
     return {**fields, "body": body.strip(), "order": order, "in_menu": bool(order)}
 
 
-def _load_pages(site: Site, folder: Path) -> None:
+def _load_pages(site: Site, folder: Path, keys: dict[str, str]) -> None:
     ids: dict[str, int] = dict(Revision.objects.in_draft_of(site.pk).values_list("path", "page_id"))
-    pages = [_page_file(path) for path in sorted(folder.glob("pages/*.md"))]
-    posts = [{**_page_file(path), "kind": "post"} for path in sorted(folder.glob("posts/*.md"))]
+    pages = [_page_file(path, keys) for path in sorted(folder.glob("pages/*.md"))]
+    posts = [{**_page_file(path, keys), "kind": "post"} for path in sorted(folder.glob("posts/*.md"))]
     for fields in sorted(pages, key=lambda page: "parent" in page) + posts:
         if "parent" in fields:
             fields["parent"] = ids[fields["parent"]]
@@ -51,13 +73,16 @@ def _publish(site: Site, owner: Account, values: dict[str, Any]) -> None:
 
 def _load_site(folder: Path, people: dict[str, Account], owner: Account) -> None:
     said = tomllib.loads((folder / "site.toml").read_text())
-    site = make_site(owner, said["facts"], said["slug"])
+    marks = {key: value for key, value in said["facts"].items() if isinstance(value, dict)}
+    site = make_site(owner, {key: value for key, value in said["facts"].items() if key not in marks}, said["slug"])
+    keys = _load_pictures(site, folder, said.get("pictures", []))
+    facts = _with_keys(said["facts"], keys)
     for email, account in people.items():
         Part.objects.update_or_create(site=site, account=account, defaults={"role": ACCOUNTS[email]})
-    _load_pages(site, folder)
+    _load_pages(site, folder, keys)
     for earlier in said.get("earlier", ()):
-        _publish(site, owner, {**said["facts"], **earlier})
-    _publish(site, owner, said["facts"])
+        _publish(site, owner, {**facts, **earlier})
+    _publish(site, owner, facts)
 
 
 class Command(BaseCommand):

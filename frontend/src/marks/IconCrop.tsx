@@ -1,0 +1,45 @@
+import { useState } from "react";
+import { useTranslation } from "react-i18next";
+import ReactCrop, { type PercentCrop } from "react-image-crop";
+import "react-image-crop/dist/ReactCrop.css";
+import { percent, shares } from "./crop";
+
+interface Props {
+  src: string;
+  crop: number[];
+  onCrop: (crop: number[]) => void;
+}
+
+/** The square of a picture that becomes the icon: by mouse, by touch, and by the arrow keys. */
+export function IconCrop({ src, crop, onCrop }: Props) {
+  const { t } = useTranslation();
+  const [shown, setShown] = useState<PercentCrop>();
+  return (
+    <div className="mt-2">
+      <ReactCrop
+        crop={shown ?? percent(crop)}
+        aspect={1}
+        keepSelection
+        minWidth={16}
+        ruleOfThirds={false}
+        className="checker max-w-full rounded-md border border-line"
+        ariaLabels={{
+          cropArea: t("crop.area"),
+          nwDragHandle: t("crop.nw"),
+          nDragHandle: t("crop.n"),
+          neDragHandle: t("crop.ne"),
+          eDragHandle: t("crop.e"),
+          seDragHandle: t("crop.se"),
+          sDragHandle: t("crop.s"),
+          swDragHandle: t("crop.sw"),
+          wDragHandle: t("crop.w"),
+        }}
+        onChange={(_, next) => setShown(next)}
+        onComplete={(_, next) => next.width > 0 && shown && onCrop(shares(next))}
+      >
+        <img src={src} alt={t("crop.picture")} className="max-h-72 max-w-full" />
+      </ReactCrop>
+      <p className="text-xs text-soft">{t("crop.hint")}</p>
+    </div>
+  );
+}

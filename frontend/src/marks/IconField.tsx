@@ -1,0 +1,108 @@
+import { useState } from "react";
+import { useTranslation } from "react-i18next";
+import { useSite } from "../shell/SiteFrame";
+import { valueOf } from "../sheet/keeper";
+import { useKeeper } from "../sheet/KeeperProvider";
+import { Act, Advice } from "./Advice";
+import { useMarks } from "./api";
+import { IconCrop } from "./IconCrop";
+import { IconMaker } from "./IconMaker";
+import { IconPicture } from "./IconPicture";
+
+/** The icon at the sizes at which it is met, and its true smallest pixels made large. */
+function Shown() {
+  const { t } = useTranslation();
+  const icon = useMarks()?.icon;
+  if (!icon) return <div className="h-14" />;
+  const large = icon.files["icon.svg"] ?? icon.files["icon-512.png"];
+  return (
+    <div className="flex flex-wrap items-end gap-4">
+      <img src={large} alt={t("icon.shown")} width={56} height={56} />
+      <img src={icon.pixels["32"]} alt="" width={32} height={32} />
+      <img src={icon.pixels["16"]} alt="" width={16} height={16} />
+      <figure className="ms-auto flex items-end gap-2">
+        <figcaption className="max-w-20 text-end text-[11px] leading-tight text-soft">{t("icon.enlarged")}</figcaption>
+        <span className="grid grid-cols-2 overflow-hidden rounded-sm border border-line">
+          <img src={icon.pixels["16"]} alt={t("icon.onLight")} width={56} height={56} className="pixels bg-white p-1" />
+          <img src={icon.pixels["16"]} alt={t("icon.onDark")} width={56} height={56} className="pixels bg-[#1b1e2c] p-1" />
+        </span>
+      </figure>
+    </div>
+  );
+}
+
+function Legible() {
+  const { t } = useTranslation();
+  const icon = useMarks()?.icon;
+  if (!icon) return null;
+  return (
+    <div role="status" className="mt-2 grid gap-1">
+      {icon.starter && <Advice>{t("icon.starter")}</Advice>}
+      {icon.advice.map((advice) => (
+        <Advice key={advice} good={advice === "clear"}>
+          {t(`icon.advice.${advice}`)}
+        </Advice>
+      ))}
+    </div>
+  );
+}
+
+type Way = "made" | "picture" | "logo";
+
+export function IconField({ readOnly }: { readOnly: boolean }) {
+  const { t } = useTranslation();
+  const site = useSite();
+  const { keeper, state } = useKeeper();
+  const [way, setWay] = useState<Way | null>(null);
+  const icon = valueOf(state, "icon");
+  const logo = valueOf(state, "logo");
+  const open = (next: Way) => setWay(way === next ? null : next);
+  return (
+    <div data-fact="icon" tabIndex={-1} className="outline-none">
+      <Shown />
+      <Legible />
+      {!readOnly && (
+        <>
+          <div className="mt-2 flex flex-wrap">
+            <Act pressed={way === "made"} onClick={() => open("made")}>
+              {t("icon.make")}
+            </Act>
+            {logo && (
+              <Act
+                pressed={way === "logo"}
+                onClick={() => {
+                  open("logo");
+                  if (icon?.source !== "logo") keeper.choose({ icon: { source: "logo", crop: null } });
+                }}
+              >
+                {t("icon.fromLogo")}
+              </Act>
+            )}
+            <Act pressed={way === "picture"} onClick={() => open("picture")}>
+              {t("icon.fromPicture")}
+            </Act>
+            {icon && <Act onClick={() => keeper.choose({ icon: null })}>{t("icon.takeAway")}</Act>}
+          </div>
+          {way === "made" && <IconMaker />}
+          {way === "picture" && <IconPicture site={site.slug} />}
+          {way === "logo" && icon?.source === "logo" && <LogoCrop site={site.slug} />}
+        </>
+      )}
+    </div>
+  );
+}
+
+/** The part of the logo that the icon shows. */
+function LogoCrop({ site }: { site: string }) {
+  const { keeper, state } = useKeeper();
+  const logo = valueOf(state, "logo");
+  const crop = useMarks()?.icon.crop;
+  if (!logo || !crop) return null;
+  return (
+    <IconCrop
+      src={`/api/sites/${site}/files/pic-${logo.picture}`}
+      crop={crop}
+      onCrop={(next) => keeper.choose({ icon: { source: "logo", crop: next } }, true)}
+    />
+  );
+}

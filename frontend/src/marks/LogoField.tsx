@@ -1,0 +1,75 @@
+import { useCallback, useState } from "react";
+import { useTranslation } from "react-i18next";
+import type { Facts } from "../api/client";
+import { BringPictures } from "../pictures/BringPictures";
+import { PictureChoice } from "../pictures/PictureChoice";
+import type { Picture } from "../pictures/api";
+import { useSite } from "../shell/SiteFrame";
+import { valueOf } from "../sheet/keeper";
+import { useKeeper } from "../sheet/KeeperProvider";
+import { Act } from "./Advice";
+import { useMarks } from "./api";
+import { LogoAdvice } from "./LogoAdvice";
+import { LogoOptions } from "./LogoOptions";
+
+type Logo = NonNullable<Facts["logo"]>;
+
+/** A logo from a picture of the site, whole, in its own colours. */
+export function logoOf(picture: Picture): Logo {
+  return { picture: picture.key, trim: null, recolour: "", description: picture.description };
+}
+
+/** The logo as it is, on a ground that shows where it is clear. */
+function Shown() {
+  const { t } = useTranslation();
+  const marks = useMarks();
+  const { state } = useKeeper();
+  if (!valueOf(state, "logo")) return <p className="mb-1 text-soft">{t("logo.none")}</p>;
+  return (
+    <div className="checker mb-2 grid h-21 place-items-center overflow-hidden rounded-md border border-line p-2">
+      {marks?.logo && <img src={marks.logo.src} alt={t("logo.shown")} className="max-h-16 max-w-full object-contain" />}
+    </div>
+  );
+}
+
+export function LogoField({ readOnly }: { readOnly: boolean }) {
+  const { t } = useTranslation();
+  const site = useSite();
+  const { keeper, state } = useKeeper();
+  const [choosing, setChoosing] = useState<"logo" | "logo_dark" | null>(null);
+  const logo = valueOf(state, "logo");
+  const take = useCallback((picture: Picture) => keeper.choose({ logo: logoOf(picture), logo_width: 0 }), [keeper]);
+
+  if (readOnly) return <Shown />;
+  return (
+    <div data-fact="logo" tabIndex={-1} className="outline-none">
+      <BringPictures
+        site={site.slug}
+        label={t(logo ? "logo.replace" : "logo.bring")}
+        onTaken={take}
+        actions={
+          <>
+            <Act pressed={choosing === "logo"} onClick={() => setChoosing(choosing === "logo" ? null : "logo")}>
+              {t("logo.fromPictures")}
+            </Act>
+            {logo && <Act onClick={() => keeper.choose({ logo: null })}>{t("logo.takeAway")}</Act>}
+          </>
+        }
+      >
+        <Shown />
+      </BringPictures>
+      {choosing && (
+        <PictureChoice
+          site={site.slug}
+          onChoose={(picture) => {
+            if (choosing === "logo") take(picture);
+            else keeper.choose({ logo_dark: logoOf(picture) });
+            setChoosing(null);
+          }}
+        />
+      )}
+      {logo && <LogoAdvice onChooseDark={() => setChoosing("logo_dark")} />}
+      {logo && <LogoOptions />}
+    </div>
+  );
+}

@@ -1,0 +1,72 @@
+import { useTranslation } from "react-i18next";
+import { valueOf } from "../sheet/keeper";
+import { useKeeper } from "../sheet/KeeperProvider";
+import { Act } from "./Advice";
+import { useMarks } from "./api";
+
+const LEAST = 24;
+const MOST = 480;
+
+function Width() {
+  const { t } = useTranslation();
+  const { keeper, state } = useKeeper();
+  const mark = useMarks()?.logo;
+  const set = valueOf(state, "logo_width");
+  const width = set || mark?.width || LEAST;
+  const wrong = (state.errors.logo_width ?? []).map((spot) => spot.message).join(" ");
+  return (
+    <div className="mt-3">
+      <div className="flex items-center gap-3">
+        <label htmlFor="logo-width" className="w-14 flex-none">
+          {t("logo.width")}
+        </label>
+        <input
+          id="logo-width"
+          type="range"
+          min={LEAST}
+          max={MOST}
+          value={width}
+          className="min-w-0 flex-1 accent-act"
+          onChange={(event) => keeper.choose({ logo_width: Number(event.target.value) }, true)}
+        />
+        <input
+          type="number"
+          min={LEAST}
+          max={MOST}
+          value={width}
+          aria-label={t("logo.widthNumber")}
+          className="w-18 rounded-sm border border-soft bg-paper px-2 py-1"
+          onChange={(event) => keeper.choose({ logo_width: Math.round(Number(event.target.value)) }, true)}
+        />
+      </div>
+      <p role="alert" className="text-xs text-stop empty:hidden">
+        {wrong}
+      </p>
+      <p className="text-xs text-soft">
+        {set === 0 ? t("logo.byShape", { width }) : <Act onClick={() => keeper.choose({ logo_width: 0 })}>{t("logo.toShape", { width: mark?.sensible_width ?? 0 })}</Act>}
+      </p>
+    </div>
+  );
+}
+
+/** How wide the logo is, and whether it says the name by itself. */
+export function LogoOptions() {
+  const { t } = useTranslation();
+  const { keeper, state } = useKeeper();
+  return (
+    <>
+      <Width />
+      <label className="mt-2 flex items-start gap-2">
+        <input
+          type="checkbox"
+          className="mt-0.5 size-4 accent-act"
+          checked={valueOf(state, "logo_says_name")}
+          onChange={(event) => keeper.choose({ logo_says_name: event.target.checked })}
+        />
+        <span>
+          {t("logo.saysName")} <span className="block text-xs text-soft">{t("logo.saysNameWhy")}</span>
+        </span>
+      </label>
+    </>
+  );
+}

@@ -1,0 +1,36 @@
+import { useState } from "react";
+import { useTranslation } from "react-i18next";
+import type { Picture } from "./api";
+import { PictureEditor } from "./PictureEditor";
+
+/** One picture: what it is, where it is used; opened, its words and what can be done with it. */
+export function PictureRow({ picture, mayEdit }: { picture: Picture; mayEdit: boolean }) {
+  const { t, i18n } = useTranslation();
+  const [open, setOpen] = useState(false);
+  const day = new Intl.DateTimeFormat(i18n.language, { dateStyle: "medium" }).format(new Date(picture.created));
+  return (
+    <li className="border-b border-line px-6 py-3">
+      <div className="flex items-start gap-4">
+        <button type="button" aria-expanded={open} aria-label={t("pictures.open", { name: picture.name })} onClick={() => setOpen(!open)} className="checker grid size-18 flex-none place-items-center rounded-md border border-line">
+          <img src={picture.thumbnail} alt="" className="max-h-16 max-w-16 object-contain" />
+        </button>
+        <div className="min-w-0 flex-1">
+          <h2 className="text-[15px] font-semibold break-words">
+            <button type="button" className="text-start hover:underline" onClick={() => setOpen(!open)} tabIndex={-1}>
+              {picture.title || picture.name}
+            </button>
+          </h2>
+          <p className="text-xs text-soft">
+            {picture.title && <span className="break-all">{picture.name} · </span>}
+            {t("pictures.size", { width: picture.width, height: picture.height, kind: picture.came_as.toUpperCase(), kB: Math.max(1, Math.round(picture.size / 1000)) })} · {day}
+          </p>
+          <p dir="auto" className={`mt-0.5 ${picture.description ? "" : "text-warn"}`}>
+            {picture.description || `▲ ${t("pictures.missing")}`}
+          </p>
+        </div>
+        <p className="flex-none text-xs text-soft max-sm:hidden">{picture.uses.length ? t("pictures.used", { count: picture.uses.length }) : t("pictures.usedNowhere")}</p>
+      </div>
+      {open && <PictureEditor picture={picture} mayEdit={mayEdit} />}
+    </li>
+  );
+}

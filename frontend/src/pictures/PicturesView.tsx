@@ -1,0 +1,97 @@
+import { useState } from "react";
+import { useTranslation } from "react-i18next";
+import { useSite } from "../shell/SiteFrame";
+import { Await } from "../ui/Await";
+import { ViewHead } from "../ui/ViewHead";
+import { usePictures, type Picture, type Pictures } from "./api";
+import { BringPictures } from "./BringPictures";
+import { DeletedPictures } from "./DeletedPictures";
+import { arranged, ORDERS, type Order } from "./model";
+import { PictureRow } from "./PictureRow";
+
+interface Seek {
+  sought: string;
+  order: Order;
+  onlyUndescribed: boolean;
+}
+
+function Tools({ seek, undescribed, onSeek }: { seek: Seek; undescribed: number; onSeek: (seek: Seek) => void }) {
+  const { t } = useTranslation();
+  return (
+    <div className="flex flex-wrap items-center gap-x-5 gap-y-2 px-6 pb-3">
+      <label>
+        <span className="unseen">{t("pictures.find")}</span>
+        <input
+          type="search"
+          value={seek.sought}
+          placeholder={t("pictures.find")}
+          onChange={(event) => onSeek({ ...seek, sought: event.target.value })}
+          className="min-h-9 w-64 max-w-full rounded-md border border-soft bg-paper px-3"
+        />
+      </label>
+      <label className="flex items-center gap-2">
+        {t("pictures.sort")}
+        <select value={seek.order} onChange={(event) => onSeek({ ...seek, order: event.target.value as Order })} className="min-h-9 rounded-md border border-soft bg-paper px-2">
+          {ORDERS.map((order) => (
+            <option key={order} value={order}>
+              {t(`pictures.by.${order}`)}
+            </option>
+          ))}
+        </select>
+      </label>
+      {undescribed > 0 && (
+        <label className="flex items-center gap-2 text-warn">
+          <input type="checkbox" className="size-4 accent-act" checked={seek.onlyUndescribed} onChange={(event) => onSeek({ ...seek, onlyUndescribed: event.target.checked })} />
+          {t("pictures.undescribed", { count: undescribed })}
+        </label>
+      )}
+    </div>
+  );
+}
+
+function List({ pictures, mayEdit }: { pictures: Picture[]; mayEdit: boolean }) {
+  const { t } = useTranslation();
+  const [seek, setSeek] = useState<Seek>({ sought: "", order: "newest", onlyUndescribed: false });
+  const undescribed = pictures.filter((picture) => !picture.description).length;
+  if (!pictures.length) return <p className="px-6 py-4 text-soft">{t("pictures.none")}</p>;
+  const found = arranged(pictures, seek.sought, seek.order, seek.onlyUndescribed && undescribed > 0);
+  return (
+    <>
+      <Tools seek={seek} undescribed={undescribed} onSeek={setSeek} />
+      {found.length === 0 && <p className="px-6 py-4 text-soft">{t("pictures.noMatch", { sought: seek.sought })}</p>}
+      <ul className="border-t border-ink">
+        {found.map((picture) => (
+          <PictureRow key={picture.id} picture={picture} mayEdit={mayEdit} />
+        ))}
+      </ul>
+    </>
+  );
+}
+
+function Everything({ all, site, mayEdit }: { all: Pictures; site: string; mayEdit: boolean }) {
+  return (
+    <>
+      <List pictures={all.pictures} mayEdit={mayEdit} />
+      <DeletedPictures pictures={all.deleted} days={all.days_kept} site={site} mayEdit={mayEdit} />
+    </>
+  );
+}
+
+/** The pictures of a site: bringing them, what each is, where it is used, what it lacks. */
+export function PicturesView() {
+  const { t } = useTranslation();
+  const site = useSite();
+  const pictures = usePictures(site.slug);
+  const mayEdit = site.role !== "viewer";
+  return (
+    <div className="min-h-[calc(100vh-60px)] bg-paper pb-8">
+      <ViewHead title={t("view.pictures")} lead={t("pictures.lead")} />
+      {mayEdit && (
+        <div className="px-6 pb-4">
+          <BringPictures site={site.slug} several label={t("pictures.bring")} />
+        </div>
+      )}
+      <Await query={pictures}>{(all) => <Everything all={all} site={site.slug} mayEdit={mayEdit} />}</Await>
+    </div>
+  );
+}

@@ -1,0 +1,28 @@
+import { token } from "../api/client";
+import { ApiProblem, NoConnection, type Problem } from "../api/problem";
+
+function failure(request: XMLHttpRequest): Error {
+  try {
+    return new ApiProblem(JSON.parse(request.responseText) as Problem);
+  } catch {
+    return new ApiProblem({ type: "about:blank", status: request.status, code: "http", title: request.statusText, errors: [] });
+  }
+}
+
+/**
+ * Sends one file and says how far it is, from 0 to 1. XMLHttpRequest, as fetch can't tell the progress of what
+ * it sends. Throws ApiProblem for a refusal, NoConnection when no answer came.
+ */
+export function send<T>(address: string, file: File, onProgress: (share: number) => void): Promise<T> {
+  return new Promise((resolve, reject) => {
+    const request = new XMLHttpRequest();
+    const body = new FormData();
+    body.append("file", file, file.name || "picture");
+    request.open("POST", address);
+    request.setRequestHeader("X-CSRFToken", token());
+    request.upload.onprogress = (event) => event.lengthComputable && onProgress(event.loaded / event.total);
+    request.onload = () => (request.status < 300 ? resolve(JSON.parse(request.responseText) as T) : reject(failure(request)));
+    request.onerror = () => reject(new NoConnection());
+    request.send(body);
+  });
+}

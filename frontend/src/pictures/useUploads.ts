@@ -1,0 +1,56 @@
+import { useQueryClient } from "@tanstack/react-query";
+import { useCallback, useRef, useState } from "react";
+import { bring, picturesKey, type Picture } from "./api";
+
+export interface Upload {
+  id: number;
+  name: string;
+  progress: number;
+  error: Error | null;
+  taken: { picture: Picture; isNew: boolean } | null;
+}
+
+/** More at once would make the desk wait for its own pictures. */
+const AT_ONCE = 2;
+let lastId = 0;
+
+/** Brings files, two at a time; each says how far it is, and why it was refused. */
+export function useUploads(site: string, onTaken?: (picture: Picture) => void) {
+  const queries = useQueryClient();
+  const [uploads, setUploads] = useState<Upload[]>([]);
+  const waiting = useRef<{ id: number; file: File }[]>([]);
+  const busy = useRef(0);
+
+  const change = useCallback((id: number, part: Partial<Upload>) => {
+    setUploads((all) => all.map((one) => (one.id === id ? { ...one, ...part } : one)));
+  }, []);
+
+  const work = useCallback(async (): Promise<void> => {
+    if (busy.current >= AT_ONCE) return;
+    busy.current += 1;
+    for (let next = waiting.current.shift(); next; next = waiting.current.shift()) {
+      const { id, file } = next;
+      try {
+        const taken = await bring(site, file, (progress) => change(id, { progress }));
+        change(id, { progress: 1, taken: { picture: taken.picture, isNew: taken.new } });
+        void queries.invalidateQueries({ queryKey: picturesKey(site) });
+        onTaken?.(taken.picture);
+      } catch (error) {
+        change(id, { error: error as Error });
+      }
+    }
+    busy.current -= 1;
+  }, [site, change, queries, onTaken]);
+
+  const start = useCallback(
+    (files: File[]) => {
+      const made = files.map((file) => ({ id: (lastId += 1), file }));
+      waiting.current.push(...made);
+      setUploads((all) => [...all.filter((one) => !one.taken), ...made.map(({ id, file }) => ({ id, name: file.name, progress: 0, error: null, taken: null }))]);
+      made.slice(0, AT_ONCE).forEach(() => void work());
+    },
+    [work],
+  );
+  const dismiss = useCallback((id: number) => setUploads((all) => all.filter((one) => one.id !== id)), []);
+  return { uploads, start, dismiss };
+}

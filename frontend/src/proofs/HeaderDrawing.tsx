@@ -1,0 +1,65 @@
+import { themeOf, type DrawingProps } from "./drawing";
+import { MarkedText } from "./MarkedText";
+import { lineOf, pictureOf } from "./model";
+
+/** How much smaller than on a page a header is drawn in a row. */
+const SMALL = 0.5;
+
+function Emblem({ proof, as, mark, large, fact }: DrawingProps) {
+  const dark = as === "dark";
+  const logo = (dark && pictureOf(proof, "logo_dark")) || pictureOf(proof, "logo");
+  const scale = large ? 1 : SMALL;
+  if (!logo) {
+    const lit = fact === "icon" ? "outline-2 outline-mark" : "";
+    return <img src={pictureOf(proof, "mark")?.src ?? mark} alt="" width={48 * scale} height={48 * scale} className={`flex-none ${lit}`} />;
+  }
+  const plated = proof.plates === "both" || proof.plates === (dark ? "dark" : "light");
+  const plate = plated ? { background: dark ? "#ffffff" : "#15171d", padding: `${9 * scale}px ${12 * scale}px`, borderRadius: 10 * scale } : {};
+  return (
+    <img
+      src={logo.src}
+      alt={logo.alt}
+      style={{ width: logo.width * scale, boxSizing: "content-box", ...plate }}
+      className={`h-auto max-w-[62%] flex-none ${fact.startsWith("logo") ? "outline-2 outline-offset-2 outline-mark" : ""}`}
+    />
+  );
+}
+
+/** A page's header, on a desktop or as narrow as a phone shows it. */
+export function HeaderDrawing(props: DrawingProps) {
+  const { proof, fact, as, themes, large } = props;
+  const tagline = lineOf(proof, "tagline");
+  const name = lineOf(proof, "name");
+  const theme = themeOf({ fact, as });
+  const tones = themes[theme ?? "light"];
+  const looks = theme && tones ? { background: tones.ground, color: tones.ink } : {};
+  const soft = theme && tones ? { color: tones.soft } : {};
+  const phone = as === "phone";
+  const width = large ? (phone ? "w-[390px] max-w-full" : "w-full") : phone ? "w-[150px]" : "w-[216px]";
+  return (
+    <div className={`proof overflow-hidden ${width}`} style={looks}>
+      <div className={large ? "h-2" : "h-1"} style={{ background: theme && tones ? tones.band : proof.colour }} />
+      <div dir="auto" className={`flex items-center ${large ? "gap-4 p-6" : "min-h-[50px] gap-2 px-2.5 py-2"}`}>
+        <Emblem {...props} />
+        <div className="min-w-0">
+          {name.text && (
+            <b className={`block font-display font-semibold ${large ? "text-2xl break-words" : "truncate py-px text-xs"}`}>
+              <MarkedText line={name} fact={fact} />
+            </b>
+          )}
+          {tagline.text && (
+            <span style={soft} className={`block ${theme ? "" : "text-soft"} ${large ? "text-base break-words" : "truncate py-px text-[9.5px]"}`}>
+              <MarkedText line={tagline} fact={fact} />
+            </span>
+          )}
+        </div>
+      </div>
+      {phone && (
+        <div aria-hidden className={`grid gap-1.5 px-2.5 ${large ? "pb-8" : "pb-3"}`}>
+          <i className="h-1 w-2/3 rounded bg-current opacity-15" />
+          <i className="h-1 w-1/2 rounded bg-current opacity-15" />
+        </div>
+      )}
+    </div>
+  );
+}

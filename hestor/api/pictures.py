@@ -1,0 +1,144 @@
+"""Pictures: bring, list, describe, replace, delete, bring back."""
+
+from datetime import UTC, datetime
+from typing import Any
+
+from django.http import HttpRequest, HttpResponse
+from ninja import File, Router, Status
+from ninja.files import UploadedFile
+
+from hestor import wording
+from hestor.api.auth import site_for
+from hestor.api.mark_schemas import PictureChange, PictureOut, PicturesOut, PictureTaken
+from hestor.api.schemas import ProblemOut
+from hestor.core import crops, pictures, raster
+from hestor.core.errors import NotFound
+from hestor.core.roles import Action
+from hestor.pictures import services, store
+from hestor.pictures.models import Picture
+from hestor.sites import picture_use
+from hestor.sites.models import Site
+from hestor.sites.picture_use import Use
+
+router = Router(tags=["pictures"])
+_THUMBNAIL = 360
+
+
+def _out(site: Site, picture: Picture, uses: dict[str, list[Use]]) -> dict[str, Any]:
+    return {
+        **{
+            f: getattr(picture, f)
+            for f in (
+                "id",
+                "key",
+                "name",
+                "kind",
+                "width",
+                "height",
+                "size",
+                "description",
+                "title",
+                "caption",
+                "created",
+                "deleted",
+            )
+        },
+        "came_as": picture.came_as,
+        "notes": [wording.say(f"note.{code}", value=value) for code, value in picture.notes],
+        "thumbnail": f"/api/sites/{site.slug}/pictures/{picture.pk}/thumbnail?key={picture.key}",
+        "markdown": f"![{picture.description}]({picture_use.MARK}{picture.key})",
+        "uses": [vars(use) for use in uses.get(picture.key, ())],
+    }
+
+
+def _read(file: UploadedFile) -> bytes:
+    """The file's bytes, but no more than one too many."""
+    return bytes(file.read(pictures.MOST_BYTES + 1))
+
+
+@router.get("/sites/{site}/pictures", response={200: PicturesOut, 404: ProblemOut})
+def list_pictures(request: HttpRequest, site: str) -> dict[str, Any]:
+    """All pictures, the newest first, and those deleted in the last 30 days."""
+    found = site_for(request, site, Action.LOOK)
+    picture_use.purge(found.pk, datetime.now(UTC))
+    uses = picture_use.uses_of(found)
+    return {
+        "pictures": [_out(found, picture, uses) for picture in Picture.objects.of(found.pk)],
+        "deleted": [_out(found, picture, {}) for picture in Picture.objects.deleted_of(found.pk)],
+        "days_kept": services.DAYS_KEPT,
+        "most_bytes": pictures.MOST_BYTES,
+    }
+
+
+@router.post("/sites/{site}/pictures", response={201: PictureTaken, 200: PictureTaken, 422: ProblemOut})
+def bring(request: HttpRequest, site: str, file: UploadedFile = File(...)) -> Status[dict[str, Any]]:  # noqa: B008
+    """Takes a picture in. The same file twice is one picture."""
+    found = site_for(request, site, Action.EDIT)
+    picture, new = services.take_in(found.pk, file.name or "", _read(file))
+    out = {"picture": _out(found, picture, picture_use.uses_of(found)), "new": new}
+    return Status(201 if new else 200, out)
+
+
+@router.patch("/sites/{site}/pictures/{picture}", response={200: PictureOut, 404: ProblemOut, 422: ProblemOut})
+def describe(request: HttpRequest, site: str, picture: int, given: PictureChange) -> dict[str, Any]:
+    """Changes the words about a picture."""
+    found = site_for(request, site, Action.EDIT)
+    changed = picture_use.describe(found.pk, picture, given.model_dump(exclude_none=True))
+    return _out(found, changed, picture_use.uses_of(found))
+
+
+@router.post("/sites/{site}/pictures/{picture}/content", response={200: PictureOut, 404: ProblemOut, 422: ProblemOut})
+def replace(request: HttpRequest, site: str, picture: int, file: UploadedFile = File(...)) -> dict[str, Any]:  # noqa: B008
+    """Gives a picture other content; its uses in the draft follow."""
+    found = site_for(request, site, Action.EDIT)
+    changed = picture_use.replace(found.pk, picture, file.name or "", _read(file))
+    found.refresh_from_db()
+    return _out(found, changed, picture_use.uses_of(found))
+
+
+@router.delete("/sites/{site}/pictures/{picture}", response={204: None, 404: ProblemOut, 409: ProblemOut})
+def delete(request: HttpRequest, site: str, picture: int, used: bool = False) -> Status[None]:
+    """Deletes a picture for 30 days. One that the draft shows is deleted only with ``used=true``."""
+    found = site_for(request, site, Action.EDIT)
+    picture_use.delete(found.pk, picture, datetime.now(UTC), used)
+    return Status(204, None)
+
+
+@router.post("/sites/{site}/pictures/{picture}/restore", response={200: PictureOut, 404: ProblemOut})
+def bring_back(request: HttpRequest, site: str, picture: int) -> dict[str, Any]:
+    """Brings a deleted picture back."""
+    found = site_for(request, site, Action.EDIT)
+    back = services.bring_back(found.pk, picture, datetime.now(UTC))
+    return _out(found, back, picture_use.uses_of(found))
+
+
+@router.get("/sites/{site}/pictures/{picture}/thumbnail")
+def thumbnail(request: HttpRequest, site: str, picture: int, key: str = "") -> HttpResponse:
+    """The picture made small, as PNG; ``key`` makes the address change with the content."""
+    found = site_for(request, site, Action.LOOK)
+    row = Picture.objects.filter(site=found, pk=picture).first()
+    content = services.master(found.pk, row.key) if row else None
+    if row is None or content is None:
+        raise NotFound
+    name = f"thumbnail-{row.key}.png"
+    body = store.made(found.pk, name)
+    if body is None:
+        body = raster.png(
+            raster.looked_at(
+                content, min(_THUMBNAIL, max(content.width, content.height)) if content.kind != "svg" else _THUMBNAIL
+            )
+        )
+        store.keep_made(found.pk, name, body)
+    response = HttpResponse(body, content_type="image/png")
+    response["Cache-Control"] = "private, max-age=31536000, immutable" if key == row.key else "no-store"
+    return response
+
+
+@router.get("/sites/{site}/pictures/{picture}/crop", response={200: list[float], 404: ProblemOut})
+def proposed_crop(request: HttpRequest, site: str, picture: int) -> list[float]:
+    """A square for an icon, proposed from what is in the picture: left, top, right, bottom as shares."""
+    found = site_for(request, site, Action.LOOK)
+    content = services.master(found.pk, services.picture_of(found.pk, picture).key)
+    if content is None:
+        raise NotFound
+    return list(crops.proposed(content))

@@ -1,0 +1,66 @@
+"""Files beside the database: masters by their key, and what was made from them by its address.
+
+Each is written whole under another name and then renamed, so that a crash leaves no half file.
+"""
+
+import os
+import re
+import secrets
+from pathlib import Path
+
+from django.conf import settings
+
+_SAFE = re.compile(r"[a-z0-9][\w.-]*(?:/[\w.-]+)?")
+
+
+def _master_path(key: str) -> Path:
+    return Path(settings.DATA) / "pictures" / key[:2] / key
+
+
+def _made_path(site_id: int, name: str) -> Path | None:
+    return Path(settings.DATA) / "made" / str(site_id) / name.replace("/", "-") if _SAFE.fullmatch(name) else None
+
+
+def _write(path: Path, body: bytes) -> None:
+    path.parent.mkdir(parents=True, exist_ok=True)
+    draft = path.with_name(f".{path.name}.{secrets.token_hex(6)}")
+    with draft.open("wb") as opened:
+        opened.write(body)
+        opened.flush()
+        os.fsync(opened.fileno())
+    draft.replace(path)
+
+
+def put_master(key: str, body: bytes) -> None:
+    """Keeps a master; doing so twice changes nothing."""
+    if not _master_path(key).is_file():
+        _write(_master_path(key), body)
+
+
+def read_master(key: str) -> bytes:
+    """A master's bytes. Raises FileNotFoundError."""
+    return _master_path(key).read_bytes()
+
+
+def drop_master(key: str) -> None:
+    """Lets a master go."""
+    _master_path(key).unlink(missing_ok=True)
+
+
+def made(site_id: int, name: str) -> bytes | None:
+    """A file that was made before, by its name below the marks' prefix; None if it was not."""
+    path = _made_path(site_id, name)
+    try:
+        return path.read_bytes() if path else None
+    except FileNotFoundError:
+        return None
+
+
+def keep_made(site_id: int, name: str, body: bytes) -> None:
+    """Keeps a file that was made. It can be made again, so a full disk is no reason to fail."""
+    path = _made_path(site_id, name)
+    if path:
+        try:
+            _write(path, body)
+        except OSError:
+            return
