@@ -18,11 +18,17 @@ def test_the_desk(server, people, width, dark):
     person.field("Footer line").fill("{nope}")
     expect(person.fact("Footer line").get_by_role("alert")).to_contain_text("nope")
     expect(person.fact("Tagline")).to_contain_text("✓ Kept")
+    person.fact("Icon").get_by_role("button", name="Make one").click()
+    expect(person.fact("Icon").get_by_role("radio", name="Leaf")).to_be_visible()
+    person.fact("Accent").get_by_text("See all pairs").click()
     found["sheet"] = (person.faults(), person.overflows())
-    for view in ("pages", "editions", "review"):
+    for view in ("pages", "pictures", "editions", "review"):
         person.open(view=view)
         expect(page.get_by_text("Fetching")).to_have_count(0)
         page.wait_for_timeout(150)
+        if view == "pictures":
+            page.get_by_role("button", name="Open logo.svg").click()
+            expect(page.get_by_label("Caption")).to_be_visible()
         found[view] = (person.faults(), person.overflows())
     page.get_by_role("button", name="Open site").click()
     expect(page.get_by_role("menuitem", name="Make another site")).to_be_visible()

@@ -157,7 +157,8 @@ def test_being_signed_out_meanwhile_is_said_and_nothing_is_lost(owner_desk):
     person.field("Name").fill("After the session")
     expect(person.page.get_by_text("You were signed out meanwhile").first).to_be_visible()
     person.page.reload()
-    person.sign_in()
+    expect(person.page.get_by_role("heading", name="Sign in to the desk")).to_be_visible()
+    person.sign_in().open()
     expect(person.field("Name")).to_have_value("After the session")
     expect(person.fact("Name")).to_contain_text("✓ Kept")
 

@@ -75,9 +75,7 @@ export function Tokens({ readOnly }: { readOnly: boolean }) {
         ref={input}
         type="file"
         accept=".json,.css,.tokens,application/json,text/css"
-        aria-label={t("tokens.bring")}
-        tabIndex={-1}
-        className="unseen"
+        className="hidden"
         onChange={(event) => {
           void take(event.target.files?.[0]);
           event.target.value = "";

@@ -29,11 +29,10 @@ export function TypefacesField({ readOnly }: { readOnly: boolean }) {
   useFaces(pairs.flatMap((pair) => [pair.heading, pair.text]));
   return (
     <>
-      <fieldset disabled={readOnly} data-fact="typefaces" tabIndex={-1} className="grid gap-1.5 outline-none">
-        <legend className="unseen">{t("fact.typefaces.name")}</legend>
+      <div role="radiogroup" aria-labelledby="fact-typefaces" data-fact="typefaces" tabIndex={-1} className="grid gap-1.5 outline-none">
         {pairs.map((pair) => (
           <label key={pair.key} className="flex cursor-pointer items-start gap-2.5 rounded-md border border-line px-3 py-2 has-checked:border-act has-checked:bg-act-soft">
-            <input type="radio" name="typefaces" className="mt-1.5 size-4 accent-act" checked={chosen === pair.key} onChange={() => keeper.choose({ typefaces: pair.key })} />
+            <input type="radio" name="typefaces" disabled={readOnly} className="mt-1.5 size-4 accent-act" checked={chosen === pair.key} onChange={() => keeper.choose({ typefaces: pair.key })} />
             <span className="min-w-0">
               <span className="block truncate text-lg leading-snug font-semibold" style={{ fontFamily: `"Site ${pair.heading}", serif` }}>
                 {state.style.facts.name}
@@ -45,7 +44,7 @@ export function TypefacesField({ readOnly }: { readOnly: boolean }) {
             </span>
           </label>
         ))}
-      </fieldset>
+      </div>
       <p className="mt-1.5 text-xs text-soft">{t("fact.typefaces.others")}</p>
       <Tokens readOnly={readOnly} />
     </>

@@ -61,9 +61,7 @@ export function BringPictures({ site, several = false, label, children, actions,
         type="file"
         accept={ACCEPTS}
         multiple={several}
-        aria-label={label}
-        tabIndex={-1}
-        className="unseen"
+        className="hidden"
         onChange={(event) => {
           take(event.target.files);
           event.target.value = "";

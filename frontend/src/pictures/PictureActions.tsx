@@ -19,9 +19,7 @@ function Replace({ picture }: { picture: Picture }) {
         ref={input}
         type="file"
         accept={ACCEPTS}
-        aria-label={t("pictures.replace")}
-        tabIndex={-1}
-        className="unseen"
+        className="hidden"
         onChange={(event) => {
           const file = event.target.files?.[0];
           if (file) replace.mutate({ picture: picture.id, file });

@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, it, vi } from "vitest";
 import type { Facts, Style } from "../api/client";
 import { ApiProblem, NoConnection } from "../api/problem";
-import { countChanges, isChanged, Keeper, notKept, shownValue, type Key, type Values } from "./keeper";
+import { countChanges, isChanged, Keeper, notKept, shownValue, valueOf, type Key, type Values } from "./keeper";
 
 const FACTS = {
   version: 1 as const,
@@ -57,6 +57,8 @@ function server() {
     },
   };
 }
+
+const LOGO = { picture: "a".repeat(32), trim: null, recolour: "", description: "" };
 
 let now = 0;
 let desk: ReturnType<typeof server>;
@@ -220,4 +222,65 @@ it("knows what the server does not have yet", async () => {
   expect(keeper.unkept()).toEqual({ name: "Not yet" });
   await keeper.flush();
   expect(keeper.unkept()).toEqual({});
+});
+
+describe("choices", () => {
+  it("keep several facts at once, as one step to undo", async () => {
+    keeper.choose({ logo: LOGO, logo_width: 180 });
+    await vi.runAllTimersAsync();
+    expect(desk.calls).toEqual([{ logo: LOGO, logo_width: 180 }]);
+    expect(valueOf(keeper.snapshot(), "logo")).toEqual(LOGO);
+    expect(isChanged(keeper.snapshot(), "logo_width")).toBe(true);
+    expect(keeper.undo()).toBe("logo");
+    await vi.runAllTimersAsync();
+    expect(desk.calls.at(-1)).toEqual({ logo: null, logo_width: 0 });
+    expect(isChanged(keeper.snapshot(), "logo")).toBe(false);
+  });
+
+  it("that slide are one step while they go on", () => {
+    for (const width of [100, 120, 140]) keeper.choose({ logo_width: width }, true);
+    now = 5_000;
+    keeper.choose({ logo_width: 200 }, true);
+    keeper.undo();
+    expect(valueOf(keeper.snapshot(), "logo_width")).toBe(140);
+    keeper.undo();
+    expect(valueOf(keeper.snapshot(), "logo_width")).toBe(0);
+  });
+
+  it("that change nothing are no step", () => {
+    keeper.choose({ logo: null, logo_says_name: false });
+    expect(keeper.snapshot().canUndo).toBe(false);
+  });
+
+  it("show as the server kept them, and are not sent again", async () => {
+    keeper.choose({ icon: { source: "logo", crop: null } });
+    await vi.runAllTimersAsync();
+    expect(keeper.snapshot().typed).toEqual({});
+    await keeper.flush();
+    expect(desk.calls).toHaveLength(1);
+  });
+
+  it("of somebody else for the same fact are asked about", async () => {
+    const theirs = { ...LOGO, picture: "b".repeat(32) };
+    desk.other({ logo: theirs });
+    keeper.choose({ logo: LOGO });
+    await vi.runAllTimersAsync();
+    expect(keeper.snapshot().conflicts.logo).toEqual({ mine: LOGO, theirs });
+    keeper.settleConflict("logo", "mine");
+    await vi.runAllTimersAsync();
+    expect(valueOf(keeper.snapshot(), "logo")).toEqual(LOGO);
+  });
+});
+
+it("does not take its own words for another's when they are read back early", async () => {
+  let answer: (style: Style) => void = () => undefined;
+  const slow = new Keeper(style(), { keep: () => new Promise((resolve) => (answer = resolve)) }, () => now);
+  slow.type("name", "One");
+  await vi.advanceTimersByTimeAsync(400);
+  slow.type("name", "One more");
+  slow.refresh(style({ name: "One" }, 2));
+  expect(slow.snapshot().conflicts).toEqual({});
+  answer(style({ name: "One" }, 2));
+  await vi.advanceTimersByTimeAsync(0);
+  expect(shownValue(slow.snapshot(), "name")).toBe("One more");
 });

@@ -255,6 +255,7 @@ export class Keeper {
       // A text stays as it was typed until its field is left; any other value shows as it was kept.
       const shown = still.filter((key) => typeof values[key] !== "string");
       this.set({ style, typed: shown.reduce((typed, key) => without(typed, key), this.state.typed) });
+      for (const key of keys) this.sent.delete(key);
       this.mark(still, "kept");
     } catch (error) {
       this.failed(error, keys);
@@ -305,7 +306,9 @@ export class Keeper {
     for (const [name, text] of Object.entries(this.state.typed)) {
       const key = name as Key;
       const theirs = style.facts[key];
-      if (same(theirs, before[key]) || same(theirs, text)) continue;
+      // What is on its way from here may be read back before its own answer comes.
+      const ours = this.sent.has(key) && same(theirs, this.sent.get(key));
+      if (ours || same(theirs, before[key]) || same(theirs, text)) continue;
       const mineIsKept = same(text, before[key]);
       if (mineIsKept) typed = without(typed, key);
       else conflicts[key] = { mine: text, theirs };

@@ -1,0 +1,120 @@
+"""The Pictures view: bringing several, saying what they are, replacing, deleting, finding."""
+
+import re
+
+from playwright.sync_api import expect
+
+from tests.support.pictures import drawing, encoded, noise, png
+
+PICTURE = re.compile(r"^Open .*\.\w+$")
+
+
+def file(name: str, body: bytes) -> dict:
+    return {"name": name, "mimeType": "application/octet-stream", "buffer": body}
+
+
+def row(page, name: str):
+    return page.get_by_role("listitem").filter(has=page.get_by_role("button", name=f"Open {name}"))
+
+
+def test_several_at_once_each_with_its_own_outcome(owner_desk):
+    page = owner_desk.open(view="pictures").page
+    page.locator("input[type=file]").first.set_input_files(
+        [
+            file("one.png", png(60, 40)),
+            file("cut.png", png(60, 40)[:80]),
+            file("moving.svg", drawing('<rect width="9" height="9"><animate/></rect>')),
+            file("again.png", png(60, 40)),
+            file("photo.png", encoded(noise(90, 60), "JPEG")),
+        ]
+    )
+    said = page.locator("main")
+    expect(said).to_contain_text("“one.png” is here.")
+    expect(said).to_contain_text("“cut.png” breaks off before its end")
+    expect(said).to_contain_text("What moved in the drawing was taken out.")
+    expect(said).to_contain_text("“one.png” was here already, so it is used again.")
+    expect(said).to_contain_text("Its name says otherwise, but it is a JPEG.")
+    expect(row(page, "one.png")).to_have_count(1)
+    expect(row(page, "cut.png")).to_have_count(0)
+    assert owner_desk.faults() == []
+
+
+def test_words_search_and_sort(owner_desk):
+    page = owner_desk.open(view="pictures").page
+    page.locator("input[type=file]").first.set_input_files(file("heavy.png", png(300, 200)))
+    expect(row(page, "heavy.png")).to_contain_text("No description")
+    page.get_by_label("1 without a description").check()
+    expect(page.get_by_role("button", name=PICTURE)).to_have_count(1)
+    page.get_by_role("button", name="Open heavy.png").click()
+    page.get_by_label("Description").fill("x" * 201)
+    page.get_by_role("button", name="Keep").click()
+    expect(page.get_by_text("Description takes 200 characters at most")).to_be_visible()
+    page.get_by_label("Description").fill("Noise")
+    page.get_by_role("button", name="Keep").click()
+    expect(page.get_by_label("1 without a description")).to_have_count(0)
+    expect(row(page, "heavy.png")).to_contain_text("Noise")
+    page.get_by_role("combobox", name="Sort by").select_option("size")
+    expect(page.get_by_role("heading", level=2).first).to_have_text("heavy.png")
+    page.get_by_role("searchbox").fill("autumn of 2025")
+    expect(page.get_by_role("button", name=PICTURE)).to_have_count(1)
+    page.get_by_role("searchbox").fill("zzz")
+    expect(page.get_by_text("No picture has “zzz”")).to_be_visible()
+
+
+def test_a_replacement_is_followed_by_its_uses(owner_desk, server):
+    page = owner_desk.open(view="pictures").page
+    page.get_by_role("button", name="Open beans.svg").click()
+    expect(row(page, "beans.svg")).to_contain_text("Beans and peas")
+    page.locator("input[type=file]").last.set_input_files(file("rows.png", png(900, 500)))
+    expect(row(page, "rows.png")).to_contain_text("900 × 500")
+    expect(page.get_by_text("1 change kept")).to_be_visible()
+    page.get_by_role("button", name="Review").click()
+    page.get_by_role("button", name="Publish this change").click()
+    expect(page.get_by_role("heading", name="is live")).to_be_visible()
+    page.goto(server.site("quillmere") + "/growing/beans-and-peas/")
+    image = page.locator(".prose img")
+    image.scroll_into_view_if_needed()
+    page.wait_for_function("document.querySelector('.prose img').naturalWidth > 0")
+    assert image.get_attribute("width") == "480"
+    assert "image/webp" in (page.locator(".prose source").get_attribute("type") or "")
+
+
+def test_one_in_use_goes_only_after_a_look_and_comes_back(owner_desk):
+    page = owner_desk.open(view="pictures").page
+    page.get_by_role("button", name="Open logo.svg").click()
+    page.get_by_role("button", name="Delete", exact=True).click()
+    expect(page.get_by_text("It is used in 2 places")).to_be_visible()
+    page.get_by_role("button", name="Leave it").click()
+    page.get_by_role("button", name="Delete", exact=True).click()
+    page.get_by_role("button", name="Delete it all the same").click()
+    expect(page.get_by_role("heading", name="Deleted in the last 30 days")).to_be_visible()
+    expect(page.get_by_role("button", name="Open logo.svg")).to_have_count(0)
+    assert owner_desk.faults() == []
+    page.get_by_role("button", name="Bring back").click()
+    expect(page.get_by_role("button", name="Open logo.svg")).to_be_visible()
+
+
+def test_nothing_yet_no_connection_and_by_keyboard(owner_desk):
+    page = owner_desk.page
+    page.goto(owner_desk.server.desk + "/new-site")
+    page.get_by_label("What is the site called?").fill("Empty")
+    page.get_by_role("combobox", name="In which town?").press_sequentially("trogen")
+    page.get_by_role("option").first.click()
+    page.get_by_role("button", name="Make the site").click()
+    expect(owner_desk.field("Name")).to_have_value("Empty")
+    expect(owner_desk.fact("Logo")).to_contain_text("No logo yet")
+    expect(owner_desk.fact("Icon")).to_contain_text("This is the starter mark.")
+    owner_desk.open("empty", "pictures")
+    expect(page.get_by_text("No picture yet.")).to_be_visible()
+    assert owner_desk.faults() == []
+    page.route("**/pictures", lambda route: route.abort() if route.request.method == "POST" else route.continue_())
+    page.locator("input[type=file]").first.set_input_files(file("a.png", png(60, 40)))
+    expect(page.get_by_text("No connection, so “a.png” did not arrive.")).to_be_visible()
+    page.unroute("**/pictures")
+    page.get_by_role("button", name="Put away").focus()
+    page.keyboard.press("Enter")
+    with page.expect_file_chooser() as chooser:
+        page.get_by_role("button", name="Bring pictures").focus()
+        page.keyboard.press("Enter")
+    chooser.value.set_files(file("a.png", png(60, 40)))
+    expect(page.get_by_role("button", name="Open a.png")).to_be_visible()
