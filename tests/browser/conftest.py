@@ -33,7 +33,9 @@ def browser() -> Iterator[Browser]:
 @pytest.fixture(scope="session")
 def demo_data(tmp_path_factory) -> Path:
     """The demo as loaded, made once for all of pytest's processes."""
-    shared = tmp_path_factory.getbasetemp().parent / "demo-data"
+    base = tmp_path_factory.getbasetemp()
+    # Only pytest-xdist puts the processes of one run side by side; without it, the folder above is for all runs.
+    shared = (base.parent if "PYTEST_XDIST_WORKER" in os.environ else base) / "demo-data"
     done = shared.with_suffix(".done")
     try:
         shared.mkdir()

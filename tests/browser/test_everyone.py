@@ -3,7 +3,7 @@
 import pytest
 from playwright.sync_api import expect
 
-LOOKS = [(1280, False), (1280, True), (390, True), (360, False)]
+LOOKS = [(1280, False), (390, True), (360, False)]
 
 
 @pytest.mark.parametrize(("width", "dark"), LOOKS)

@@ -46,10 +46,10 @@ def test_words_search_and_sort(owner_desk):
     page.get_by_label("1 without a description").check()
     expect(page.get_by_role("button", name=PICTURE)).to_have_count(1)
     page.get_by_role("button", name="Open heavy.png").click()
-    page.get_by_label("Description").fill("x" * 201)
+    page.get_by_label("Description", exact=True).fill("x" * 201)
     page.get_by_role("button", name="Keep").click()
     expect(page.get_by_text("Description takes 200 characters at most")).to_be_visible()
-    page.get_by_label("Description").fill("Noise")
+    page.get_by_label("Description", exact=True).fill("Noise")
     page.get_by_role("button", name="Keep").click()
     expect(page.get_by_label("1 without a description")).to_have_count(0)
     expect(row(page, "heavy.png")).to_contain_text("Noise")
@@ -74,7 +74,7 @@ def test_a_replacement_is_followed_by_its_uses(owner_desk, server):
     page.goto(server.site("quillmere") + "/growing/beans-and-peas/")
     image = page.locator(".prose img")
     image.scroll_into_view_if_needed()
-    page.wait_for_function("document.querySelector('.prose img').naturalWidth > 0")
+    image.evaluate("i => i.decode()")
     assert image.get_attribute("width") == "480"
     assert "image/webp" in (page.locator(".prose source").get_attribute("type") or "")
 

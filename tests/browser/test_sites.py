@@ -94,11 +94,11 @@ def test_an_edition_is_looked_at_and_brought_back(owner_desk, server):
     before = server.get("quillmere.localhost", "/")[1]
     first.get_by_role("button", name="Bring it back").click()
     expect(
-        page.get_by_text("The draft says again what edition 1 said. 3 changes wait to be published.")
+        page.get_by_text("The draft says again what edition 1 said. 6 changes wait to be published.")
     ).to_be_visible()
     assert server.get("quillmere.localhost", "/")[1] == before
     page.get_by_role("main").get_by_role("link", name="Review and publish").click()
-    page.get_by_role("button", name="Publish these 3 changes").click()
+    page.get_by_role("button", name="Publish these 6 changes").click()
     expect(page.get_by_role("heading", name="Edition 4 is live")).to_be_visible()
     assert b"Quillmere Seed Exchange" in server.get("quillmere.localhost", "/")[1]
 

@@ -7,8 +7,10 @@ import signal
 import socket
 import subprocess
 import sys
+import tempfile
 import time
 from dataclasses import dataclass, field
+from functools import lru_cache
 from http.client import HTTPResponse
 from http.cookies import SimpleCookie
 from pathlib import Path
@@ -54,6 +56,28 @@ def copy_data(template: Path, folder: Path) -> Path:
     return Path(shutil.copytree(template, folder))
 
 
+@lru_cache(maxsize=1)
+def _nursery() -> subprocess.Popen:
+    """The process of which this one's servers are forks; it ends with its input (``nursery``)."""
+    command = [sys.executable, "-m", "tests.support.nursery"]
+    own = environment(Path(tempfile.mkdtemp(prefix="hestor-nursery-")))
+    return subprocess.Popen(command, cwd=TOP, env=own, stdin=subprocess.PIPE, stdout=subprocess.PIPE, text=True)
+
+
+def _fork(wanted: dict[str, str]) -> int:
+    nursery = _nursery()
+    assert nursery.stdin
+    assert nursery.stdout
+    nursery.stdin.write(json.dumps(wanted) + "\n")
+    nursery.stdin.flush()
+    return int(nursery.stdout.readline())
+
+
+def _answers(port: int) -> bool:
+    with socket.socket() as probe:
+        return probe.connect_ex(("127.0.0.1", port)) == 0
+
+
 @dataclass
 class Server:
     """One running server. `kill` ends it as a loss of power would: without a word."""
@@ -61,7 +85,7 @@ class Server:
     data: Path
     demo: bool = True
     port: int = field(default_factory=free_port)
-    process: subprocess.Popen | None = None
+    group: int | None = None
 
     @property
     def desk(self) -> str:
@@ -71,10 +95,7 @@ class Server:
         return f"http://{slug}.localhost:{self.port}"
 
     def start(self) -> "Server":
-        command = [sys.executable, "-m", "gunicorn", "-c", "hestor/config/server.py"]
-        self.process = subprocess.Popen(
-            command, cwd=TOP, env=environment(self.data, self.port, self.demo), start_new_session=True
-        )
+        self.group = _fork(environment(self.data, self.port, self.demo))
         deadline = time.monotonic() + 30
         while time.monotonic() < deadline:
             try:
@@ -85,10 +106,12 @@ class Server:
         raise RuntimeError("the server did not start within 30 seconds")
 
     def _end(self, how: signal.Signals) -> None:
-        if self.process:
-            os.killpg(self.process.pid, how)
-            self.process.wait(timeout=20)
-            self.process = None
+        if self.group:
+            os.killpg(self.group, how)
+            deadline = time.monotonic() + 20
+            while _answers(self.port) and time.monotonic() < deadline:
+                time.sleep(0.01)
+            self.group = None
 
     def stop(self) -> None:
         self._end(signal.SIGTERM)

@@ -3,6 +3,8 @@ import { Advice } from "./Advice";
 import { useMarks, type Marks } from "./api";
 
 type Pair = NonNullable<Marks["colours"][string]>[number];
+/** Pairs that need less than texts do are of surfaces, and are shown as such. */
+const TEXT = 4.5;
 const THEMES = ["light", "dark"] as const;
 
 function Cell({ pair }: { pair: Pair | undefined }) {
@@ -12,8 +14,8 @@ function Cell({ pair }: { pair: Pair | undefined }) {
   return (
     <td className="py-1 pe-2">
       <span className="flex items-center gap-2">
-        <span className="inline-flex h-6 w-9 flex-none items-center justify-center rounded-sm border border-line font-semibold" style={{ color: pair.fore, background: pair.back }}>
-          Aa
+        <span aria-hidden className="inline-flex h-6 w-9 flex-none items-center justify-center rounded-sm border border-line font-semibold" style={{ color: pair.fore, background: pair.back }}>
+          {pair.needed < TEXT ? <i className="h-2.5 w-6 rounded-xs" style={{ background: pair.fore }} /> : "Aa"}
         </span>
         <span className="font-code text-[11px]">{pair.ratio.toFixed(1)}</span>
         {pair.moved && (
