@@ -40,15 +40,23 @@ def fact_words(key: str, said: str) -> str:
     """What a fact says, in words; a text says itself."""
     if not said or key not in _IN_OTHER_WORDS:
         return said
-    match key:
-        case "logo_width":
-            return wording.say("said.width", width=said)
-        case "logo_says_name":
-            return wording.say("said.yes")
-        case "logo_plate":
+    match key, said:
+        case "logo_plate", _:
             return wording.say(f"said.plate.{said}")
-        case "typefaces":
+        case "typefaces", _:
             return " · ".join(dict.fromkeys(typefaces.families(said)))
+        case "logo_width", "0":
+            return wording.say("said.by_shape")
+        case "logo_width", _:
+            return wording.say("said.width", width=said)
+        case "logo_says_name", _:
+            return wording.say("said.yes" if said == "true" else "said.no")
+        case "icon", "null":
+            return wording.say("said.starter")
+        case "share_picture", "null":
+            return wording.say("said.composed")
+        case _, "null":
+            return ""
     return _mark_words(json.loads(said))
 
 

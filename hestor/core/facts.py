@@ -200,12 +200,10 @@ def is_set(facts: Facts, key: str) -> bool:
 
 
 def said(facts: Facts, key: str) -> str:
-    """What a fact says, as one text: a text itself, else its JSON; empty where nothing was said."""
+    """What a fact says, as one text: a text itself, else its JSON."""
     value = getattr(facts, key)
     if isinstance(value, str):
         return value
-    if not value:
-        return ""
     return value.model_dump_json() if isinstance(value, BaseModel) else json.dumps(value)
 
 

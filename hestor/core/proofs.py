@@ -133,6 +133,13 @@ def manifest(says: ManifestSays, words: Mapping[str, str]) -> Proof:
     return Proof(Place.MANIFEST, "", lines, says.theme_colour, pictures)
 
 
+def message(says: PageSays, words: Mapping[str, str]) -> Proof:
+    """The head of a message that the site sends."""
+    role = "name" if says.name_is_seen else "name_read_out"
+    lines = (line(role, says.site_name, ("name",), words), Line("subject", says.title))
+    return Proof(Place.MESSAGE, "", lines, "", _pictures(logo=says.logo, mark=says.mark))
+
+
 def links(path: str, page: PageSays) -> Proof:
     """Links of a page, whose colours its stylesheet says."""
     return Proof(Place.LINKS, path, tuple(Line("link", text) for text in page.menu[:2]))

@@ -26,6 +26,7 @@ class Place(StrEnum):
     NOT_FOUND = "not_found"
     SHARE = "share"
     LINKS = "links"
+    MESSAGE = "message"
 
 
 @dataclass(frozen=True)
@@ -69,7 +70,7 @@ def _text(counts: Counts, fill_in: str) -> list[PlaceReach]:
 
 def _name(facts: Facts, counts: Counts) -> list[PlaceReach]:
     everywhere = [PlaceReach(place, counts.pages) for place in (Place.TAB, Place.HEADER, Place.SEARCH, Place.SHARE)]
-    files = [PlaceReach(place, files=1) for place in (Place.FEED, Place.MANIFEST)]
+    files = [PlaceReach(place, files=1) for place in (Place.FEED, Place.MANIFEST, Place.MESSAGE)]
     once = [PlaceReach(Place.STRUCTURED, counts.structured), PlaceReach(Place.NOT_FOUND, 1)]
     return everywhere + _footer(facts, "site", counts.pages) + _text(counts, "site") + files + once
 
@@ -112,13 +113,8 @@ def _brand_colour(facts: Facts, counts: Counts) -> list[PlaceReach]:
 def _logo(facts: Facts, counts: Counts) -> list[PlaceReach]:
     share = [] if facts.share_picture else _share_picture(facts, counts)
     tab = [PlaceReach(Place.TAB, counts.pages)] if facts.icon and facts.icon.source == "logo" else []
-    return [
-        PlaceReach(Place.HEADER, counts.pages),
-        *share,
-        *tab,
-        PlaceReach(Place.NOT_FOUND, 1),
-        PlaceReach(Place.STRUCTURED, counts.structured),
-    ]
+    once = [PlaceReach(Place.NOT_FOUND, 1), PlaceReach(Place.STRUCTURED, counts.structured)]
+    return [PlaceReach(Place.HEADER, counts.pages), *share, *tab, PlaceReach(Place.MESSAGE, files=1), *once]
 
 
 def _in_header(facts: Facts, counts: Counts) -> list[PlaceReach]:
@@ -178,7 +174,7 @@ _REACH = {
 
 
 # For these something is derived where the owner has said nothing.
-_DERIVED = ("short_name", "icon", "share_picture", "logo_width")
+_DERIVED = ("short_name", "icon", "share_picture", "logo_width", "accent_colour")
 
 
 def reach(key: str, facts: Facts, counts: Counts) -> tuple[PlaceReach, ...]:

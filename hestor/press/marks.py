@@ -49,6 +49,11 @@ class Shown:
     srcset: str = ""
     sources: tuple[tuple[str, str], ...] = ()
 
+    @property
+    def large(self) -> str:
+        """The address of the sharpest file in the fallback format."""
+        return self.srcset.rpartition(", ")[2].partition(" ")[0] or self.src
+
 
 def _hash(recipe: Any) -> str:
     return hashlib.sha256(json.dumps([MAKER, recipe], sort_keys=True).encode()).hexdigest()[:16]

@@ -1,6 +1,6 @@
 """One edition at the press: finds out what a path asks for, and makes the bytes."""
 
-from collections.abc import Callable, Mapping
+from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass
 from datetime import date, datetime
 from functools import cached_property, lru_cache
@@ -11,7 +11,7 @@ from jinja2 import Environment, PackageLoader, StrictUndefined
 from markupsafe import Markup
 
 from hestor import wording
-from hestor.core import fillins, languages, prose, titles, zones
+from hestor.core import fillins, languages, palettes, prose, titles, typefaces, zones
 from hestor.press import assets, feed, files
 from hestor.press.answer import HTML, Answer
 from hestor.press.edition import Edition, MenuItem, Page
@@ -203,6 +203,23 @@ class Press:
             "older": self.root + leaf_path(page.path, number + 1) if number < count else "",
         }
         return self._html("news.html.jinja", **values)
+
+    def message(self, subject: str, paragraphs: Sequence[str]) -> bytes:
+        """A message from the site as HTML, for mail: the same logo, name, colours and footer line as its pages.
+
+        Its pictures are named by full addresses, and in the format that every mail program shows.
+        """
+        marks, theme = self._plain_marks, palettes.theme(self.facts.brand_colour, self.facts.accent_colour, "light")
+        text = typefaces.PAIRS[self.facts.typefaces].text
+        said = {
+            "subject": subject,
+            "paragraphs": paragraphs,
+            "theme": theme,
+            "fonts": f"'{text.family}',{text.fallback}",
+            "logo": marks.logo,
+            "icon": f"{marks.icon_folder}icon-180.png",
+        }
+        return _JINJA.get_template("message.html.jinja").render({**self._frame, **said}).encode()
 
     def _not_found(self) -> Answer:
         heading = self.words["not_found.title"]

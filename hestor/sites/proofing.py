@@ -4,6 +4,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from datetime import datetime
 
+from hestor import wording
 from hestor.core import facts as facts_module
 from hestor.core import fillins, proofs, zones
 from hestor.core.errors import NotFound, Problem
@@ -60,6 +61,8 @@ def proof(site: Site, path: str, now: datetime, typed: Mapping[str, object] | No
         made += [p for p in home if p.place in (Place.TAB, Place.SEARCH, Place.SHARE)]
     made.append(proofs.feed(read_feed(press.answer("/feed.xml").body), words))
     made.append(proofs.manifest(read_manifest(press.answer("/site.webmanifest").body), words))
+    subject = wording.catalogue("public", facts.language)["message.subject"]
+    made.append(proofs.message(PageSays(press.message(subject, ())), words))
     counts = counts_of(site)
     reached = {key: reach(key, facts, counts) for key in facts_module.KEYS}
     colours = read_colours(press.answer(page.style).body)

@@ -127,9 +127,9 @@ def test_changes_of_marks_are_said_in_words(desk, site):
         "logo": ("", "A picture"),
         "logo_dark": ("", "The logo in #f4f2ee"),
         "logo_plate": ("", "On dark grounds"),
-        "logo_width": ("", "200 pixels"),
-        "logo_says_name": ("", "Yes"),
-        "icon": ("", "Drawn here: leaf"),
+        "logo_width": ("From its shape", "200 pixels"),
+        "logo_says_name": ("No", "Yes"),
+        "icon": ("The starter mark", "Drawn here: leaf"),
         "typefaces": ("Literata", "Source Serif 4 · Public Sans"),
     }
 

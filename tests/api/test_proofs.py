@@ -55,6 +55,7 @@ def test_reach(desk, site):
         "text": 2,
         "feed": 1,
         "manifest": 1,
+        "message": 1,
         "structured": 1,
         "not_found": 1,
     }

@@ -116,7 +116,9 @@ def test_uses_follow_a_replacement():
 
 
 def test_what_a_fact_says_as_one_text():
-    assert facts_module.said(BASE, "logo") == ""
+    assert facts_module.said(BASE, "logo") == "null"
+    assert facts_module.said(BASE, "logo_says_name") == "false"
+    assert facts_module.said(BASE, "tagline") == ""
     assert facts_module.said(taken(logo_width=180), "logo_width") == "180"
     assert marks.Logo.model_validate_json(facts_module.said(taken(logo=KEY), "logo")) == Logo(picture=KEY)
     assert isinstance(taken(share_picture=KEY).share_picture, SharePicture)

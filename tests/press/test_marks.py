@@ -9,6 +9,8 @@ from hestor.core.facts import Facts
 from hestor.core.readback import PageSays, read_manifest
 from hestor.press import Look, render
 from hestor.press.marks import Marks, media_type
+from hestor.press.press import Press
+from tests.support.hostile import HOSTILE
 from tests.support.memory import MemoryEdition, page, small
 from tests.support.pictures import master_of, noise, opened, svg_master, wordmark
 
@@ -156,3 +158,24 @@ def test_a_look_has_its_own_addresses():
 def test_descriptions_are_text(words):
     page = says(logo={"picture": LOGO, "description": words}, share_picture={"picture": PHOTO, "description": words})
     assert (page.logo.alt, page.share.alt) == (words, words)
+
+
+@pytest.mark.parametrize("words", HOSTILE)
+def test_a_message_says_the_house_style_and_words_are_text(words):
+    facts = facts_module.changed(BASE, {"name": words, "footer_text": "© {site}", "brand_colour": "#7a2e4d"})
+    press = Press(small(facts), 2026)
+    read = PageSays(press.message(words, [words, "Second"]))
+    folded = " ".join(facts.name.split())
+    assert (read.site_name, read.footer) == (folded, f"© {folded}")
+    assert read._tree.css("script") == []
+    assert [node.text() for node in read._tree.css("main p")] == [words, "Second"]
+
+
+def test_a_messages_pictures_are_found_from_anywhere():
+    made = edition(logo=LOGO, logo_says_name=True)
+    read = PageSays(Press(made, 2026).message("Hello", []))
+    assert (read.name_is_seen, read.site_name) == (False, "Seed Library")
+    assert read.logo.src.startswith("https://seeds.example/_hestor/logo-")
+    assert opened(file(read.logo.src, logo=LOGO, logo_says_name=True).body).format == "PNG"
+    plain = PageSays(Press(edition(), 2026).message("Hello", []))
+    assert opened(file(plain.mark.src).body).size == (180, 180)

@@ -61,6 +61,7 @@ def test_reach_agrees_with_a_reading_of_every_page(demo, slug, key):
     files = {
         Place.FEED: read_feed(press.answer("/feed.xml").body),
         Place.MANIFEST: read_manifest(press.answer("/site.webmanifest").body),
+        Place.MESSAGE: PageSays(press.message("Hello", ["Text"]))._tree.css_first("header").html,
     }
     for place in Place:
         said = next((p for p in places if p.place is place), None)
@@ -73,3 +74,26 @@ def test_reach_agrees_with_a_reading_of_every_page(demo, slug, key):
             assert (said.pages if said else 0) == count_texts(press, words), place
         else:
             assert (said.pages if said else 0) == count(press, place, words), place
+
+
+MARKS = {
+    "logo": (Place.HEADER, lambda page, press: page.logo is not None),
+    "icon": (Place.TAB, lambda page, press: page.tab_icon.startswith(press.marks.icon_folder)),
+    "share_picture": (Place.SHARE, lambda page, press: page.share.src.endswith(press.marks.share.src)),
+    "accent_colour": (Place.LINKS, lambda page, press: page.style == says_style(press)),
+    "brand_colour": (Place.HEADER, lambda page, press: page.theme_colour == press.facts.brand_colour),
+}
+
+
+def says_style(press: Press) -> str:
+    return PageSays(press.answer("/").body).style
+
+
+@pytest.mark.parametrize("slug", ["quillmere", "silberpfad", "narjis"])
+@pytest.mark.parametrize("key", MARKS)
+def test_the_reach_of_marks_agrees_with_a_reading_of_every_page(demo, slug, key):
+    site = Site.objects.get(slug=slug)
+    press = Press(draft_of(site), datetime.now(UTC).year)
+    place, shows = MARKS[key]
+    said = {p.place: p.pages for p in reach(key, site.facts, counts_of(site))}
+    assert said[place] == sum(shows(PageSays(press.answer(path).body), press) for path in press.paths())

@@ -1243,7 +1243,7 @@ export interface components {
          * @description Anywhere a fact is seen.
          * @enum {string}
          */
-        Place: "tab" | "header" | "footer" | "search" | "text" | "feed" | "manifest" | "structured" | "not_found" | "share" | "links";
+        Place: "tab" | "header" | "footer" | "search" | "text" | "feed" | "manifest" | "structured" | "not_found" | "share" | "links" | "message";
         /**
          * PlaceReachOut
          * @description In one place: on how many pages, in how many files.

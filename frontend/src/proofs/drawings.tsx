@@ -3,6 +3,7 @@ import { HeaderDrawing } from "./HeaderDrawing";
 import { HomeScreenDrawing } from "./HomeScreenDrawing";
 import { LinksDrawing } from "./LinksDrawing";
 import { MarkedText } from "./MarkedText";
+import { MessageDrawing } from "./MessageDrawing";
 import { lineOf } from "./model";
 import { ShareDrawing } from "./ShareDrawing";
 import { BookmarkDrawing, TabDrawing } from "./TabDrawing";
@@ -69,6 +70,8 @@ export function Drawing(props: DrawingProps) {
       return <Feed {...props} />;
     case "manifest":
       return <HomeScreenDrawing {...props} />;
+    case "message":
+      return <MessageDrawing {...props} />;
     case "links":
       return <LinksDrawing {...props} />;
     case "share":

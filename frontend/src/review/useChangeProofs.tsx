@@ -1,10 +1,10 @@
 import type { ReactNode } from "react";
 import type { Change } from "../api/client";
 import { useProofs } from "../proofs/useProofs";
-import { BANDS } from "../sheet/bands";
+import { BANDS, keysOf } from "../sheet/bands";
 import { RowProofs } from "../sheet/RowProofs";
 
-const ROWS = new Map(BANDS.flatMap((band) => band.rows).map((row) => [row.key as string, row]));
+const ROWS = new Map(BANDS.flatMap((band) => band.rows).flatMap((row) => keysOf(row).map((key) => [key as string, row])));
 const AS_KEPT = {};
 
 /** Draws, beside a changed fact, where its new words land: read back from the draft that would be published. */

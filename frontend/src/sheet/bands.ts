@@ -42,7 +42,7 @@ export const BANDS: Band[] = [
         also: ["logo_dark", "logo_plate", "logo_width", "logo_says_name"],
         field: "logo",
         size: "line",
-        proofs: [{ place: "header" }, { place: "header", as: "dark" }, { place: "header", as: "phone" }],
+        proofs: [{ place: "header" }, { place: "header", as: "dark" }, { place: "header", as: "phone" }, { place: "message" }],
       },
       {
         key: "icon",
