@@ -35,6 +35,23 @@ def _sign_in(page: Page, server: Server) -> None:
     page.locator("[data-fact=name]").wait_for()
 
 
+def _marks(page: Page, server: Server) -> None:
+    page.goto(f"{server.desk}/silberpfad/style")
+    page.get_by_text("On dark pages it can’t be made out.").wait_for()
+    for band, name in (("marks", "marks"), ("colours", "colours")):
+        page.evaluate(f"document.getElementById('{band}').scrollIntoView()")
+        _shot(page, name)
+    page.goto(f"{server.desk}/narjis/style")
+    icon = page.get_by_role("group", name="Icon", exact=True)
+    icon.get_by_role("button", name="Make one").click()
+    icon.get_by_role("radio", name="Leaf").wait_for(state="attached")
+    icon.evaluate("row => scrollTo(0, row.offsetTop - 70)")
+    _shot(page, "icon-maker")
+    page.goto(f"{server.desk}/quillmere/pictures")
+    page.get_by_role("button", name="Open beans.svg").click()
+    _shot(page, "pictures")
+
+
 def _desk(browser: Browser, server: Server) -> None:
     with _page(browser) as page:
         page.goto(server.desk)
@@ -50,6 +67,7 @@ def _desk(browser: Browser, server: Server) -> None:
         for view in ("pages", "review", "editions"):
             page.goto(f"{server.desk}/quillmere/{view}")
             _shot(page, view)
+        _marks(page, server)
     with _page(browser, width=390, dark=True) as page:
         _sign_in(page, server)
         _shot(page, "house-style-phone-dark")
