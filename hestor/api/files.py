@@ -61,7 +61,7 @@ def show(request: HttpRequest, site: str, path: str, typed: str = "") -> HttpRes
     found = site_for(request, site, Action.LOOK)
     good, _ = facts_module.check_all(_typed(typed))
     facts = found.facts.model_copy(update=good)
-    answer = made.file(found.pk, Marks(facts, services.masters(found.pk)), PREFIX + path)
+    answer = made.file(found.pk, Marks(facts, services.masters(found.pk)), PREFIX + path, keep=not good)
     if answer is None:
         raise NotFound
     response = HttpResponse(answer.body, content_type=answer.media_type)

@@ -11,15 +11,29 @@ from hestor import wording
 _STRICT = "default-src 'none'; frame-ancestors 'none'; base-uri 'none'; form-action 'none'"
 
 
+# A picture may have 20 MB (``core.pictures``); what is a little larger is still read, to be refused by its name.
+MOST_SENT = 50_000_000
+
+
+def _length(request: HttpRequest) -> int:
+    given = request.META.get("CONTENT_LENGTH") or "0"
+    return int(given) if given.isdigit() else 0
+
+
+def _too_big() -> HttpResponse:
+    body = {"type": "about:blank", "title": wording.say("error.too_big"), "status": 413, "code": "too_big"}
+    return JsonResponse(body, status=413, content_type="application/problem+json")
+
+
 class DeskHeaders:
-    """No framing, no sniffing, no caching of what was said to one person."""
+    """Nothing larger than any picture may be; no framing, no sniffing, no caching of what was said to one person."""
 
     def __init__(self, get_response: Callable[[HttpRequest], HttpResponse]) -> None:
         self._get_response = get_response
 
     def __call__(self, request: HttpRequest) -> HttpResponse:
         """Answers one request."""
-        response = self._get_response(request)
+        response = _too_big() if _length(request) > MOST_SENT else self._get_response(request)
         headers = response.headers
         headers.setdefault("Content-Security-Policy", _STRICT)
         headers.setdefault("Cache-Control", "no-store")

@@ -88,6 +88,9 @@ def take_in(site_id: int, name: str, body: bytes) -> tuple[Picture, bool]:
         return known, False
     taken = read(name, body)
     with transaction.atomic():
+        # The same file may have come twice at the same time.
+        if known := same_file(site_id, body):
+            return known, False
         keep(site_id, taken)
         return Picture.objects.create(site_id=site_id, **_fields(name, body, taken)), True
 
@@ -136,6 +139,9 @@ def bring_back(site_id: int, picture_id: int, now: datetime) -> Picture:
 @lru_cache(maxsize=4096)
 def _known(site_id: int, key: str) -> Master:
     content = Content.objects.get(site_id=site_id, key=key)
+    if not store.has_master(key):
+        # As after a backup without its pictures: pages do without it.
+        raise Content.DoesNotExist
     return Master(cast(MasterKind, content.kind), content.width, content.height, partial(store.read_master, key))
 
 

@@ -33,13 +33,18 @@ def _write(path: Path, body: bytes) -> None:
 
 def put_master(key: str, body: bytes) -> None:
     """Keeps a master; doing so twice changes nothing."""
-    if not _master_path(key).is_file():
+    if not has_master(key):
         _write(_master_path(key), body)
 
 
 def read_master(key: str) -> bytes:
     """A master's bytes. Raises FileNotFoundError."""
     return _master_path(key).read_bytes()
+
+
+def has_master(key: str) -> bool:
+    """Whether a master is there."""
+    return _master_path(key).is_file()
 
 
 def drop_master(key: str) -> None:
@@ -54,6 +59,14 @@ def made(site_id: int, name: str) -> bytes | None:
         return path.read_bytes() if path else None
     except FileNotFoundError:
         return None
+
+
+def sweep_made(site_id: int, before: float) -> None:
+    """Lets go of files made before a moment (seconds since 1970); what is still asked for is made again."""
+    folder = Path(settings.DATA) / "made" / str(site_id)
+    for path in folder.iterdir() if folder.is_dir() else ():
+        if path.stat().st_mtime < before:
+            path.unlink(missing_ok=True)
 
 
 def keep_made(site_id: int, name: str, body: bytes) -> None:

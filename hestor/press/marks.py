@@ -175,9 +175,9 @@ class Marks:
         if master is None:
             return None
         folder, ending = f"{self._root}pic-{key}", _fallback(master)
-        if master.kind == "svg":
+        widths = [width for width in PICTURE_WIDTHS if width <= master.width]
+        if master.kind == "svg" or not widths:
             return Shown(folder, master.width, master.height, alt)
-        widths = [width for width in PICTURE_WIDTHS if width < master.width] or [PICTURE_WIDTHS[0]]
 
         def srcset(ending: str) -> str:
             return ", ".join(f"{folder}/{width}.{ending} {width}w" for width in widths)

@@ -89,7 +89,7 @@ def marking(site: Site, typed: Mapping[str, Any]) -> Marking:
     }
     crop, colours = _found_in(site.pk, facts.logo.picture) if facts.logo and marks.logo else (None, ())
     pixels, legible = _looked_at(site.pk, marks.icon_folder, marks.icon())
-    share = made.file(site.pk, marks, marks.share.src)
+    share = made.file(site.pk, marks, marks.share.src, keep=not good)
     return Marking(
         facts=facts,
         marks=marks,

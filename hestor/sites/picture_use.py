@@ -22,6 +22,7 @@ from hestor.sites.models import Edition, Revision, Site, Text
 from hestor.sites.pages import change_page
 
 MARK = "/_hestor/pic-"
+_DAYS_MADE = 90
 
 
 class PictureInUse(HestorError):
@@ -122,6 +123,7 @@ def delete(site_id: int, picture_id: int, now: datetime, even_if_used: bool = Fa
         picture.deleted = now
         picture.save(update_fields=["deleted"])
     purge(site_id, now)
+    store.sweep_made(site_id, (now - timedelta(days=_DAYS_MADE)).timestamp())
 
 
 def purge(site_id: int, now: datetime) -> None:

@@ -159,3 +159,9 @@ def test_a_viewer_sees_pictures_but_brings_none(person, site):
     viewer = person(Role.VIEWER)
     assert viewer.get("/api/sites/seeds/pictures").status_code == 200
     assert bring(viewer, png(20, 20)).status_code == 403
+
+
+def test_what_is_far_too_large_is_refused_unread(desk, site):
+    answer = desk.post("/api/sites/seeds/pictures", b"x", "multipart/form-data; boundary=b", CONTENT_LENGTH="60000000")
+    assert (answer.status_code, answer.json()["code"]) == (413, "too_big")
+    assert answer["X-Frame-Options"] == "DENY"

@@ -26,6 +26,7 @@ def test_several_at_once_each_with_its_own_outcome(owner_desk):
             file("moving.svg", drawing('<rect width="9" height="9"><animate/></rect>')),
             file("again.png", png(60, 40)),
             file("photo.png", encoded(noise(90, 60), "JPEG")),
+            file("huge.png", b"\x89PNG" + b"\0" * 20_000_001),
         ]
     )
     said = page.locator("main")
@@ -34,6 +35,7 @@ def test_several_at_once_each_with_its_own_outcome(owner_desk):
     expect(said).to_contain_text("What moved in the drawing was taken out.")
     expect(said).to_contain_text("“one.png” was here already, so it is used again.")
     expect(said).to_contain_text("Its name says otherwise, but it is a JPEG.")
+    expect(said).to_contain_text("“huge.png” is larger than 20 MB.")
     expect(row(page, "one.png")).to_have_count(1)
     expect(row(page, "cut.png")).to_have_count(0)
     assert owner_desk.faults() == []

@@ -179,3 +179,12 @@ def test_a_messages_pictures_are_found_from_anywhere():
     assert opened(file(read.logo.src, logo=LOGO, logo_says_name=True).body).format == "PNG"
     plain = PageSays(Press(edition(), 2026).message("Hello", []))
     assert opened(file(plain.mark.src).body).size == (180, 180)
+
+
+def test_a_picture_smaller_than_every_width_is_shown_as_it_is():
+    made = edition()
+    made.masters = {**MASTERS, "f" * 32: master_of(noise(120, 90))}
+    made.pages.append(page("/s/", "S", f"![S](/_hestor/pic-{'f' * 32})"))
+    image = PageSays(render(made, "/s/", NOW).body)._tree.css_first(".prose img").attributes
+    assert (image["width"], image["height"], image.get("srcset")) == ("120", "90", None)
+    assert opened(render(made, image["src"], NOW).body).size == (120, 90)

@@ -1,5 +1,7 @@
 """Pictures in use: what follows a replacement, what a deletion leaves, what is kept for how long."""
 
+import shutil
+import time
 from datetime import timedelta
 
 import pytest
@@ -8,7 +10,9 @@ from hestor.core.errors import InvalidInput, NotFound
 from hestor.core.pictures import PictureRefused
 from hestor.pictures import services, store
 from hestor.pictures.models import Content, Picture
-from hestor.sites import picture_use
+from hestor.press.marks import Marks
+from hestor.press.press import Press
+from hestor.sites import made, picture_use
 from hestor.sites.drafts import write_facts
 from hestor.sites.models import Revision
 from hestor.sites.pages import add_page
@@ -187,3 +191,35 @@ def test_made_files_stay_within_their_folder(data):
     assert store.made(1, "icon-0/a.png") == b"y"
     assert store.made(2, "icon-0/a.png") is None
     assert [path.name for path in data.rglob("*") if path.is_file()] == ["icon-0-a.png"]
+
+
+def test_pages_do_without_a_picture_that_a_backup_lacks(site, logo, data):
+    services.forget()
+    shutil.rmtree(data / "pictures")
+    site.refresh_from_db()
+    press = Press(draft_of(site), 2026)
+    assert press.marks.logo is None
+    assert press.answer("/").status == 200
+    assert picture_use.uses_of(site)[logo.key]
+
+
+def test_a_file_whose_picture_goes_meanwhile_is_not_found(site, logo, data):
+    site.refresh_from_db()
+    marks = Marks(site.facts, services.masters(site.pk))
+    assert marks.logo
+    shutil.rmtree(data / "pictures")
+    assert made.file(site.pk, marks, marks.logo.src) is None
+
+
+def test_what_was_made_is_kept_once_chosen_and_swept_in_the_end(site, logo, data):
+    site.refresh_from_db()
+    marks = Marks(site.facts, services.masters(site.pk))
+    folder = data / "made" / str(site.pk)
+    assert made.file(site.pk, marks, marks.share.src, keep=False)
+    assert not folder.exists()
+    assert made.file(site.pk, marks, marks.share.src)
+    assert len(list(folder.iterdir())) == 1
+    store.sweep_made(site.pk, 0)
+    assert len(list(folder.iterdir())) == 1
+    store.sweep_made(site.pk, time.time() + 60)
+    assert list(folder.iterdir()) == []

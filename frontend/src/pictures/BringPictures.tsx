@@ -1,8 +1,8 @@
-import { useRef, useState, type ClipboardEvent, type DragEvent, type ReactNode } from "react";
+import { useCallback, useRef, useState, type ClipboardEvent, type DragEvent, type ReactNode } from "react";
 import { useTranslation } from "react-i18next";
 import { UploadList } from "./UploadList";
 import { useUploads } from "./useUploads";
-import type { Picture } from "./api";
+import { usePictures, type Picture } from "./api";
 
 export const ACCEPTS = "image/png,image/jpeg,image/webp,image/avif,image/gif,image/svg+xml,image/x-icon,.ico,.svg";
 
@@ -19,7 +19,10 @@ interface Props {
 /** A place for pictures to be dropped on, pasted into or chosen for; says how each one fares. */
 export function BringPictures({ site, several = false, label, children, actions, onTaken }: Props) {
   const { t } = useTranslation();
-  const { uploads, start, dismiss } = useUploads(site, onTaken);
+  const most = usePictures(site).data?.most_bytes ?? Infinity;
+  // What is far too large would be cut off on its way, and the reason with it.
+  const refusal = useCallback((file: File) => (file.size > most ? t("bring.tooHeavy", { name: file.name, megabytes: Math.round(most / 1e6) }) : null), [most, t]);
+  const { uploads, start, dismiss } = useUploads(site, refusal, onTaken);
   const [over, setOver] = useState(false);
   const input = useRef<HTMLInputElement>(null);
 

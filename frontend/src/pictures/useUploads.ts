@@ -15,7 +15,7 @@ const AT_ONCE = 2;
 let lastId = 0;
 
 /** Brings files, two at a time; each says how far it is, and why it was refused. */
-export function useUploads(site: string, onTaken?: (picture: Picture) => void) {
+export function useUploads(site: string, refusal: (file: File) => string | null, onTaken?: (picture: Picture) => void) {
   const queries = useQueryClient();
   const [uploads, setUploads] = useState<Upload[]>([]);
   const waiting = useRef<{ id: number; file: File }[]>([]);
@@ -31,6 +31,8 @@ export function useUploads(site: string, onTaken?: (picture: Picture) => void) {
     for (let next = waiting.current.shift(); next; next = waiting.current.shift()) {
       const { id, file } = next;
       try {
+        const refused = refusal(file);
+        if (refused) throw new Error(refused);
         const taken = await bring(site, file, (progress) => change(id, { progress }));
         change(id, { progress: 1, taken: { picture: taken.picture, isNew: taken.new } });
         void queries.invalidateQueries({ queryKey: picturesKey(site) });
@@ -40,7 +42,7 @@ export function useUploads(site: string, onTaken?: (picture: Picture) => void) {
       }
     }
     busy.current -= 1;
-  }, [site, change, queries, onTaken]);
+  }, [site, refusal, change, queries, onTaken]);
 
   const start = useCallback(
     (files: File[]) => {
