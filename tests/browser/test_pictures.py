@@ -41,6 +41,22 @@ def test_several_at_once_each_with_its_own_outcome(owner_desk):
     assert owner_desk.faults() == []
 
 
+def test_what_is_pasted_or_dropped_anywhere_on_the_page_is_taken(owner_desk):
+    page = owner_desk.open(view="pictures").page
+    expect(page.get_by_role("button", name="Open logo.svg")).to_be_visible()
+    for name, seed, event in (("pasted.png", 5, "ClipboardEvent('paste'"), ("dropped.png", 6, "DragEvent('drop'")):
+        page.evaluate(
+            f"""([name, bytes]) => {{
+              const data = new DataTransfer();
+              data.items.add(new File([new Uint8Array(bytes)], name, {{type: 'image/png'}}));
+              const options = {{bubbles: true, cancelable: true, dataTransfer: data, clipboardData: data}};
+              document.body.dispatchEvent(new {event}, options));
+            }}""",
+            [name, list(png(60, 40, seed))],
+        )
+        expect(row(page, name)).to_have_count(1)
+
+
 def test_words_search_and_sort(owner_desk):
     page = owner_desk.open(view="pictures").page
     page.locator("input[type=file]").first.set_input_files(file("heavy.png", png(300, 200)))

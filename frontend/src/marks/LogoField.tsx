@@ -19,15 +19,33 @@ export function logoOf(picture: Picture): Logo {
   return { picture: picture.key, trim: null, recolour: "", description: picture.description };
 }
 
+/** What a trim would leave, framed within the whole. */
+function Frame({ box }: { box: number[] }) {
+  const [left = 0, top = 0, right = 1, bottom = 1] = box.map((share) => share * 100);
+  return (
+    <i
+      aria-hidden
+      className="absolute border border-dashed border-[#9a4b00]"
+      style={{ left: `${left}%`, top: `${top}%`, width: `${right - left}%`, height: `${bottom - top}%` }}
+    />
+  );
+}
+
 /** The logo as it is, on a ground that shows where it is clear. */
 function Shown() {
   const { t } = useTranslation();
   const marks = useMarks();
   const { state } = useKeeper();
-  if (!valueOf(state, "logo")) return <p className="mb-1 text-soft">{t("logo.none")}</p>;
+  const logo = valueOf(state, "logo");
+  if (!logo) return <p className="mb-1 text-soft">{t("logo.none")}</p>;
   return (
     <div className="checker mb-2 grid h-21 place-items-center overflow-hidden rounded-md border border-line p-2">
-      {marks?.logo && <img src={marks.logo.src} alt={t("logo.shown")} className="max-h-16 max-w-full object-contain" />}
+      {marks?.logo && (
+        <span className="relative block">
+          <img src={marks.logo.src} alt={t("logo.shown")} className="block max-h-16 max-w-full" />
+          {logo && !logo.trim && marks.logo.trim && <Frame box={marks.logo.trim} />}
+        </span>
+      )}
     </div>
   );
 }

@@ -88,7 +88,7 @@ export function PicturesView() {
       <ViewHead title={t("view.pictures")} lead={t("pictures.lead")} />
       {mayEdit && (
         <div className="px-6 pb-4">
-          <BringPictures site={site.slug} several label={t("pictures.bring")} />
+          <BringPictures site={site.slug} several anywhere label={t("pictures.bring")} />
         </div>
       )}
       <Await query={pictures}>{(all) => <Everything all={all} site={site.slug} mayEdit={mayEdit} />}</Await>
