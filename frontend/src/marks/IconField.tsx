@@ -13,7 +13,7 @@ import { IconPicture } from "./IconPicture";
 function Shown() {
   const { t } = useTranslation();
   const icon = useMarks()?.icon;
-  if (!icon) return <div className="h-14" />;
+  if (!icon) return <p className="h-14 text-soft">{t("state.loading")}</p>;
   const large = icon.files["icon.svg"] ?? icon.files["icon-512.png"];
   return (
     <div className="flex flex-wrap items-end gap-4">

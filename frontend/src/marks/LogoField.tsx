@@ -40,6 +40,7 @@ function Shown() {
   if (!logo) return <p className="mb-1 text-soft">{t("logo.none")}</p>;
   return (
     <div className="checker mb-2 grid h-21 place-items-center overflow-hidden rounded-md border border-line p-2">
+      {!marks && <span className="text-soft">{t("state.loading")}</span>}
       {marks?.logo && (
         <span className="relative block">
           <img src={marks.logo.src} alt={t("logo.shown")} className="block max-h-16 max-w-full" />
@@ -56,7 +57,15 @@ export function LogoField({ readOnly }: { readOnly: boolean }) {
   const { keeper, state } = useKeeper();
   const [choosing, setChoosing] = useState<"logo" | "logo_dark" | null>(null);
   const logo = valueOf(state, "logo");
-  const take = useCallback((picture: Picture) => keeper.choose({ logo: logoOf(picture), logo_width: 0 }), [keeper]);
+  const take = useCallback(
+    (picture: Picture) => {
+      const { logo: former, logo_dark: dark } = keeper.snapshot().style.facts;
+      // A version for dark that was made of the former logo says nothing of the new one.
+      const stale = dark && dark.picture === former?.picture;
+      keeper.choose({ logo: logoOf(picture), logo_width: 0, ...(stale ? { logo_dark: null } : {}) });
+    },
+    [keeper],
+  );
 
   if (readOnly) return <Shown />;
   return (

@@ -12,8 +12,9 @@ function Width() {
   const { keeper, state } = useKeeper();
   const mark = useMarks()?.logo;
   const set = valueOf(state, "logo_width");
-  const width = set || mark?.width || LEAST;
+  const width = set || mark?.width;
   const wrong = (state.errors.logo_width ?? []).map((spot) => spot.message).join(" ");
+  if (!width) return null;
   return (
     <div className="mt-3">
       <div className="flex items-center gap-3">
