@@ -108,8 +108,8 @@ def test_choices_that_are_refused_are_said_and_the_kept_ones_shown(desk, site):
 
 
 def test_a_drawing_opened_by_itself_may_only_draw(desk, site):
-    icon = marks(desk)["icon"]["files"]["icon.svg"]
-    assert desk.get(icon)["Content-Security-Policy"] == "default-src 'none'; style-src 'unsafe-inline'; sandbox"
+    drawn = marks(desk)["icon"]["files"]["icon.svg"]
+    assert desk.get(drawn)["Content-Security-Policy"] == "default-src 'none'; style-src 'unsafe-inline'; sandbox"
 
 
 def test_files_are_only_those_of_the_draft(desk, site):

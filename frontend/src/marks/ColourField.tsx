@@ -4,6 +4,7 @@ import { useKeeper } from "../sheet/KeeperProvider";
 import { useMarks } from "./api";
 import { ColourInput } from "./ColourInput";
 import { Pairs } from "./Pairs";
+import { Swatch } from "./Swatch";
 
 interface Props {
   fact: "brand_colour" | "accent_colour";
@@ -20,15 +21,7 @@ function Proposals({ fact }: { fact: Props["fact"] }) {
     <p className="mt-2 flex flex-wrap items-center gap-1.5 text-xs text-soft">
       {t("colour.fromLogo")}
       {proposals.map((colour) => (
-        <button
-          key={colour}
-          type="button"
-          title={colour}
-          aria-label={t("colour.take", { colour })}
-          className="size-7 rounded-sm border border-line"
-          style={{ background: colour }}
-          onClick={() => keeper.choose({ [fact]: colour })}
-        />
+        <Swatch key={colour} colour={colour} label={t("colour.take", { colour })} onTake={() => keeper.choose({ [fact]: colour })} />
       ))}
     </p>
   );

@@ -4,6 +4,7 @@ import { api, given, type Schemas } from "../api/client";
 import { useSite } from "../shell/SiteFrame";
 import { useKeeper } from "../sheet/KeeperProvider";
 import { ErrorNotice } from "../ui/ErrorNotice";
+import { Swatch } from "./Swatch";
 
 type Found = Schemas["TokensOut"];
 
@@ -18,15 +19,7 @@ function Taken({ found }: { found: Found }) {
       <p>{taken.length ? t("tokens.taken", { facts: taken.join(", ") }) : t("tokens.choose")}</p>
       <p className="mt-1 flex flex-wrap gap-1">
         {others.map((colour) => (
-          <button
-            key={colour}
-            type="button"
-            title={colour}
-            aria-label={t("tokens.asBrand", { colour })}
-            className="size-7 rounded-sm border border-line"
-            style={{ background: colour }}
-            onClick={() => keeper.choose({ brand_colour: colour })}
-          />
+          <Swatch key={colour} colour={colour} label={t("tokens.asBrand", { colour })} onTake={() => keeper.choose({ brand_colour: colour })} />
         ))}
       </p>
     </div>
