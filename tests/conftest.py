@@ -2,6 +2,7 @@ from datetime import UTC, datetime
 
 import pytest
 from django.test import Client
+from hypothesis import settings
 
 from hestor.accounts.models import Account
 from hestor.core.roles import Role
@@ -10,6 +11,10 @@ from hestor.sites.models import Part, Site
 from hestor.sites.pages import add_page
 from hestor.sites.publishing import publish
 from hestor.web import serving
+
+# How long a test takes says something of the machine, not of the code; speed is measured in benchmarks/.
+settings.register_profile("hestor", deadline=None)
+settings.load_profile("hestor")
 
 NOW = datetime(2026, 5, 1, 12, tzinfo=UTC)
 PASSWORD = "a-long-enough-one"

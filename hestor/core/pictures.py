@@ -11,7 +11,7 @@ from contextlib import contextmanager
 from dataclasses import dataclass
 from typing import Literal, cast
 
-from PIL import Image, ImageCms, ImageOps, UnidentifiedImageError
+from PIL import Image, ImageCms, ImageOps
 
 from hestor.core import icon_files_in, picture_bytes, svg
 from hestor.core.errors import HestorError, Param
@@ -125,20 +125,12 @@ def _refusing(kind: Kind) -> Iterator[None]:
         with warnings.catch_warnings():
             warnings.simplefilter("ignore")
             yield
+    except PictureRefused:
+        raise
     except Image.DecompressionBombError as error:
         raise PictureRefused("too_many_pixels", most=MOST_PIXELS // 1_000_000) from error
-    except (
-        OSError,
-        SyntaxError,
-        ValueError,
-        EOFError,
-        IndexError,
-        KeyError,
-        TypeError,
-        OverflowError,
-        UnidentifiedImageError,
-        MemoryError,
-    ) as error:
+    except Exception as error:
+        # Decoders raise whatever they like, from OSError to RuntimeError; of broken bytes all say the same.
         raise PictureRefused("broken", kind=_shown(kind)) from error
 
 

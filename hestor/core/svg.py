@@ -4,6 +4,7 @@ What is taken out: scripts and handlers, what moves, embedded documents, style r
 reach outside the file, entities, metadata of drawing programs. What is left can only draw.
 """
 
+import base64
 import io
 import re
 from collections.abc import Iterator
@@ -23,7 +24,7 @@ _DRAWS = frozenset(
     "feMergeNode feMorphology feOffset feTile".split()
 )
 _MOVES = frozenset("animate animateMotion animateTransform animateColor set mpath discard".split())
-_EMBEDDED = re.compile(r"data:image/(?:png|jpeg|webp|gif);base64,[A-Za-z0-9+/=\s]+")
+_EMBEDDED = re.compile(r"data:image/(?:png|jpeg|webp|gif);base64,([A-Za-z0-9+/=\s]+)")
 _LOCAL = re.compile(r"#[\w.:-]+")
 _URL = re.compile(r"url\(\s*['\"]?\s*([^'\")]*)", re.I)
 _SCRIPTED = re.compile(r"javascript:|vbscript:|expression\(|-moz-binding|behavior:", re.I)
@@ -32,8 +33,11 @@ _COMMENT = re.compile(r"/\*.*?\*/", re.S)
 _LENGTH = re.compile(r"\s*([0-9.]+(?:e[+-]?\d+)?)\s*(px|pt|pc|mm|cm|in|q)?\s*", re.I)
 _UNITS = {"px": 1.0, "pt": 96 / 72, "pc": 16.0, "mm": 96 / 25.4, "cm": 96 / 2.54, "in": 96.0, "q": 96 / 101.6}
 MOST_ELEMENTS = 30_000
-# How many elements a renderer meets once every reference is followed.
+# How many elements a renderer meets once every reference is followed; what is drawn by way of a filter or a mask
+# takes as long as many plain ones.
 MOST_DRAWN = 200_000
+_COST = {"filter": 500, "mask": 50, "pattern": 50, "clipPath": 10}
+MOST_EMBEDDED_PIXELS = 16_000_000
 
 
 class NotADrawing(ValueError):
@@ -83,6 +87,7 @@ class _Cleaner:
 
     def __init__(self) -> None:
         self.taken_out: set[str] = set()
+        self._pixels = 0
 
     def clean(self, root: etree._Element) -> None:
         for element in list(root.iter()):
@@ -124,12 +129,29 @@ class _Cleaner:
                 if reason != "foreign":
                     self.taken_out.add(reason)
 
+    def _embedded(self, value: str) -> str:
+        """A picture within the drawing: its pixels are counted before any renderer decodes it."""
+        found = _EMBEDDED.fullmatch(value)
+        if not found:
+            return "outside"
+        try:
+            with Image.open(io.BytesIO(base64.b64decode(found[1])), formats=("PNG", "JPEG", "WEBP", "GIF")) as image:
+                self._pixels += image.width * image.height
+        except Image.DecompressionBombError as error:
+            raise NotADrawing("svg_bomb") from error
+        except (OSError, SyntaxError, ValueError):
+            return "unknown"
+        if self._pixels > MOST_EMBEDDED_PIXELS:
+            raise NotADrawing("svg_bomb")
+        return ""
+
     def _refusal(self, element: str, name: str, value: str) -> str:
         if name.lower().startswith("on"):
             return "scripts"
         if name in ("href", _XLINK):
-            fine = _LOCAL.fullmatch(value.strip()) or (element == "image" and _EMBEDDED.fullmatch(value.strip()))
-            return "" if fine else "outside"
+            if _LOCAL.fullmatch(value.strip()):
+                return ""
+            return self._embedded(value.strip()) if element == "image" else "outside"
         if name.startswith("{"):
             return (
                 ""
@@ -175,12 +197,13 @@ def _drawn(root: etree._Element) -> int:
             if isinstance(child.tag, str):
                 total += weigh(child)
         for target in _references(element):
+            total += _COST.get(_local(named[target]), 0) if target in named else 0
             if target in named and not _is_above(named[target], element):
                 total += weigh(named[target])
             elif target in named:
                 raise NotADrawing("svg_circle")
-            if total > MOST_DRAWN:
-                raise NotADrawing("svg_bomb")
+        if total > MOST_DRAWN:
+            raise NotADrawing("svg_bomb")
         open_now.discard(element)
         known[element] = total
         return total

@@ -1,10 +1,13 @@
 """Drawings from strangers: what is taken out, what is refused, and how large the rest is."""
 
+from base64 import b64encode
+
 import pytest
 from lxml import etree
+from PIL import Image
 
 from hestor.core import svg
-from tests.support.pictures import drawing
+from tests.support.pictures import drawing, encoded, noise
 
 RECT = '<rect width="50" height="50" fill="#7a2e4d"/>'
 
@@ -23,6 +26,7 @@ def code_of(body: bytes) -> str:
         ('<a href="javascript:alert(1)"><circle r="3"/></a>', "outside"),
         ('<a href="https://evil.example/"><circle r="3"/></a>', "outside"),
         ('<image href="https://evil.example/a.png"/>', "outside"),
+        ('<image href="data:image/png;base64,iVBORw0KGgo="/>', "unknown"),
         ('<image href="data:image/svg+xml;base64,PHN2Zz4="/>', "outside"),
         ('<use href="other.svg#a"/>', "outside"),
         ('<rect fill="url(https://evil.example/#a)" width="9" height="9"/>', "outside"),
@@ -49,8 +53,7 @@ def test_what_does_more_than_draw_is_taken_out_and_said(inside, note):
 def test_what_only_draws_stays():
     inside = (
         '<defs><linearGradient id="g"><stop stop-color="#123456"/></linearGradient></defs>'
-        '<style>.a{fill:url(#g)}</style><rect class="a" width="9" height="9"/><use href="#g"/>'
-        '<image href="data:image/png;base64,iVBORw0KGgo="/>'
+        '<style>.a{fill:url(#g)}</style><rect class="a" width="9" height="9"/><use href="#g"/>' + embedded(noise(4, 4))
     )
     read = svg.read(drawing(inside))
     assert read.taken_out == ()
@@ -78,6 +81,23 @@ def test_endless_repetition_is_refused():
     assert code_of(drawing('<g id="a"><use href="#b"/></g><g id="b"><use href="#a"/></g>')) == "svg_circle"
     assert code_of(drawing('<g id="a"><use href="#a"/></g>')) == "svg_circle"
     assert code_of(drawing("<g/>" * (svg.MOST_ELEMENTS + 1))) == "svg_bomb"
+
+
+def embedded(image: Image.Image) -> str:
+    return f'<image href="data:image/png;base64,{b64encode(encoded(image, "PNG")).decode()}" width="9" height="9"/>'
+
+
+def test_pictures_within_a_drawing_are_counted_before_they_are_decoded():
+    assert svg.read(drawing(RECT + embedded(noise(20, 20)))).taken_out == ()
+    assert code_of(drawing(embedded(Image.new("1", (20_000, 20_000))))) == "svg_bomb"
+    assert code_of(drawing(embedded(Image.new("1", (4_000, 2_000))) * 3)) == "svg_bomb"
+
+
+def test_filters_weigh_as_much_as_they_take():
+    blur = '<filter id="f"><feGaussianBlur stdDeviation="9"/></filter>'
+    blurred = '<rect width="99" height="99" filter="url(#f)"/>'
+    assert svg.read(drawing(blur + blurred * 20)).taken_out == ()
+    assert code_of(drawing(blur + blurred * 500)) == "svg_bomb"
 
 
 def test_a_slip_in_the_text_is_no_drawing():
