@@ -35,6 +35,8 @@ def _open_sheet(page: Page, server: Server) -> None:
     page.get_by_label("Password", exact=True).fill(PASSWORD)
     page.get_by_role("button", name="Sign in").click()
     page.locator('[aria-labelledby="fact-name"] figure').nth(1).wait_for()
+    # At the very first visit the marks' files are still being made; typing comes after.
+    page.wait_for_load_state("networkidle")
 
 
 def _keystrokes() -> list[float]:

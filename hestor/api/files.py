@@ -26,17 +26,23 @@ _DRAWN = (
 
 
 def address(site: Site, path: str, facts: Facts) -> str:
-    """Where the desk gets the file at a public address; facts that are typed but not kept yet go along."""
+    """Where the desk gets the file at a public address.
+
+    Facts that are typed but not kept yet go along, if the kept ones have no such file: so that a keystroke fetches
+    nothing anew that looks as it did.
+    """
     if not path.startswith(PREFIX):
         return ""
+    plain = f"/api/sites/{site.slug}/files/{path.removeprefix(PREFIX)}"
     kept = site.facts
+    if facts == kept or Marks(kept, services.masters(site.pk)).owns(path):
+        return plain
     typed = {
         key: value
         for key, value in facts_module.document(facts).items()
         if key in _DRAWN and getattr(kept, key) != getattr(facts, key)
     }
-    query = "?" + urlencode({"typed": json.dumps(typed, ensure_ascii=False)}) if typed else ""
-    return f"/api/sites/{site.slug}/files/{path.removeprefix(PREFIX)}{query}"
+    return f"{plain}?{urlencode({'typed': json.dumps(typed, ensure_ascii=False)})}"
 
 
 def mark_address(site: Site, facts: Facts | None = None) -> str:

@@ -194,6 +194,14 @@ class Marks:
             return None
         return Shown(f"{self._root}share-{_hash(['page', key])}/{key}.jpg", sharing.WIDTH, sharing.HEIGHT)
 
+    def owns(self, path: str) -> bool:
+        """Whether the file at an address is one of these marks' own, or a picture that depends on no fact."""
+        folder = path.rpartition("/")[0] + "/"
+        shown = [mark.src.rpartition("/")[0] + "/" for mark in (self.logo, self.logo_dark, self.share) if mark]
+        return bool(_PICTURE.fullmatch(path.removeprefix(PREFIX))) or any(
+            self._is(own, folder) for own in (self.icon_folder, *shown)
+        )
+
     def make(self, path: str) -> Answer | None:
         """The file at an address below PREFIX, if these marks have it."""
         return self.make_all(path).get(path)

@@ -32,7 +32,10 @@ class LogoMarking:
 
 @dataclass(frozen=True)
 class Marking:
-    """All marks of a draft. ``pixels`` are the icon's PNGs by size; ``crop`` is the square found in the logo."""
+    """All marks of a draft. ``pixels`` are the icon's PNGs by size; ``crop`` is the square found in the logo.
+
+    ``share_bytes`` is 0 where the share picture has not been made.
+    """
 
     facts: Facts
     marks: Marks
@@ -89,7 +92,8 @@ def marking(site: Site, typed: Mapping[str, Any]) -> Marking:
     }
     crop, colours = _found_in(site.pk, facts.logo.picture) if facts.logo and marks.logo else (None, ())
     pixels, legible = _looked_at(site.pk, marks.icon_folder, marks.icon())
-    share = made.file(site.pk, marks, marks.share.src, keep=not good)
+    # A share picture is composed anew for every word; while words are being chosen, its weight is not asked for.
+    share = made.file(site.pk, marks, marks.share.src) if facts == site.facts else None
     return Marking(
         facts=facts,
         marks=marks,

@@ -64,3 +64,16 @@ def test_reach(desk, site):
 def test_a_page_that_is_not_there(desk, site):
     for path in ("/nowhere/", "/feed.xml", "/about", ""):
         assert desk.get("/api/sites/seeds/proofs", {"path": path}).status_code == 404
+
+
+def test_a_keystroke_fetches_no_picture_anew_that_looks_as_it_did(desk, site):
+    def sources(**facts: str) -> dict[tuple[str, str], str]:
+        return {(p["place"], one["role"]): one["src"] for p in ask(desk, **facts)["proofs"] for one in p["pictures"]}
+
+    before, after = sources(), sources(name="Seed Lending")
+    changed = {where for where in before if before[where] != after[where]}
+    assert changed == {("share", "share")}
+    assert ask(desk)["mark"] == ask(desk, tagline="Typed")["mark"]
+    other = sources(name="Bean House")
+    assert ("tab", "icon") in {where for where in before if before[where] != other[where]}
+    assert desk.get(other["tab", "icon"]).status_code == 200

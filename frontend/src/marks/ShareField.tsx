@@ -24,7 +24,7 @@ export function ShareField({ readOnly }: { readOnly: boolean }) {
   const shown = (
     <>
       <p className="font-medium">{t(own ? "share.own" : "share.composed")}</p>
-      <p className="mb-1.5 text-xs text-soft">{share && t("share.size", { kB: Math.round(share.bytes / 1000) })}</p>
+      <p className="mb-1.5 text-xs text-soft">{share && share.bytes > 0 && t("share.size", { kB: Math.round(share.bytes / 1000) })}</p>
     </>
   );
   if (readOnly) return shown;

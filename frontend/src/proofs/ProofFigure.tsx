@@ -1,4 +1,5 @@
 import { Dialog } from "radix-ui";
+import { memo } from "react";
 import { useTranslation } from "react-i18next";
 import type { Proof, Proofs } from "../api/client";
 import { Drawing } from "./drawings";
@@ -15,8 +16,7 @@ interface Props {
   shows: boolean;
 }
 
-/** One proof with its label and reach. It opens large on a click. */
-export function ProofFigure({ proof, fact, as, mark, themes, reach, shows }: Props) {
+function Figure({ proof, fact, as, mark, themes, reach, shows }: Props) {
   const { t } = useTranslation();
   const words = useReachWords();
   const label = as ? t(`guise.${proof.place}.${as}`) : t(`place.${proof.place}`);
@@ -52,3 +52,6 @@ export function ProofFigure({ proof, fact, as, mark, themes, reach, shows }: Pro
     </Dialog.Root>
   );
 }
+
+/** One proof with its label and reach. It opens large on a click. Drawn anew only when it says something else. */
+export const ProofFigure = memo(Figure, (before, after) => JSON.stringify(before) === JSON.stringify(after));

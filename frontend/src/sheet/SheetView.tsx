@@ -48,7 +48,7 @@ export function SheetView() {
             <Notice tone="stop">{lastSign ? t("state.signedOut") : t("state.noConnection")}</Notice>
           </div>
         )}
-        <MarksProvider site={site.slug} typed={typed} revision={state.style.revision}>
+        <MarksProvider site={site.slug} state={state}>
         {BANDS.map((band, index) => (
           <section key={band.id} id={band.id} aria-labelledby={`${band.id}-title`} className="scroll-mt-28 lg:scroll-mt-16">
             <div className="flex flex-wrap items-baseline gap-x-3 px-6 pt-4 pb-3">
