@@ -11,17 +11,16 @@ from hestor import wording
 from hestor.api.auth import site_for
 from hestor.api.mark_schemas import PictureChange, PictureOut, PicturesOut, PictureTaken
 from hestor.api.schemas import ProblemOut
-from hestor.core import crops, pictures, raster
+from hestor.core import crops, pictures
 from hestor.core.errors import NotFound
 from hestor.core.roles import Action
-from hestor.pictures import services, store
+from hestor.pictures import services
 from hestor.pictures.models import Picture
 from hestor.sites import picture_use
 from hestor.sites.models import Site
 from hestor.sites.picture_use import Use
 
 router = Router(tags=["pictures"])
-_THUMBNAIL = 360
 
 
 def _out(site: Site, picture: Picture, uses: dict[str, list[Use]]) -> dict[str, Any]:
@@ -116,21 +115,9 @@ def bring_back(request: HttpRequest, site: str, picture: int) -> dict[str, Any]:
 def thumbnail(request: HttpRequest, site: str, picture: int, key: str = "") -> HttpResponse:
     """The picture made small, as PNG; ``key`` makes the address change with the content."""
     found = site_for(request, site, Action.LOOK)
-    row = Picture.objects.filter(site=found, pk=picture).first()
-    content = services.master(found.pk, row.key) if row else None
-    if row is None or content is None:
-        raise NotFound
-    name = f"thumbnail-{row.key}.png"
-    body = store.made(found.pk, name)
-    if body is None:
-        body = raster.png(
-            raster.looked_at(
-                content, min(_THUMBNAIL, max(content.width, content.height)) if content.kind != "svg" else _THUMBNAIL
-            )
-        )
-        store.keep_made(found.pk, name, body)
+    shown, body = services.thumbnail(found.pk, picture)
     response = HttpResponse(body, content_type="image/png")
-    response["Cache-Control"] = "private, max-age=31536000, immutable" if key == row.key else "no-store"
+    response["Cache-Control"] = "private, max-age=31536000, immutable" if key == shown else "no-store"
     return response
 
 

@@ -9,7 +9,7 @@ from typing import cast
 
 from django.db import transaction
 
-from hestor.core import pictures, texts
+from hestor.core import pictures, raster, texts
 from hestor.core.errors import HestorError, InvalidInput, NotFound
 from hestor.core.marks import KEY_LENGTH
 from hestor.core.pictures import MasterKind, Taken
@@ -19,6 +19,7 @@ from hestor.pictures.models import Content, Picture
 
 DAYS_KEPT = 30
 LIMITS: Mapping[str, int] = {"description": 200, "title": 120, "caption": 320, "name": 200}
+_THUMBNAIL = 360
 _LARGE = 1_500_000
 # Large pictures take much memory while they are read, so a process reads one of them at a time.
 _ONE_LARGE = Lock()
@@ -151,6 +152,21 @@ def master(site_id: int, key: str) -> Master | None:
         return _known(site_id, key)
     except Content.DoesNotExist:
         return None
+
+
+def thumbnail(site_id: int, picture_id: int) -> tuple[str, bytes]:
+    """The key of a picture, deleted or not, and its content made small, as PNG. Raises NotFound."""
+    picture = Picture.objects.filter(site_id=site_id, pk=picture_id).first()
+    content = master(site_id, picture.key) if picture else None
+    if picture is None or content is None:
+        raise NotFound
+    name = f"thumbnail-{picture.key}.png"
+    body = store.made(site_id, name)
+    if body is None:
+        longest = _THUMBNAIL if content.kind == "svg" else min(_THUMBNAIL, max(content.width, content.height))
+        body = raster.png(raster.looked_at(content, longest))
+        store.keep_made(site_id, name, body)
+    return picture.key, body
 
 
 def masters(site_id: int) -> Callable[[str], Master | None]:
