@@ -91,6 +91,7 @@ class LogoMarkOut(Schema):
     scales: int
     modern_bytes: int
     fallback_bytes: int
+    remedies: dict[str, str]
 
 
 class AtSizeOut(Schema):

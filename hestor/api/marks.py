@@ -11,7 +11,7 @@ from hestor.api.auth import site_for
 from hestor.api.mark_schemas import MarksIn, MarksOut, TokensIn, TokensOut
 from hestor.api.problems import spot
 from hestor.api.schemas import ProblemOut
-from hestor.core import emblems, palettes, shapes, tokens, typefaces
+from hestor.core import emblems, logos, palettes, shapes, tokens, typefaces
 from hestor.core.errors import HestorError, NotFound
 from hestor.core.roles import Action
 from hestor.press import faces
@@ -51,6 +51,7 @@ def _logo(site: Site, made: Marking, name: str) -> dict[str, Any] | None:
         "trim": found.measured.trim, "sensible_width": found.measured.width, "one_colour": found.measured.one_colour,
         "standing": found.measured.standing, "sharp_to": found.measured.sharp_to,
         "modern_bytes": found.modern_bytes, "fallback_bytes": found.fallback_bytes, "scales": found.largest,
+        "remedies": logos.REMEDIES,
     }  # fmt: skip
 
 

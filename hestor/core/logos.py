@@ -15,6 +15,8 @@ _WORTH_TRIMMING = 0.04
 # A logo of any shape takes about this much of a header, and stays within these heights (CSS pixels).
 _AREA, _TALLEST, _WIDEST = 9_000, 72, 240
 SCALES = (1, 2, 3)
+# What a logo of one colour is redrawn in where its own vanishes: on dark grounds, on light ones.
+REMEDIES = {"dark": "#f4f2ee", "light": "#22242c"}
 
 Standing = Literal["clear", "faint", "lost"]
 

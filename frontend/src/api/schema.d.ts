@@ -873,6 +873,10 @@ export interface components {
             modern_bytes: number;
             /** One Colour */
             one_colour: string | null;
+            /** Remedies */
+            remedies: {
+                [key: string]: string;
+            };
             /** Scales */
             scales: number;
             /** Sensible Width */

@@ -4,9 +4,6 @@ import { useKeeper } from "../sheet/KeeperProvider";
 import { Act, Advice } from "./Advice";
 import { useMarks, type LogoMark } from "./api";
 
-const PALE = "#f4f2ee";
-const DEEP = "#22242c";
-
 function Margins({ mark }: { mark: LogoMark }) {
   const { t } = useTranslation();
   const { keeper, state } = useKeeper();
@@ -57,10 +54,10 @@ function Ground({ ground, mark, onChooseDark }: { ground: "light" | "dark"; mark
     <Advice>
       {t(`logo.${standing}.${ground}`)}{" "}
       {ground === "dark" && mark.one_colour && (
-        <Act onClick={() => keeper.choose({ logo_dark: { ...logo, recolour: PALE } })}>{t("logo.pale")}</Act>
+        <Act onClick={() => keeper.choose({ logo_dark: { ...logo, recolour: mark.remedies.dark ?? "" } })}>{t("logo.pale")}</Act>
       )}
       {ground === "light" && mark.one_colour && (
-        <Act onClick={() => keeper.choose({ logo: { ...logo, recolour: DEEP }, logo_dark: logo })}>{t("logo.deep")}</Act>
+        <Act onClick={() => keeper.choose({ logo: { ...logo, recolour: mark.remedies.light ?? "" }, logo_dark: logo })}>{t("logo.deep")}</Act>
       )}
       {ground === "dark" && <Act onClick={onChooseDark}>{t("logo.another")}</Act>}
       <Act onClick={() => keeper.choose({ logo_plate: withPlate })}>{t("logo.onPlate")}</Act>
