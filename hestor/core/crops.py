@@ -13,12 +13,6 @@ _AIR = 0.05
 _GAP = 0.03
 
 
-def is_square(master: Master, box: Box) -> bool:
-    """Whether the box is a square of the picture's pixels, give or take a pixel."""
-    width, height = (box[2] - box[0]) * master.width, (box[3] - box[1]) * master.height
-    return abs(width - height) <= max(1.5, 0.01 * max(width, height))
-
-
 def square(master: Master, box: Box, side: int) -> Image.Image:
     """The square ``box`` of a picture, ``side`` pixels a side. What lies outside the picture is clear."""
     left, top, right, bottom = box

@@ -17,6 +17,7 @@ from hestor.core.emblems import Emblem
 from hestor.core.facts import Facts
 from hestor.core.icons import Icon
 from hestor.core.marks import DrawnIcon, Logo, LogoIcon, PictureIcon
+from hestor.core.pictures import MEDIA_TYPES
 from hestor.core.raster import Master
 from hestor.press import faces
 from hestor.press.answer import Answer
@@ -269,7 +270,7 @@ class Marks:
         if master is None:
             return None
         if width is None or ending is None:
-            return Answer(200, _MEDIA[master.kind], master.body, immutable=True)
+            return Answer(200, MEDIA_TYPES[master.kind], master.body, immutable=True)
         if int(width) not in PICTURE_WIDTHS or ending not in ("webp", _fallback(master)):
             return None
         image = raster.draw(master, int(width), max(1, round(int(width) * master.height / master.width)))
@@ -282,9 +283,6 @@ class Marks:
             else raster.png(image)
         )
         return _file(f"x.{ending}", body)
-
-
-_MEDIA = {"png": "image/png", "jpeg": "image/jpeg", "svg": "image/svg+xml"}
 
 
 def _fallback(master: Master) -> str:
