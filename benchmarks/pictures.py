@@ -13,8 +13,8 @@ import psutil
 from PIL import Image
 
 from benchmarks.figures import Figure, p95, ratio
-from hestor.core import icons, logos
-from hestor.core.raster import WHOLE, Master
+from hestor.core.imaging import icons, logos
+from hestor.core.imaging.raster import WHOLE, Master
 from tests.support.server import Caller, Server, make_data
 
 _LANCZOS = Image.Resampling.LANCZOS

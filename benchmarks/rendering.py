@@ -4,15 +4,15 @@ from collections.abc import Iterator
 from datetime import UTC, date, datetime
 
 from benchmarks.figures import Figure, ratio
-from hestor.core.facts import Facts
-from hestor.press.press import _JINJA, Press
-from tests.support.memory import MemoryEdition, page
+from hestor.core.facts.document import Facts
+from hestor.press.renderer import _JINJA
+from tests.support.memory import MemoryState, page
 
 _WORDS = "Seed keeps best where it is cool, dry and dark; **label it** before you put it away. "
 FACTS = Facts(name="Quillmere Seed Library", tagline="Borrow in spring", footer_text="© {year:2019} {site}")
 
 
-def _edition() -> MemoryEdition:
+def _edition() -> MemoryState:
     tops = [page(f"/part-{n}/", f"Part {n}", f"{_WORDS * 6}\n\nAt {{site}}.") for n in range(8)]
     posts = [
         page(
@@ -20,7 +20,7 @@ def _edition() -> MemoryEdition:
         )
         for n in range(91)
     ]
-    return MemoryEdition(FACTS, [page("/", "Welcome to {site}", _WORDS), *tops, *posts])
+    return MemoryState(FACTS, [page("/", "Welcome to {site}", _WORDS), *tops, *posts])
 
 
 def measure() -> Iterator[Figure]:
@@ -28,13 +28,13 @@ def measure() -> Iterator[Figure]:
     edition = _edition()
     by_path = {p.path: p for p in edition.pages}
     edition.page = by_path.get  # type: ignore[method-assign]  # the look-up is the database's part, not the press's
-    press = Press(edition, datetime.now(UTC).year)
+    press = Renderer(edition, datetime.now(UTC).year)
     template = _JINJA.get_template("page.html.jinja")
-    ready = [(press._frame, press.page_values(p)) for p in edition.pages]
+    ready = [(press.frame.shared, press.page_values(p)) for p in edition.pages]
 
     def ours() -> None:
         for path in by_path:
-            press.answer(path)
+            press.respond(path)
 
     def bare() -> None:
         for frame, values in ready:

@@ -25,7 +25,7 @@ def _fill(data: Path) -> None:
     from django.db import connections
 
     from hestor.accounts.models import Account
-    from hestor.sites.making import make_site
+    from hestor.sites.services.creation import make_site
 
     owner = Account.objects.get(email=OWNER)
     for count in (SMALL, LARGE):
@@ -36,20 +36,23 @@ def _fill(data: Path) -> None:
 def _fill_site(site, owner, count: int) -> None:
     from datetime import UTC, datetime
 
-    from hestor.core import prose
+    from hestor.core.text import markdown
     from hestor.sites.models import Page, Revision, Text
-    from hestor.sites.pages import add_page
-    from hestor.sites.publishing import publish
+    from hestor.sites.services.pages import add_page
+    from hestor.sites.services.publishing import publish
 
     tops = [
         add_page(site.pk, {"path": f"/p{n}/", "title": f"Part {n}", "body": _BODY, "in_menu": True}) for n in range(8)
     ]
     add_page(site.pk, {"path": "/news/", "title": "News", "kind": "news", "in_menu": True})
-    made = prose.compile_text(_BODY)
+    made = markdown.compile_text(_BODY)
     rest = count - len(tops) - 2
     pages = Page.objects.bulk_create([Page(site=site) for _ in range(rest)])
     texts = Text.objects.bulk_create(
-        [Text(body=_BODY, html=made.html, excerpt=made.excerpt, compiler=prose.COMPILER) for _ in range(rest)]
+        [
+            Text(body=_BODY, html=made.html, excerpt=made.excerpt, compiler=markdown.COMPILER_VERSION)
+            for _ in range(rest)
+        ]
     )
     Revision.objects.bulk_create(
         Revision(

@@ -6,10 +6,10 @@ from hypothesis import settings
 
 from hestor.accounts.models import Account
 from hestor.core.roles import Role
-from hestor.sites.making import make_site
-from hestor.sites.models import Part, Site
-from hestor.sites.pages import add_page
-from hestor.sites.publishing import publish
+from hestor.sites.models import Membership, Site
+from hestor.sites.services.creation import make_site
+from hestor.sites.services.pages import add_page
+from hestor.sites.services.publishing import publish
 from hestor.web import serving
 
 # How long a test takes says something of the machine, not of the code; speed is measured in benchmarks/.
@@ -23,7 +23,7 @@ PASSWORD = "a-long-enough-one"
 @pytest.fixture(autouse=True)
 def nothing_kept():
     """Each test has a database of its own, so nothing rendered from another's may be kept."""
-    serving.forget()
+    serving.clear_caches()
 
 
 @pytest.fixture
@@ -54,7 +54,7 @@ def person(site):
         email = f"{role or 'stranger'}@people.example"
         account, _ = Account.objects.get_or_create(email=email)
         if role:
-            Part.objects.update_or_create(site=site, account=account, defaults={"role": role})
+            Membership.objects.update_or_create(site=site, account=account, defaults={"role": role})
         client = Client(headers={"host": "localhost"})
         client.force_login(account, backend="django.contrib.auth.backends.ModelBackend")
         return client

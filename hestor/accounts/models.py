@@ -22,7 +22,7 @@ class AccountManager(BaseUserManager["Account"]):
 
 
 class Account(AbstractBaseUser):
-    """One person. What they may do is kept a site at a time (``sites.Part``)."""
+    """One person. What they may do is kept a site at a time (``sites.Membership``)."""
 
     email = models.EmailField(unique=True)
     name = models.CharField(max_length=120, blank=True)

@@ -10,25 +10,8 @@ from django.db import transaction
 from django.http import HttpRequest
 
 from hestor.accounts.models import Account
-from hestor.core.errors import HestorError, InvalidInput, Problem
-
-
-class SignInRefused(HestorError):
-    """Email and password don't match an account."""
-
-    code = "sign_in_refused"
-
-
-class SignInPaused(HestorError):
-    """Too many wrong tries from one place for one account."""
-
-    code = "sign_in_paused"
-
-
-class AccountsExist(HestorError):
-    """The first account can be made only while there is none."""
-
-    code = "accounts_exist"
+from hestor.accounts.selectors import is_first_run
+from hestor.core.errors import AccountsExist, InvalidInput, Problem, SignInPaused, SignInRefused
 
 
 def sign_in(request: HttpRequest, email: str, password: str) -> Account:
@@ -46,11 +29,6 @@ def sign_in(request: HttpRequest, email: str, password: str) -> Account:
 def sign_out(request: HttpRequest) -> None:
     """Ends the session; signing out twice is fine."""
     logout(request)
-
-
-def is_first_run() -> bool:
-    """Whether nobody has an account yet."""
-    return not Account.objects.exists()
 
 
 def _email_problems(email: str) -> list[Problem]:

@@ -3,21 +3,22 @@
 from ninja import NinjaAPI
 
 from hestor.api import (
+    brand,
     changes,
     editions,
     files,
     languages,
-    marks,
     pages,
     pictures,
     proofs,
+    reach,
     session,
     sites,
     style,
     towns,
 )
 from hestor.api.auth import signed_in
-from hestor.api.problems import register
+from hestor.api.errors import register
 
 api = NinjaAPI(
     title="Hestor's desk",
@@ -27,5 +28,8 @@ api = NinjaAPI(
     auth=signed_in,
 )
 register(api)
-for module in (session, sites, style, proofs, marks, files, pictures, pages, changes, editions, towns, languages):
+_MODULES = (
+    session, sites, style, proofs, reach, brand, files, pictures, pages, changes, editions, towns, languages,
+)  # fmt: skip
+for module in _MODULES:
     api.add_router("", module.router)

@@ -1,24 +1,15 @@
-"""Who is calling: the account of the session."""
+"""Who is calling: the account of the session; and on which revision a write was made."""
 
 from django.http import HttpRequest
+from django.utils.http import parse_etags
 
 from hestor.accounts.models import Account
-from hestor.core.errors import HestorError
+from hestor.core.errors import RevisionMissing, SignedOut
 from hestor.core.roles import Action, Role
-from hestor.sites.access import reach_site
 from hestor.sites.models import Site
+from hestor.sites.selectors.access import reach_site
 
-
-class SignedOut(HestorError):
-    """The call needs a session and has none."""
-
-    code = "signed_out"
-
-
-class RevisionMissing(HestorError):
-    """A write came without the revision that it was made on."""
-
-    code = "revision_missing"
+_NO_REVISION = -1
 
 
 def signed_in(request: HttpRequest) -> Account:
@@ -38,12 +29,16 @@ def site_and_role(request: HttpRequest, slug: str, action: Action) -> tuple[Site
     return reach_site(signed_in(request), slug, action)
 
 
+def _number(header: str) -> int:
+    tags = parse_etags(header)
+    digits = tags[0].strip('"') if len(tags) == 1 else header
+    return int(digits) if digits.isascii() and digits.isdigit() and len(digits) < 10 else _NO_REVISION
+
+
 def given_revision(request: HttpRequest) -> int | None:
-    """The revision in If-Match, quoted as an entity tag or bare; None if there is none or it is ``*``."""
-    header = request.headers.get("If-Match", "").strip().strip('"')
-    if not header or header == "*":
-        return None
-    return int(header) if header.isascii() and header.isdigit() and len(header) < 10 else -1
+    """The revision in If-Match, as an entity tag (RFC 9110, 13.1.1) or bare; None if there is none or it is ``*``."""
+    header = request.headers.get("If-Match", "").strip()
+    return None if header in ("", "*") else _number(header)
 
 
 def needed_revision(request: HttpRequest) -> int:

@@ -7,19 +7,19 @@ from hestor.api.auth import site_for
 from hestor.api.schemas import ChangesOut, ProblemOut
 from hestor.api.words import changes_out
 from hestor.core.roles import Action
-from hestor.sites import looks
-from hestor.sites.publishing import changes_of
+from hestor.sites.selectors import previews
+from hestor.sites.selectors.changes import changes_of
 
 router = Router(tags=["changes"])
 
 
 @router.get("/sites/{site}/changes", response={200: ChangesOut, 404: ProblemOut})
 def show(request: HttpRequest, site: str) -> ChangesOut:
-    """What would change for visitors, in words, old and new, with reach; and a look at the whole draft."""
-    found = site_for(request, site, Action.LOOK)
+    """What would change for visitors, in words, old and new, with reach; and a preview of the whole draft."""
+    found = site_for(request, site, Action.VIEW)
     return ChangesOut(
         revision=found.revision,
         live_number=found.live_number,
         changes=changes_out(changes_of(found)),
-        look=looks.link(found, None),
+        preview_url=previews.link(found, None),
     )

@@ -3,7 +3,7 @@
 from datetime import UTC, datetime
 from typing import Any
 
-from django.http import HttpRequest
+from django.http import HttpRequest, HttpResponse
 from ninja import Router, Status
 
 from hestor.api.auth import given_revision, signed_in, site_for
@@ -11,13 +11,15 @@ from hestor.api.schemas import EditionOut, ProblemOut, PublishedOut, RestoredOut
 from hestor.api.words import changes_out
 from hestor.core.changes import Change
 from hestor.core.roles import Action
-from hestor.sites import looks
-from hestor.sites.addresses import origin_of
 from hestor.sites.models import Edition, Site
-from hestor.sites.publishing import count_changes, publish, restore
-from hestor.sites.source import live_edition
+from hestor.sites.selectors import previews
+from hestor.sites.selectors.addresses import origin_of
+from hestor.sites.selectors.changes import count_changes
+from hestor.sites.selectors.states import live_edition
+from hestor.sites.services.publishing import publish, restore
 
 router = Router(tags=["editions"])
+_AT_ONCE = 50
 
 
 def _values(site: Site, edition: Edition, live: int) -> dict[str, Any]:
@@ -28,18 +30,23 @@ def _values(site: Site, edition: Edition, live: int) -> dict[str, Any]:
         "live": edition.number == live,
         "name": edition.facts.name,
         "changes": changes_out(Change.parse(change) for change in edition.changes),
-        "look": looks.link(site, edition.number),
+        "preview_url": previews.link(site, edition.number),
     }
 
 
 @router.get("/sites/{site}/editions", response={200: list[EditionOut], 404: ProblemOut})
-def list_editions(request: HttpRequest, site: str, before: int | None = None) -> list[EditionOut]:
-    """Fifty editions, newest first; older ones with ``before`` a number."""
-    found = site_for(request, site, Action.LOOK)
+def list_editions(
+    request: HttpRequest, response: HttpResponse, site: str, before: int | None = None
+) -> list[EditionOut]:
+    """Fifty editions, newest first; older ones with ``before`` a number, which the Link header names (RFC 8288)."""
+    found = site_for(request, site, Action.VIEW)
     editions = Edition.objects.filter(site=found).select_related("by").order_by("-number")
     if before is not None:
         editions = editions.filter(number__lt=before)
-    return [EditionOut(**_values(found, edition, found.live_number)) for edition in editions[:50]]
+    shown = list(editions[:_AT_ONCE])
+    if shown and shown[-1].number > 1:
+        response["Link"] = f'<{request.path}?before={shown[-1].number}>; rel="next"'
+    return [EditionOut(**_values(found, edition, found.live_number)) for edition in shown]
 
 
 @router.post("/sites/{site}/editions", response={201: PublishedOut, 409: ProblemOut, 412: ProblemOut})

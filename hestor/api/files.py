@@ -1,6 +1,7 @@
-"""Files made from a site's pictures, for the desk, whose own origin must not depend on a site's."""
+"""Files generated from a site's pictures, for the desk, whose own origin must not depend on a site's."""
 
 import json
+from functools import cached_property
 from typing import Any
 from urllib.parse import urlencode
 
@@ -8,49 +9,55 @@ from django.http import HttpRequest, HttpResponse
 from ninja import Router
 
 from hestor.api.auth import site_for
-from hestor.core import facts as facts_module
 from hestor.core.errors import NotFound
-from hestor.core.facts import Facts
+from hestor.core.facts import document
+from hestor.core.facts.document import Facts
 from hestor.core.roles import Action
-from hestor.pictures import services
-from hestor.press.marks import PREFIX, Marks
-from hestor.sites import made
+from hestor.pictures import selectors as pictures
+from hestor.press.brand_files import DRAWN_FROM, PREFIX, BrandFiles
+from hestor.sites import generated_files
 from hestor.sites.models import Site
 
 router = Router(tags=["files"])
-# The facts that a made file can depend on.
-_DRAWN = (
-    "name", "tagline", "logo", "logo_dark", "logo_width", "logo_says_name", "icon", "share_picture", "brand_colour",
-    "accent_colour", "typefaces", "language",
-)  # fmt: skip
 
 
-def address(site: Site, path: str, facts: Facts) -> str:
-    """Where the desk gets the file at a public address.
+class FileAddresses:
+    """Where the desk gets a site's generated files, with facts that may be typed but not kept yet."""
 
-    Facts that are typed but not kept yet go along, if the kept ones have no such file: so that a keystroke fetches
-    nothing anew that looks as it did.
-    """
-    if not path.startswith(PREFIX):
-        return ""
-    plain = f"/api/sites/{site.slug}/files/{path.removeprefix(PREFIX)}"
-    kept = site.facts
-    if facts == kept or Marks(kept, services.masters(site.pk)).owns(path):
-        return plain
-    typed = {
-        key: value
-        for key, value in facts_module.document(facts).items()
-        if key in _DRAWN and getattr(kept, key) != getattr(facts, key)
-    }
-    return f"{plain}?{urlencode({'typed': json.dumps(typed, ensure_ascii=False)})}"
+    def __init__(self, site: Site, facts: Facts | None = None) -> None:
+        self._site = site
+        self._facts = facts or site.facts
 
+    @cached_property
+    def _kept(self) -> BrandFiles:
+        return BrandFiles(self._site.facts, pictures.masters(self._site.pk))
 
-def mark_address(site: Site, facts: Facts | None = None) -> str:
-    """Where the desk gets the site's icon."""
-    facts = facts or site.facts
-    marks = Marks(facts, services.masters(site.pk))
-    name = "icon.svg" if "icon.svg" in marks.icon_names else "icon-192.png"
-    return address(site, marks.icon_folder + name, facts)
+    @cached_property
+    def _typed(self) -> str:
+        """The facts that files are drawn from, where they are not as they are kept."""
+        kept = self._site.facts
+        drawn = (key for key in DRAWN_FROM if getattr(kept, key) != getattr(self._facts, key))
+        return urlencode({"typed": json.dumps(document.plain(self._facts, drawn), ensure_ascii=False)})
+
+    def of(self, path: str) -> str:
+        """Where the desk gets the file at a public address; empty for what is no such file.
+
+        Typed facts go along only if the kept ones have no such file: so that a keystroke fetches nothing anew that
+        looks as it did.
+        """
+        if not path.startswith(PREFIX):
+            return ""
+        plain = f"/api/sites/{self._site.slug}/files/{path.removeprefix(PREFIX)}"
+        as_kept = self._facts == self._site.facts or self._kept.owns(path)
+        return plain if as_kept else f"{plain}?{self._typed}"
+
+    @cached_property
+    def icon(self) -> str:
+        """Where the desk gets the site's icon."""
+        same = self._facts == self._site.facts
+        brand = self._kept if same else BrandFiles(self._facts, pictures.masters(self._site.pk))
+        name = "icon.svg" if "icon.svg" in brand.icon_names else "icon-192.png"
+        return self.of(brand.icon_folder + name)
 
 
 def _typed(text: str) -> dict[str, Any]:
@@ -63,14 +70,16 @@ def _typed(text: str) -> dict[str, Any]:
 
 @router.get("/sites/{site}/files/{path:path}")
 def show(request: HttpRequest, site: str, path: str, typed: str = "") -> HttpResponse:
-    """A file that the draft's marks have. Its address holds a hash of what it shows."""
-    found = site_for(request, site, Action.LOOK)
-    good, _ = facts_module.check_all(_typed(typed))
+    """A file that the draft's brand has. Its address holds a hash of what it shows."""
+    found = site_for(request, site, Action.VIEW)
+    good, _ = document.check_all(_typed(typed))
     facts = found.facts.model_copy(update=good)
-    answer = made.file(found.pk, Marks(facts, services.masters(found.pk)), PREFIX + path, keep=not good)
-    if answer is None:
+    made = generated_files.file(
+        found.pk, BrandFiles(facts, pictures.masters(found.pk)), PREFIX + path, store_it=not good
+    )
+    if made is None:
         raise NotFound
-    response = HttpResponse(answer.body, content_type=answer.media_type)
+    response = HttpResponse(made.body, content_type=made.media_type)
     response["Cache-Control"] = "private, max-age=31536000, immutable"
     # A drawing that is opened by itself may do nothing but draw.
     response["Content-Security-Policy"] = "default-src 'none'; style-src 'unsafe-inline'; sandbox"

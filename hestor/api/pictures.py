@@ -1,4 +1,4 @@
-"""Pictures: bring, list, describe, replace, delete, bring back."""
+"""Pictures: upload, list, describe, replace, delete, restore."""
 
 from datetime import UTC, datetime
 from typing import Any
@@ -9,16 +9,17 @@ from ninja.files import UploadedFile
 
 from hestor import wording
 from hestor.api.auth import site_for
-from hestor.api.mark_schemas import PictureChange, PictureOut, PicturesOut, PictureTaken
+from hestor.api.picture_schemas import PictureChange, PictureOut, PicturesOut, UploadOut
 from hestor.api.schemas import ProblemOut
-from hestor.core import crops, pictures
 from hestor.core.errors import NotFound
+from hestor.core.imaging import crops, ingest
 from hestor.core.roles import Action
+from hestor.pictures import selectors as picture_selectors
 from hestor.pictures import services
 from hestor.pictures.models import Picture
-from hestor.sites import picture_use
 from hestor.sites.models import Site
-from hestor.sites.picture_use import Use
+from hestor.sites.selectors.picture_uses import ADDRESS, Use, uses_of
+from hestor.sites.services import pictures as site_pictures
 
 router = Router(tags=["pictures"])
 
@@ -45,36 +46,35 @@ def _out(site: Site, picture: Picture, uses: dict[str, list[Use]]) -> dict[str, 
         "came_as": picture.came_as,
         "notes": [wording.say(f"note.{code}", value=value) for code, value in picture.notes],
         "thumbnail": f"/api/sites/{site.slug}/pictures/{picture.pk}/thumbnail?key={picture.key}",
-        "markdown": f"![{picture.description}]({picture_use.MARK}{picture.key})",
+        "markdown": f"![{picture.description}]({ADDRESS}{picture.key})",
         "uses": [vars(use) for use in uses.get(picture.key, ())],
     }
 
 
 def _read(file: UploadedFile) -> bytes:
     """The file's bytes, but no more than one too many."""
-    return bytes(file.read(pictures.MOST_BYTES + 1))
+    return bytes(file.read(ingest.MOST_BYTES + 1))
 
 
 @router.get("/sites/{site}/pictures", response={200: PicturesOut, 404: ProblemOut})
 def list_pictures(request: HttpRequest, site: str) -> dict[str, Any]:
     """All pictures, the newest first, and those deleted in the last 30 days."""
-    found = site_for(request, site, Action.LOOK)
-    picture_use.purge(found.pk, datetime.now(UTC))
-    uses = picture_use.uses_of(found)
+    found = site_for(request, site, Action.VIEW)
+    uses = uses_of(found, datetime.now(UTC))
     return {
         "pictures": [_out(found, picture, uses) for picture in Picture.objects.of(found.pk)],
         "deleted": [_out(found, picture, {}) for picture in Picture.objects.deleted_of(found.pk)],
         "days_kept": services.DAYS_KEPT,
-        "most_bytes": pictures.MOST_BYTES,
+        "most_bytes": ingest.MOST_BYTES,
     }
 
 
-@router.post("/sites/{site}/pictures", response={201: PictureTaken, 200: PictureTaken, 422: ProblemOut})
-def bring(request: HttpRequest, site: str, file: UploadedFile = File(...)) -> Status[dict[str, Any]]:  # noqa: B008
-    """Takes a picture in. The same file twice is one picture."""
+@router.post("/sites/{site}/pictures", response={201: UploadOut, 200: UploadOut, 422: ProblemOut})
+def upload(request: HttpRequest, site: str, file: UploadedFile = File(...)) -> Status[dict[str, Any]]:  # noqa: B008
+    """Uploads a picture. The same file twice is one picture."""
     found = site_for(request, site, Action.EDIT)
-    picture, new = services.take_in(found.pk, file.name or "", _read(file))
-    out = {"picture": _out(found, picture, picture_use.uses_of(found)), "new": new}
+    picture, new = services.upload(found.pk, file.name or "", _read(file))
+    out = {"picture": _out(found, picture, uses_of(found, datetime.now(UTC))), "new": new}
     return Status(201 if new else 200, out)
 
 
@@ -82,39 +82,39 @@ def bring(request: HttpRequest, site: str, file: UploadedFile = File(...)) -> St
 def describe(request: HttpRequest, site: str, picture: int, given: PictureChange) -> dict[str, Any]:
     """Changes the words about a picture."""
     found = site_for(request, site, Action.EDIT)
-    changed = picture_use.describe(found.pk, picture, given.model_dump(exclude_none=True))
-    return _out(found, changed, picture_use.uses_of(found))
+    changed = site_pictures.describe(found.pk, picture, given.model_dump(exclude_none=True))
+    return _out(found, changed, uses_of(found, datetime.now(UTC)))
 
 
 @router.post("/sites/{site}/pictures/{picture}/content", response={200: PictureOut, 404: ProblemOut, 422: ProblemOut})
 def replace(request: HttpRequest, site: str, picture: int, file: UploadedFile = File(...)) -> dict[str, Any]:  # noqa: B008
     """Gives a picture other content; its uses in the draft follow."""
     found = site_for(request, site, Action.EDIT)
-    changed = picture_use.replace(found.pk, picture, file.name or "", _read(file))
+    changed = site_pictures.replace(found.pk, picture, file.name or "", _read(file), datetime.now(UTC))
     found.refresh_from_db()
-    return _out(found, changed, picture_use.uses_of(found))
+    return _out(found, changed, uses_of(found, datetime.now(UTC)))
 
 
 @router.delete("/sites/{site}/pictures/{picture}", response={204: None, 404: ProblemOut, 409: ProblemOut})
 def delete(request: HttpRequest, site: str, picture: int, used: bool = False) -> Status[None]:
     """Deletes a picture for 30 days. One that the draft shows is deleted only with ``used=true``."""
     found = site_for(request, site, Action.EDIT)
-    picture_use.delete(found.pk, picture, datetime.now(UTC), used)
+    site_pictures.delete(found.pk, picture, datetime.now(UTC), used)
     return Status(204, None)
 
 
 @router.post("/sites/{site}/pictures/{picture}/restore", response={200: PictureOut, 404: ProblemOut})
-def bring_back(request: HttpRequest, site: str, picture: int) -> dict[str, Any]:
-    """Brings a deleted picture back."""
+def restore(request: HttpRequest, site: str, picture: int) -> dict[str, Any]:
+    """Restores a deleted picture."""
     found = site_for(request, site, Action.EDIT)
-    back = services.bring_back(found.pk, picture, datetime.now(UTC))
-    return _out(found, back, picture_use.uses_of(found))
+    back = services.restore(found.pk, picture, datetime.now(UTC))
+    return _out(found, back, uses_of(found, datetime.now(UTC)))
 
 
 @router.get("/sites/{site}/pictures/{picture}/thumbnail")
 def thumbnail(request: HttpRequest, site: str, picture: int, key: str = "") -> HttpResponse:
     """The picture made small, as PNG; ``key`` makes the address change with the content."""
-    found = site_for(request, site, Action.LOOK)
+    found = site_for(request, site, Action.VIEW)
     shown, body = services.thumbnail(found.pk, picture)
     response = HttpResponse(body, content_type="image/png")
     response["Cache-Control"] = "private, max-age=31536000, immutable" if key == shown else "no-store"
@@ -124,8 +124,8 @@ def thumbnail(request: HttpRequest, site: str, picture: int, key: str = "") -> H
 @router.get("/sites/{site}/pictures/{picture}/crop", response={200: list[float], 404: ProblemOut})
 def proposed_crop(request: HttpRequest, site: str, picture: int) -> list[float]:
     """A square for an icon, proposed from what is in the picture: left, top, right, bottom as shares."""
-    found = site_for(request, site, Action.LOOK)
-    content = services.master(found.pk, services.picture_of(found.pk, picture).key)
+    found = site_for(request, site, Action.VIEW)
+    content = picture_selectors.master(found.pk, picture_selectors.picture_of(found.pk, picture).key)
     if content is None:
         raise NotFound
     return list(crops.proposed(content))

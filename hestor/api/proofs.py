@@ -1,55 +1,56 @@
 """Proofs: what the draft says in each place, also while a fact is being typed."""
 
+from collections.abc import Collection
 from datetime import UTC, datetime
 
 from django.http import HttpRequest
 from ninja import Router
 
-from hestor.api import files
 from hestor.api.auth import site_for
-from hestor.api.problems import spot
-from hestor.api.schemas import PlaceReachOut, ProblemOut, ProofOut, ProofsIn, ProofsOut, SpotOut, ThemeOut
-from hestor.core import facts as facts_module
-from hestor.core.proofs import Proof
+from hestor.api.errors import field_error
+from hestor.api.files import FileAddresses
+from hestor.api.schemas import FieldErrorOut, ProblemOut, ProofOut, ProofsIn, ProofsOut, ThemeOut
+from hestor.core.facts import document
+from hestor.core.facts.spec import Slot
+from hestor.core.places.place import Place
+from hestor.core.places.proof import Proof
 from hestor.core.roles import Action
-from hestor.sites.addresses import origin_of
 from hestor.sites.models import Site
-from hestor.sites.proofing import Proofing, proof
+from hestor.sites.selectors.addresses import origin_of
+from hestor.sites.selectors.proofs import ALL, proof_sheet
 
 router = Router(tags=["proofs"])
 
 
-def _proof(site: Site, made: Proofing, proof: Proof) -> ProofOut:
+def _proof(addresses: FileAddresses, origin: str, proof: Proof) -> ProofOut:
     out = ProofOut.model_validate(proof, from_attributes=True)
     for picture in out.pictures:
         # A shared picture is named by its full address, the others by their path.
-        picture.src = files.address(site, picture.src.removeprefix(origin_of(site)), made.facts)
+        picture.src = addresses.of(picture.src.removeprefix(origin))
     return out
 
 
-def _out(site: Site, path: str, typed: dict[str, object]) -> ProofsOut:
-    made = proof(site, path, datetime.now(UTC), typed)
+def _out(site: Site, path: str, typed: dict[str, object], wanted: Collection[Slot]) -> ProofsOut:
+    sheet = proof_sheet(site, path, datetime.now(UTC), typed, wanted)
+    addresses, origin = FileAddresses(site, sheet.facts), origin_of(site)
     return ProofsOut(
-        path=made.path,
-        proofs=[_proof(site, made, p) for p in made.proofs],
-        reach={
-            key: [PlaceReachOut(place=p.place, pages=p.pages, files=p.files) for p in places]
-            for key, places in made.reach.items()
-        },
-        short_name=facts_module.short_name(made.facts),
-        mark=files.mark_address(site, made.facts),
-        themes={name: ThemeOut.model_validate(colours) for name, colours in made.colours.items()},
-        errors=[SpotOut(**spot(problem)) for problem in made.problems],
+        path=sheet.path,
+        proofs=[_proof(addresses, origin, proof) for proof in sheet.proofs],
+        derived=document.derived(sheet.facts),
+        icon_url=addresses.icon,
+        themes={name: ThemeOut.model_validate(colours) for name, colours in sheet.themes.items()},
+        errors=[FieldErrorOut(**field_error(problem)) for problem in sheet.problems],
     )
 
 
 @router.get("/sites/{site}/proofs", response={200: ProofsOut, 404: ProblemOut})
 def show(request: HttpRequest, site: str, path: str = "/") -> ProofsOut:
     """What the rendered draft page says, by place."""
-    return _out(site_for(request, site, Action.LOOK), path, {})
+    return _out(site_for(request, site, Action.VIEW), path, {}, ALL)
 
 
 @router.post("/sites/{site}/proofs", response={200: ProofsOut, 404: ProblemOut})
 def typed(request: HttpRequest, site: str, given: ProofsIn) -> ProofsOut:
     """The same with values as they are being typed; nothing is kept. Refused values come back as errors."""
-    return _out(site_for(request, site, Action.LOOK), given.path, given.facts)
+    wanted = ALL if given.places is None else [Slot(Place(one.place), one.home) for one in given.places]
+    return _out(site_for(request, site, Action.VIEW), given.path, given.facts, wanted)

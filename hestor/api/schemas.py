@@ -1,16 +1,17 @@
 """What calls take and give. The front end's types are made from these."""
 
-from datetime import date, datetime
-from typing import Any
+from datetime import datetime
+from typing import TYPE_CHECKING, Annotated, Any, Literal
 
 from ninja import Schema
-from pydantic import ConfigDict, Field
+from pydantic import ConfigDict, Field, WithJsonSchema, create_model
 
 from hestor.core.changes import Kind
-from hestor.core.facts import Facts
-from hestor.core.reach import Place
+from hestor.core.facts.document import SPECS, Facts
+from hestor.core.pages.fields import PageFields
+from hestor.core.places.all import DRAWN
+from hestor.core.places.place import Place
 from hestor.core.roles import Role
-from hestor.press.edition import Kind as PageKind
 
 
 class Strict(Schema):
@@ -58,14 +59,14 @@ class NewAccount(Strict):
 
 
 class SiteOut(Schema):
-    """A site as the switcher shows it. ``name`` and ``mark`` are those of the draft."""
+    """A site as the switcher shows it. ``name`` and ``icon_url`` are those of the draft."""
 
     slug: str
     name: str
     label: str
     host: str
     address: str
-    mark: str
+    icon_url: str
     role: Role
     live_number: int
     changes: int
@@ -106,25 +107,39 @@ class LanguageOut(Schema):
 
 
 class StyleOut(Schema):
-    """The house style: the draft's facts, the live ones, and what differs."""
+    """The house style: the draft's facts, the live ones, and what differs.
+
+    ``words`` and ``live_words`` say each value in words, ``derived`` what stands in for facts that are unset.
+    """
 
     revision: int
     facts: Facts
     live_facts: Facts | None
+    words: dict[str, str]
+    live_words: dict[str, str]
+    derived: dict[str, str]
     changed: list[str]
     changed_pages: int
     live_number: int
-    short_name: str
-    limits: dict[str, int]
+
+
+def _fact_schemas() -> dict[str, Any]:
+    """Each fact by its key, with the limit of a text; what pictures look like, the schema of ``Facts`` says."""
+    known = {key: {"type": "string", "maxLength": spec.most} if spec.is_text else {} for key, spec in SPECS.items()}
+    return {"type": "object", "properties": known, "additionalProperties": True}
+
+
+TypedFacts = Annotated[dict[str, Any], WithJsonSchema(_fact_schemas())]
+"""Values by fact key. Each is checked by its fact's rule, which says what is wrong better than a schema can."""
 
 
 class StyleChange(Strict):
     """New values by fact key."""
 
-    facts: dict[str, Any]
+    facts: TypedFacts
 
 
-class SpotOut(Schema):
+class FieldErrorOut(Schema):
     """One refused spot; start and end count code points of the tidied value, where ``fix`` may be put."""
 
     field: str
@@ -136,18 +151,18 @@ class SpotOut(Schema):
 
 
 class ProblemOut(Schema):
-    """Problem details (RFC 9457). ``yours`` and ``current`` come with a stale write to the house style."""
+    """Problem details (RFC 9457). ``yours`` and ``current`` come with a stale write: what was given, what is there."""
 
     type: str
     status: int
     code: str
     title: str
-    errors: list[SpotOut] = Field(default_factory=list)
+    errors: list[FieldErrorOut] = Field(default_factory=list)
     yours: dict[str, Any] | None = None
-    current: StyleOut | None = None
+    current: dict[str, Any] | None = None
 
 
-class MarkOut(Schema):
+class HighlightOut(Schema):
     """Where in a line a fact stands, in code points."""
 
     fact: str
@@ -160,7 +175,7 @@ class LineOut(Schema):
 
     role: str
     text: str
-    marks: list[MarkOut]
+    highlights: list[HighlightOut]
 
 
 class ProofPictureOut(Schema):
@@ -173,10 +188,17 @@ class ProofPictureOut(Schema):
     height: int
 
 
+if TYPE_CHECKING:
+    DrawnPlace = Place
+else:
+    # Only these come as proofs, so that the desk's types know which drawings it needs.
+    DrawnPlace = Literal[tuple(place.value for place in DRAWN)]
+
+
 class ProofOut(Schema):
     """One place as it was read back from what was rendered."""
 
-    place: Place
+    place: DrawnPlace
     path: str
     lines: list[LineOut]
     colour: str
@@ -185,11 +207,24 @@ class ProofOut(Schema):
 
 
 class PlaceReachOut(Schema):
-    """In one place: on how many pages, in how many files."""
+    """In one place: on how many pages, or in how many files."""
 
     place: Place
+    number: int
+
+
+class ReachOut(Schema):
+    """On how many pages a fact is seen at all, and in which places."""
+
     pages: int
-    files: int
+    places: list[PlaceReachOut]
+
+
+class ReachIn(Strict):
+    """Which facts, and values as they are being typed, not kept yet."""
+
+    keys: list[str] | None = None
+    facts: TypedFacts = Field(default_factory=dict)
 
 
 class ThemeOut(Schema):
@@ -205,79 +240,79 @@ class ThemeOut(Schema):
 
 
 class ProofsOut(Schema):
-    """The proofs of a page, of the home page and of the files; and each fact's reach."""
+    """The proofs that were asked for; ``derived`` is what stands in for facts that are unset."""
 
     path: str
     proofs: list[ProofOut]
-    reach: dict[str, list[PlaceReachOut]]
-    short_name: str
-    mark: str
+    derived: dict[str, str]
+    icon_url: str
     themes: dict[str, ThemeOut]
-    errors: list[SpotOut]
+    errors: list[FieldErrorOut]
+
+
+class PlaceIn(Strict):
+    """A place whose proof is wanted: on the page that was named, or on the home page."""
+
+    place: DrawnPlace
+    home: bool = False
 
 
 class ProofsIn(Strict):
-    """Values as they are being typed, not kept yet."""
+    """Values as they are being typed, not kept yet, and which places are wanted (all, if none are named)."""
 
     path: str = "/"
-    facts: dict[str, Any] = Field(default_factory=dict)
+    facts: TypedFacts = Field(default_factory=dict)
+    places: list[PlaceIn] | None = None
 
 
-class PageOut(Schema):
-    """A page of the draft. ``address`` is where the public reads it; ``says`` is its title in tabs."""
+class PageOut(PageFields):
+    """A page of the draft. ``address`` is where the public reads it, ``tab_title`` what its tab says.
+
+    ``shown_title`` is its title with the fill-ins filled; ``depth`` how many pages stand above it.
+    """
+
+    model_config = ConfigDict(extra="ignore")
 
     id: int
-    path: str
-    title: str
-    says: str
-    kind: str
-    menu_title: str
-    summary: str
-    parent: int | None
-    in_menu: bool
-    order: int
-    published: date | None
-    state: str
+    shown_title: str
+    tab_title: str
+    state: Literal["live", "changed", "new"]
     address: str
+    depth: int
+    body: str = Field(default="", exclude=True)
 
 
 class PageFull(PageOut):
-    """A page with its text."""
+    """A page with its text, and the draft's revision that it was read at."""
 
     body: str
+    revision: int
 
 
-class PageIn(Strict):
+class PageIn(PageFields):
     """A new page."""
 
-    path: str
-    title: str
-    body: str = ""
-    kind: PageKind = "page"
-    menu_title: str = ""
-    summary: str = ""
-    parent: int | None = None
-    in_menu: bool = False
-    order: int = Field(default=0, ge=0, le=1_000_000)
-    published: date | None = None
+
+def _all_optional() -> type[Strict]:
+    """A change of a page: its fields, each of which may be left out."""
+    fields = {
+        name: (field.annotation, field.default if not field.is_required() else None)
+        for name, field in PageFields.model_fields.items()
+    }
+    made: type[Strict] = create_model(
+        "PageChange", __base__=Strict, __doc__="Other words for a page; what is left out stays.", **fields
+    )  # type: ignore[call-overload]
+    return made
 
 
-class PageChange(Strict):
-    """Other words for a page; what is left out stays."""
-
-    path: str | None = None
-    title: str | None = None
-    body: str | None = None
-    menu_title: str | None = None
-    summary: str | None = None
-    parent: int | None = None
-    in_menu: bool | None = None
-    order: int | None = Field(default=None, ge=0, le=1_000_000)
-    published: date | None = None
+if TYPE_CHECKING:
+    PageChange = Strict
+else:
+    PageChange = _all_optional()
 
 
 class ChangeOut(Schema):
-    """One difference, in words."""
+    """One difference, in words; ``pages`` is on how many pages it is seen at all, ``reach`` where."""
 
     kind: Kind
     key: str
@@ -285,9 +320,8 @@ class ChangeOut(Schema):
     old: str
     new: str
     pages: int
-    feeds: int
-    manifests: int
-    reach: str
+    reach: list[PlaceReachOut]
+    reach_words: str
     words: str
 
 
@@ -297,7 +331,7 @@ class ChangesOut(Schema):
     revision: int
     live_number: int
     changes: list[ChangeOut]
-    look: str
+    preview_url: str
 
 
 class EditionOut(Schema):
@@ -309,7 +343,7 @@ class EditionOut(Schema):
     live: bool
     name: str
     changes: list[ChangeOut]
-    look: str
+    preview_url: str
 
 
 class PublishedOut(EditionOut):

@@ -4,7 +4,7 @@ from django.conf import settings
 from django.http import HttpRequest
 from ninja import Router, Status
 
-from hestor.accounts import demo, services
+from hestor.accounts import demo, selectors, services
 from hestor.api.schemas import DemoAccount, NewAccount, Person, ProblemOut, SessionOut, SignIn
 
 router = Router(tags=["session"])
@@ -16,7 +16,7 @@ def _session(request: HttpRequest) -> SessionOut:
     person = Person(email=account.email, name=account.shown_name) if account else None
     accounts = demo.ACCOUNTS.items() if settings.DEMO else ()
     shown = [DemoAccount(email=email, role=role, password=demo.PASSWORD) for email, role in accounts]
-    return SessionOut(account=person, first_run=not account and services.is_first_run(), demo_accounts=shown)
+    return SessionOut(account=person, first_run=not account and selectors.is_first_run(), demo_accounts=shown)
 
 
 @router.get("/session", auth=None, response=SessionOut)

@@ -1,18 +1,18 @@
-"""The sites that a person has a part in."""
+"""The sites that a person has a role on."""
 
 from django.http import HttpRequest
 from ninja import Router, Status
 
-from hestor.api import files
 from hestor.api.auth import signed_in, site_and_role
+from hestor.api.files import FileAddresses
 from hestor.api.schemas import NewSite, ProblemOut, SiteChange, SiteOut
-from hestor.core.facts import Facts
+from hestor.core.facts.document import Facts
 from hestor.core.roles import Action, Role
-from hestor.sites.addresses import host_of, origin_of
-from hestor.sites.making import make_site, set_label
-from hestor.sites.models import Edition, Part, Site
-from hestor.sites.publishing import count_changes
-from hestor.towns.services import facts_from
+from hestor.sites.models import Edition, Membership, Site
+from hestor.sites.selectors.addresses import host_of, origin_of
+from hestor.sites.selectors.changes import count_changes
+from hestor.sites.services.creation import make_site, set_label
+from hestor.towns.selectors import facts_from
 
 router = Router(tags=["sites"])
 
@@ -26,7 +26,7 @@ def _out(site: Site, role: Role, live: Edition | None) -> SiteOut:
         label=site.label,
         host=host_of(site),
         address=origin_of(site) + "/",
-        mark=files.mark_address(site, facts),
+        icon_url=FileAddresses(site).icon,
         role=role,
         live_number=site.live_number,
         changes=len(keys) + pages,
@@ -42,7 +42,7 @@ def _live_editions(sites: list[Site]) -> dict[int, Edition]:
 @router.get("/sites", response=list[SiteOut])
 def list_sites(request: HttpRequest) -> list[SiteOut]:
     """The person's sites, by name."""
-    mine = Part.objects.filter(account=signed_in(request)).select_related("site")
+    mine = Membership.objects.filter(account=signed_in(request)).select_related("site")
     live = _live_editions([row.site for row in mine])
     out = [_out(row.site, Role(row.role), live.get(row.site_id)) for row in mine]
     return sorted(out, key=lambda site: (site.name.casefold(), site.slug))
@@ -59,7 +59,7 @@ def make(request: HttpRequest, given: NewSite) -> Status[SiteOut]:
 @router.get("/sites/{site}", response={200: SiteOut, 404: ProblemOut})
 def show(request: HttpRequest, site: str) -> SiteOut:
     """One site."""
-    found, role = site_and_role(request, site, Action.LOOK)
+    found, role = site_and_role(request, site, Action.VIEW)
     return _out(found, role, _live_editions([found]).get(found.pk))
 
 

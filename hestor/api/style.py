@@ -1,19 +1,19 @@
 """The house style: all facts of a site."""
 
-from typing import Any
-
 from django.http import HttpRequest
 from ninja import Router
 
 from hestor.api.auth import needed_revision, site_for
+from hestor.api.errors import Conflict
 from hestor.api.schemas import ProblemOut, StyleChange, StyleOut
-from hestor.core import facts as facts_module
+from hestor.api.words import all_words
 from hestor.core.errors import StaleRevision
+from hestor.core.facts import document
 from hestor.core.roles import Action
-from hestor.sites.drafts import write_facts
 from hestor.sites.models import Site
-from hestor.sites.publishing import count_changes
-from hestor.sites.source import live_edition
+from hestor.sites.selectors.changes import count_changes
+from hestor.sites.selectors.states import live_edition
+from hestor.sites.services.facts import write_facts
 
 router = Router(tags=["house style"])
 
@@ -26,18 +26,19 @@ def style_out(site: Site) -> StyleOut:
         revision=site.revision,
         facts=site.facts,
         live_facts=live.facts if live else None,
+        words=all_words(site.facts),
+        live_words=all_words(live.facts) if live else {},
+        derived=document.derived(site.facts),
         changed=list(keys),
         changed_pages=pages,
         live_number=site.live_number,
-        short_name=facts_module.short_name(site.facts),
-        limits=dict(facts_module.LIMITS),
     )
 
 
 @router.get("/sites/{site}/style", response={200: StyleOut, 404: ProblemOut})
 def show(request: HttpRequest, site: str) -> StyleOut:
     """The draft's facts and the live ones."""
-    return style_out(site_for(request, site, Action.LOOK))
+    return style_out(site_for(request, site, Action.VIEW))
 
 
 @router.patch("/sites/{site}/style", response={200: StyleOut, 412: ProblemOut, 422: ProblemOut, 428: ProblemOut})
@@ -47,10 +48,5 @@ def change(request: HttpRequest, site: str, given: StyleChange) -> StyleOut:
     try:
         return style_out(write_facts(found.pk, given.facts, needed_revision(request)))
     except StaleRevision as error:
-        raise _with_values(error, found, given.facts) from error
-
-
-def _with_values(error: StaleRevision, site: Site, yours: dict[str, Any]) -> StaleRevision:
-    site.refresh_from_db()
-    error.values = {"yours": yours, "current": style_out(site).model_dump(mode="json")}
-    return error
+        found.refresh_from_db()
+        raise Conflict(error, given.facts, style_out(found).model_dump(mode="json")) from error

@@ -5,7 +5,7 @@ from ninja import Router
 
 from hestor.api.schemas import TownOut
 from hestor.core import languages
-from hestor.towns.services import find
+from hestor.towns.selectors import find
 
 router = Router(tags=["towns"])
 

@@ -1,39 +1,62 @@
 """What differs between two states of a site, with the reach of each difference."""
 
+import json
 from collections.abc import Iterable, Mapping
-from dataclasses import asdict, dataclass
+from dataclasses import dataclass
 from typing import Any, Literal
 
-from hestor.core import facts as facts_module
-from hestor.core.facts import Facts
-from hestor.core.reach import Counts, Place, files_in, reach, total_pages
+from hestor.core.facts import document
+from hestor.core.facts.document import Facts
+from hestor.core.places.place import Place
+from hestor.core.places.reach import PlaceReach, Reach
 
 Kind = Literal["fact", "page_added", "page_changed", "page_removed"]
 
 
 @dataclass(frozen=True)
 class Change:
-    """One difference. ``key`` is the fact's key or the page's address; the numbers are its reach.
+    """One difference. ``key`` is the fact's key or the page's address.
 
-    ``old`` and ``new`` are what a reader saw and will see: a fact's value, or a page's title.
+    ``old`` and ``new`` are what was and what will be: a fact's value as plain JSON, or a page's title. ``pages`` is
+    on how many pages it is seen at all, ``reach`` in how many in each place.
     """
 
     kind: Kind
     key: str
-    old: str = ""
-    new: str = ""
+    old: Any = None
+    new: Any = None
     pages: int = 0
-    feeds: int = 0
-    manifests: int = 0
+    reach: tuple[PlaceReach, ...] = ()
 
     def document(self) -> dict[str, Any]:
         """The change as plain values, to be kept with an edition."""
-        return asdict(self)
+        places = [[one.place.value, one.number] for one in self.reach]
+        return {
+            "kind": self.kind,
+            "key": self.key,
+            "old": self.old,
+            "new": self.new,
+            "pages": self.pages,
+            "reach": places,
+        }
 
     @classmethod
     def parse(cls, document: Mapping[str, Any]) -> "Change":
-        """A change that was kept by ``document``."""
-        return cls(**document)
+        """A change that was kept by ``document``, also by an older Hestor's."""
+        if "feeds" in document:
+            document = _from_first_form(document)
+        places = tuple(PlaceReach(Place(place), number) for place, number in document["reach"])
+        return cls(**{**document, "reach": places})
+
+
+def _from_first_form(kept: Mapping[str, Any]) -> dict[str, Any]:
+    """Until version 0.2 a change held its values as texts, and counts of feeds and manifests beside its pages."""
+    files = {"feed": kept["feeds"], "manifest": kept["manifests"]}
+    values = {side: kept[side] for side in ("old", "new")}
+    if kept["kind"] == "fact" and document.is_structured(kept["key"]):
+        values = {side: json.loads(text) if text else None for side, text in values.items()}
+    places = [[place, number] for place, number in files.items() if number]
+    return {"kind": kept["kind"], "key": kept["key"], **values, "pages": kept["pages"], "reach": places}
 
 
 @dataclass(frozen=True)
@@ -45,17 +68,10 @@ class PageState:
     title: str
 
 
-def fact_changes(live: Facts | None, draft: Facts, counts: Counts) -> tuple[Change, ...]:
-    """The facts that differ, in the sheet's order, each with where the new value lands."""
-    return tuple(_fact_change(key, live, draft, counts) for key in facts_module.differing(live, draft))
-
-
-def _fact_change(key: str, live: Facts | None, draft: Facts, counts: Counts) -> Change:
-    # A fact that is emptied vanishes from where it was, so its old reach is what changes.
-    places = reach(key, draft, counts) or (reach(key, live, counts) if live else ())
-    old = facts_module.said(live, key) if live else ""
-    feeds, manifests = files_in(Place.FEED, places), files_in(Place.MANIFEST, places)
-    return Change("fact", key, old, facts_module.said(draft, key), total_pages(places), feeds, manifests)
+def fact_change(key: str, live: Facts | None, draft: Facts, reach: Reach) -> Change:
+    """A fact that differs, with its reach."""
+    old, new = (document.plain(facts, (key,))[key] if facts else None for facts in (live, draft))
+    return Change("fact", key, old, new, reach.pages, reach.places)
 
 
 def page_changes(gone: Iterable[PageState], come: Iterable[PageState]) -> tuple[Change, ...]:

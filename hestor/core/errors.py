@@ -1,17 +1,27 @@
-"""What can be wrong, as one tree.
+"""What can be wrong, as one tree. Each error knows its HTTP status (RFC 9110, section 15); the API only reads it.
 
 HestorError
-├── InvalidInput       a value was refused; carries one Problem for each spot
-├── NotFound           the thing asked for isn't there, or isn't yours to see
-├── Forbidden          your role on this site does not allow it
-├── StaleRevision      somebody else wrote since you read
-└── NothingToPublish   the draft says what the live edition says
+├── InvalidInput        422  values were refused; carries one Problem for each spot
+├── PictureRefused      422  a file is no picture that can be shown
+├── TokensRefused       422  a file of design tokens can't be read
+├── NotFound            404  the thing asked for isn't there, or isn't yours to see
+├── PictureGone         404  a deleted picture can't be brought back any more
+├── Forbidden           403  your role on this site does not allow it
+├── SignedOut           401  the call needs a session and has none
+├── SignInRefused       401  email and password don't match an account
+├── SignInPaused        429  too many wrong tries
+├── RevisionMissing     428  a write came without the revision that it was made on
+├── StaleRevision       412  somebody else wrote since you read
+├── AccountsExist       409  the first account is there already
+├── PictureInUse        409  a picture that the draft shows was to be deleted
+└── NothingToPublish    409  the draft says what the live edition says
 
 Each error has a ``code``; the words for a code live in ``hestor/wording/locale``.
 """
 
 import dataclasses
 from collections.abc import Mapping, Sequence
+from typing import ClassVar
 
 Param = str | int
 
@@ -20,7 +30,7 @@ Param = str | int
 class Problem:
     """One refused spot: the field, what is wrong (a code), and where in the value it is.
 
-    ``start`` and ``end`` count Unicode code points of the tidied value (``core.texts.tidy``). ``fix``, if
+    ``start`` and ``end`` count Unicode code points of the tidied value (``core.text.lines.tidy``). ``fix``, if
     there is one, is what to put in place of that range.
     """
 
@@ -33,9 +43,10 @@ class Problem:
 
 
 class HestorError(Exception):
-    """The base of all errors that the job itself raises."""
+    """The base of all errors that the job itself raises; never raised itself."""
 
     code = "error"
+    status: ClassVar[int]
 
     def __init__(self, **params: Param) -> None:
         super().__init__(self.code, params)
@@ -46,6 +57,7 @@ class InvalidInput(HestorError):
     """One or more values were refused; nothing was stored."""
 
     code = "invalid_input"
+    status = 422
 
     def __init__(self, problems: Sequence[Problem]) -> None:
         if not problems:
@@ -54,31 +66,105 @@ class InvalidInput(HestorError):
         self.problems = tuple(problems)
 
 
+class PictureRefused(HestorError):
+    """A file is no picture that can be shown. ``params`` name the file and what was found."""
+
+    code = "picture_unknown"
+    status = 422
+
+    def __init__(self, reason: str, **params: Param) -> None:
+        super().__init__(**params)
+        self.code = f"picture_{reason}"
+
+
+class TokensRefused(HestorError):
+    """A file of design tokens holds no colour or typeface that can be read; ``reason`` says why."""
+
+    code = "tokens_none"
+    status = 422
+
+    def __init__(self, reason: str) -> None:
+        super().__init__()
+        self.code = f"tokens_{reason}"
+
+
 class NotFound(HestorError):
     """The thing asked for isn't there, or isn't yours to see."""
 
     code = "not_found"
+    status = 404
+
+
+class PictureGone(HestorError):
+    """A deleted picture can't be brought back any more."""
+
+    code = "picture_gone"
+    status = 404
 
 
 class Forbidden(HestorError):
     """The person's role on this site does not allow the action."""
 
     code = "forbidden"
+    status = 403
+
+
+class SignedOut(HestorError):
+    """The call needs a session and has none."""
+
+    code = "signed_out"
+    status = 401
+
+
+class SignInRefused(HestorError):
+    """Email and password don't match an account."""
+
+    code = "sign_in_refused"
+    status = 401
+
+
+class SignInPaused(HestorError):
+    """Too many wrong tries from one place for one account."""
+
+    code = "sign_in_paused"
+    status = 429
+
+
+class RevisionMissing(HestorError):
+    """A write came without the revision that it was made on."""
+
+    code = "revision_missing"
+    status = 428
 
 
 class StaleRevision(HestorError):
     """A write was made on a revision that is no longer the newest."""
 
     code = "stale_revision"
+    status = 412
 
     def __init__(self, given: int, current: int) -> None:
         super().__init__(given=given, current=current)
         self.given = given
         self.current = current
-        self.values: Mapping[str, object] = {}
+
+
+class AccountsExist(HestorError):
+    """The first account can be made only while there is none."""
+
+    code = "accounts_exist"
+    status = 409
+
+
+class PictureInUse(HestorError):
+    """A picture that the draft shows was to be deleted without a word about its uses."""
+
+    code = "picture_in_use"
+    status = 409
 
 
 class NothingToPublish(HestorError):
     """The draft says exactly what the live edition says."""
 
     code = "nothing_to_publish"
+    status = 409

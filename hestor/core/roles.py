@@ -16,7 +16,7 @@ class Role(StrEnum):
 class Action(StrEnum):
     """What a call does to a site."""
 
-    LOOK = "look"
+    VIEW = "view"
     EDIT = "edit"
     PUBLISH = "publish"
     MANAGE = "manage"
@@ -24,8 +24,8 @@ class Action(StrEnum):
 
 _MAY: dict[Role, frozenset[Action]] = {
     Role.OWNER: frozenset(Action),
-    Role.EDITOR: frozenset({Action.LOOK, Action.EDIT, Action.PUBLISH}),
-    Role.VIEWER: frozenset({Action.LOOK}),
+    Role.EDITOR: frozenset({Action.VIEW, Action.EDIT, Action.PUBLISH}),
+    Role.VIEWER: frozenset({Action.VIEW}),
 }
 
 

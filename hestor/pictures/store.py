@@ -1,4 +1,4 @@
-"""Files beside the database: masters by their key, and what was made from them by its address.
+"""Files beside the database: masters by their key, and what was generated from them by its address.
 
 Each is written whole under another name and then renamed, so that a crash leaves no half file.
 """
@@ -17,8 +17,8 @@ def _master_path(key: str) -> Path:
     return Path(settings.DATA) / "pictures" / key[:2] / key
 
 
-def _made_path(site_id: int, name: str) -> Path | None:
-    return Path(settings.DATA) / "made" / str(site_id) / name.replace("/", "-") if _SAFE.fullmatch(name) else None
+def _generated_path(site_id: int, name: str) -> Path | None:
+    return Path(settings.DATA) / "generated" / str(site_id) / name.replace("/", "-") if _SAFE.fullmatch(name) else None
 
 
 def _write(path: Path, body: bytes) -> None:
@@ -48,30 +48,30 @@ def has_master(key: str) -> bool:
 
 
 def drop_master(key: str) -> None:
-    """Lets a master go."""
+    """Deletes a master."""
     _master_path(key).unlink(missing_ok=True)
 
 
-def made(site_id: int, name: str) -> bytes | None:
-    """A file that was made before, by its name below the marks' prefix; None if it was not."""
-    path = _made_path(site_id, name)
+def generated(site_id: int, name: str) -> bytes | None:
+    """A file that was generated before, by its name below the brand files' prefix; None if it was not."""
+    path = _generated_path(site_id, name)
     try:
         return path.read_bytes() if path else None
     except FileNotFoundError:
         return None
 
 
-def sweep_made(site_id: int, before: float) -> None:
-    """Lets go of files made before a moment (seconds since 1970); what is still asked for is made again."""
-    folder = Path(settings.DATA) / "made" / str(site_id)
+def drop_generated_before(site_id: int, before: float) -> None:
+    """Deletes files generated before a moment (seconds since 1970); what is still asked for is generated again."""
+    folder = Path(settings.DATA) / "generated" / str(site_id)
     for path in folder.iterdir() if folder.is_dir() else ():
         if path.stat().st_mtime < before:
             path.unlink(missing_ok=True)
 
 
-def keep_made(site_id: int, name: str, body: bytes) -> None:
-    """Keeps a file that was made. It can be made again, so a full disk is no reason to fail."""
-    path = _made_path(site_id, name)
+def store_generated(site_id: int, name: str, body: bytes) -> None:
+    """Stores a generated file. It can be generated again, so a full disk is no reason to fail."""
+    path = _generated_path(site_id, name)
     if path:
         try:
             _write(path, body)

@@ -14,8 +14,8 @@ from fontTools.pens.transformPen import TransformPen
 from fontTools.ttLib import TTFont
 from PIL import ImageFont
 
-from hestor.core.emblems import Outline
-from hestor.core.typefaces import PAIRS, Face
+from hestor.core.imaging.emblems import Outline
+from hestor.core.imaging.typefaces import PAIRS, Face
 
 _FOLDER = files("hestor.press").joinpath("assets", "fonts")
 _ONE_AT_A_TIME = Lock()

@@ -6,9 +6,9 @@ from zoneinfo import ZoneInfo
 
 from lxml import etree
 
-from hestor.core import fillins, prose
-from hestor.core.facts import Facts
-from hestor.press.edition import Page
+from hestor.core.facts.document import Facts
+from hestor.core.text import fillins, markdown
+from hestor.press.state import Page
 
 MEDIA_TYPE = "application/atom+xml; charset=utf-8"
 NAMESPACE = "http://www.w3.org/2005/Atom"
@@ -36,7 +36,7 @@ def _entry(root: etree._Element, post: Page, facts: Facts, values: fillins.Value
     _add(entry, "link", href=origin + post.path)
     _add(entry, "published", when)
     _add(entry, "updated", when)
-    _add(entry, "content", prose.filled_html(post.html, values, origin), type="html")
+    _add(entry, "content", markdown.filled_html(post.html, values, origin), type="html")
 
 
 def feed(facts: Facts, values: fillins.Values, origin: str, posts: Sequence[Page]) -> bytes:

@@ -1,13 +1,15 @@
 """What is kept of a site. Rules live in ``hestor.core``; writing is done by this app's services."""
 
+from functools import cached_property
 from typing import ClassVar
 
 from django.conf import settings
 from django.db import models
 from django.db.models import F, Q
 
-from hestor.core import facts as facts_module
-from hestor.core.facts import Facts
+from hestor.core.facts import document
+from hestor.core.facts.document import Facts
+from hestor.core.pages.fields import KINDS
 from hestor.core.roles import Role
 
 
@@ -31,15 +33,18 @@ class Site(models.Model):
 
     @property
     def facts(self) -> Facts:
-        """The facts of the draft."""
-        return facts_module.parse(self.draft_facts)
+        """The facts of the draft; a document is parsed once."""
+        parsed: tuple[object, Facts] | None = self.__dict__.get("_parsed")
+        if parsed is None or parsed[0] is not self.draft_facts:
+            parsed = self.__dict__["_parsed"] = (self.draft_facts, document.parse(self.draft_facts))
+        return parsed[1]
 
 
-class Part(models.Model):
-    """The part that a person has in a site: a role."""
+class Membership(models.Model):
+    """A person's role on a site."""
 
-    site = models.ForeignKey(Site, on_delete=models.CASCADE, related_name="parts")
-    account = models.ForeignKey(settings.AUTH_USER_MODEL, on_delete=models.CASCADE, related_name="parts")
+    site = models.ForeignKey(Site, on_delete=models.CASCADE, related_name="memberships")
+    account = models.ForeignKey(settings.AUTH_USER_MODEL, on_delete=models.CASCADE, related_name="memberships")
     role = models.CharField(max_length=10, choices=[(role.value, role.value) for role in Role])
 
     class Meta:
@@ -65,10 +70,10 @@ class Edition(models.Model):
     def __str__(self) -> str:
         return f"{self.site} {self.number}"
 
-    @property
+    @cached_property
     def facts(self) -> Facts:
         """The facts as they were published."""
-        return facts_module.parse(self.facts_document)
+        return document.parse(self.facts_document)
 
 
 class Page(models.Model):
@@ -117,10 +122,9 @@ class Revision(models.Model):
     """One state of a page.
 
     It was public from edition ``live_from`` to ``live_to``, both included; ``live_from`` is empty before it
-    was ever published, ``live_to`` while it is live. ``in_draft`` says that the draft holds this state.
+    was ever published, ``live_to`` while it is live. ``in_draft`` says that the draft holds this state. ``signature``
+    is what its text was found to show (``core.pages.signature``), by which pages are counted.
     """
-
-    KINDS = (("page", "page"), ("post", "post"), ("news", "news"))
 
     site = models.ForeignKey(Site, on_delete=models.CASCADE, related_name="page_revisions")
     page = models.ForeignKey(Page, on_delete=models.CASCADE, related_name="revisions")
@@ -130,16 +134,11 @@ class Revision(models.Model):
     title = models.CharField(max_length=200)
     menu_title = models.CharField(max_length=60, blank=True)
     summary = models.CharField(max_length=320, blank=True)
-    kind = models.CharField(max_length=4, choices=KINDS, default="page")
+    kind = models.CharField(max_length=4, choices=[(kind, kind) for kind in KINDS], default="page")
     in_menu = models.BooleanField(default=False)
     order = models.PositiveIntegerField(default=0)
     published = models.DateField(null=True)
-    uses_site = models.BooleanField(default=False)
-    uses_tagline = models.BooleanField(default=False)
-    uses_year = models.BooleanField(default=False)
-    tagline_in_title = models.BooleanField(default=False)
-    tagline_in_search = models.BooleanField(default=False)
-    described = models.BooleanField(default=True)
+    signature = models.CharField(max_length=200, blank=True)
 
     in_draft = models.BooleanField(default=True)
     live_from = models.PositiveIntegerField(null=True)
@@ -162,7 +161,7 @@ class Revision(models.Model):
             models.Index(fields=["site", "parent"], name="rev_by_parent"),
             models.Index(fields=["site"], condition=Q(in_menu=True), name="rev_in_menu"),
             models.Index(fields=["site"], condition=Q(kind="news"), name="rev_news"),
-            models.Index(fields=["site"], condition=Q(in_draft=True), name="rev_draft"),
+            models.Index(fields=["site", "signature"], condition=Q(in_draft=True), name="rev_by_signature"),
             models.Index(fields=["site"], condition=Q(in_draft=True, live_from=None), name="rev_coming"),
             models.Index(fields=["site"], condition=Q(in_draft=False, live_to=None), name="rev_leaving"),
         )

@@ -1,14 +1,15 @@
-"""Tells hosts apart before anything else: the desk's goes on to Django, a site's is answered here."""
+"""Tells hosts apart before anything else: the desk's goes on to Django, a site's is served here."""
 
 from collections.abc import Callable
 
 from django.conf import settings
 from django.http import HttpRequest, HttpResponse
 from django.http.request import split_domain_port
+from django.utils.http import parse_etags
 
-from hestor.sites import looks
-from hestor.sites.addresses import site_at
 from hestor.sites.models import Site
+from hestor.sites.selectors import previews
+from hestor.sites.selectors.addresses import site_at
 from hestor.web import serving
 
 _POLICY = (
@@ -26,27 +27,27 @@ _HEADERS = {
 
 def _matches(header: str, etag: str) -> bool:
     """Whether If-None-Match names the validator (RFC 9110, 13.1.2: weak comparison)."""
-    given = {part.strip().removeprefix("W/") for part in header.split(",")}
+    given = {validator.removeprefix("W/") for validator in parse_etags(header)}
     return etag in given or "*" in given
 
 
-def _respond(request: HttpRequest, wire: serving.Wire, private: bool) -> HttpResponse:
-    answer = wire.answer
+def _respond(request: HttpRequest, encoded: serving.EncodedResponse, private: bool) -> HttpResponse:
+    found = encoded.response
     if private:
         caching = "private, no-store"
     else:
-        caching = "public, max-age=31536000, immutable" if answer.immutable else "no-cache"
-    headers = {**_HEADERS, "Cache-Control": caching, "Vary": "Accept-Encoding", "ETag": wire.etag}
-    if answer.location:
-        headers["Location"] = answer.location
+        caching = "public, max-age=31536000, immutable" if found.immutable else "no-cache"
+    headers = {**_HEADERS, "Cache-Control": caching, "Vary": "Accept-Encoding", "ETag": encoded.etag}
+    if found.location:
+        headers["Location"] = found.location
     if private:
         headers |= {"X-Robots-Tag": "noindex", "Referrer-Policy": "no-referrer"}
-    if answer.status == 200 and _matches(request.headers.get("If-None-Match", ""), wire.etag):
+    if found.status == 200 and _matches(request.headers.get("If-None-Match", ""), encoded.etag):
         return HttpResponse(status=304, headers=headers)
-    if wire.coding:
-        headers["Content-Encoding"] = wire.coding
-    response = HttpResponse(wire.body, status=answer.status, content_type=answer.media_type, headers=headers)
-    response["Content-Length"] = str(len(wire.body))
+    if encoded.coding:
+        headers["Content-Encoding"] = encoded.coding
+    response = HttpResponse(encoded.body, status=found.status, content_type=found.media_type, headers=headers)
+    response["Content-Length"] = str(len(encoded.body))
     if request.method == "HEAD":
         response.content = b""
     return response
@@ -54,8 +55,8 @@ def _respond(request: HttpRequest, wire: serving.Wire, private: bool) -> HttpRes
 
 def _site(request: HttpRequest, site: Site) -> HttpResponse:
     accepts = request.headers.get("Accept-Encoding", "")
-    if request.path.startswith(looks.PREFIX):
-        found = serving.look(site, request.path, accepts)
+    if request.path.startswith(previews.PREFIX):
+        found = serving.preview(site, request.path, accepts)
         return _respond(request, found, True) if found else _nothing()
     return _respond(request, serving.live(site, request.path, accepts), False)
 

@@ -1,107 +1,127 @@
-"""Finds what a public site answers: the right edition, at the press or among what is kept."""
+"""Finds what a public site says: the right edition, at the press or in the caches."""
 
 from dataclasses import dataclass
 from datetime import UTC, datetime
+from threading import Lock
+from typing import Any, TypeVar
+
+from cachetools import Cache, LRUCache
 
 from hestor.core import zones
-from hestor.pictures import services
-from hestor.press import Answer, Look, Press, assets, marks
-from hestor.press.marks import Marks
-from hestor.press.press import unpublished
-from hestor.sites import counting, looks, made, source
+from hestor.pictures import selectors as pictures
+from hestor.press import Preview, Renderer, Response, brand_files, static_files
+from hestor.press.brand_files import BrandFiles
+from hestor.press.renderer import unpublished
+from hestor.sites import generated_files
 from hestor.sites.models import Edition, Site
-from hestor.sites.source import draft_of, edition_of, live_edition
+from hestor.sites.selectors import brand_report, previews, reach, states
+from hestor.sites.selectors.states import draft_of, edition_of, live_edition
 from hestor.web import encoding
-from hestor.web.kept import Kept
 
 
 @dataclass(frozen=True)
-class Wire:
-    """An answer as it goes over the wire in one coding, with its strong validator."""
+class EncodedResponse:
+    """A response in one coding, with its strong validator."""
 
-    answer: Answer
+    response: Response
     coding: str
     body: bytes
     etag: str
 
 
-def _weight(wire: Wire) -> int:
-    return len(wire.body) + len(wire.answer.body) + 500
+def _weight(encoded: EncodedResponse) -> int:
+    return len(encoded.body) + len(encoded.response.body) + 500
 
 
-_ANSWERS: Kept[Wire] = Kept(64_000_000, _weight)
-# What all pages of an edition share (menu, footer …) is kept for the editions asked for last.
-_PRESSES: Kept[Press] = Kept(200, lambda press: 1)
-_ZONES: Kept[str] = Kept(10_000, lambda zone: 1)
-# Paths that nobody wrote are not worth keeping; anyone could fill the store with them.
-_KEEPS = (200, 301)
+# All three are keyed by an edition's number, among others, so nothing in them ever goes stale.
+_RESPONSES: Cache[Any, EncodedResponse] = LRUCache(16_000_000, _weight)
+# What all pages of an edition share (menu, footer …) is cached for the editions asked for last.
+_RENDERERS: Cache[Any, Renderer] = LRUCache(50)
+_ZONES: Cache[Any, str] = LRUCache(10_000)
+_LOCK = Lock()
+# Paths that nobody wrote are not worth caching; anyone could fill the cache with them.
+_CACHED = (200, 301)
 # How many editions back a page that is still open may ask for its files.
 _PAST = 3
+V = TypeVar("V")
 
 
-def forget() -> None:
-    """Lets go of all that is kept, as after another database was put in place."""
-    counting.forget()
-    source.forget()
-    for kept in (_ANSWERS, _PRESSES, _ZONES):
-        kept.clear()
+def _get(cache: Cache[Any, V], key: object) -> V | None:
+    with _LOCK:
+        return cache.get(key)
 
 
-def _wire(answer: Answer, accepts: str) -> Wire:
-    coding = encoding.choose(accepts, answer.media_type, len(answer.body))
-    etag = f'"{answer.digest}{"-" + coding if coding else ""}"'
-    return Wire(answer, coding, encoding.encode(answer.body, coding), etag)
+def _put(cache: Cache[Any, V], key: object, value: V) -> V:
+    with _LOCK:
+        # One that is too large for the whole cache is not worth its room.
+        if cache.getsizeof(value) <= cache.maxsize:
+            cache[key] = value
+    return value
+
+
+def clear_caches() -> None:
+    """Empties all caches, as after another database was put in place."""
+    for module in (reach, states, brand_report):
+        module.clear_caches()
+    for cache in (_RESPONSES, _RENDERERS, _ZONES):
+        cache.clear()
+
+
+def _encoded(response: Response, accepts: str) -> EncodedResponse:
+    coding = encoding.choose(accepts, response.media_type, len(response.body))
+    etag = f'"{response.digest}{"-" + coding if coding else ""}"'
+    return EncodedResponse(response, coding, encoding.encode(response.body, coding), etag)
 
 
 def _zone(site: Site) -> str | None:
     """The clock of the live edition; None before the first."""
     key = (site.pk, site.live_number)
-    if kept := _ZONES.get(key):
-        return kept
+    if cached := _get(_ZONES, key):
+        return cached
     edition = live_edition(site)
-    return _ZONES.put(key, edition.facts.time_zone) if edition else None
+    return _put(_ZONES, key, edition.facts.time_zone) if edition else None
 
 
-def _press(site: Site, year: int) -> Press:
+def _renderer(site: Site, year: int) -> Renderer:
     key = (site.pk, site.live_number, year, site.slug, site.domain)
-    if kept := _PRESSES.get(key):
-        return kept
+    if cached := _get(_RENDERERS, key):
+        return cached
     edition = Edition.objects.get(site=site, number=site.live_number)
-    return _PRESSES.put(key, Press(edition_of(site, edition), year))
+    return _put(_RENDERERS, key, Renderer(edition_of(site, edition), year))
 
 
-def live(site: Site, path: str, accepts: str) -> Wire:
+def live(site: Site, path: str, accepts: str) -> EncodedResponse:
     """What the public reads at ``path`` now."""
     zone = _zone(site)
     if zone is None:
-        own = assets.answer(path) if path.startswith(assets.PREFIX) else None
-        return _wire(own or unpublished(site.facts.language), accepts)
+        own = static_files.respond(path) if path.startswith(static_files.PREFIX) else None
+        return _encoded(own or unpublished(site.facts.language), accepts)
     year = zones.year_in(zone, datetime.now(UTC))
-    if path.startswith(marks.PREFIX) and (own := _made(site, year, path)):
-        return _wire(own, accepts)
+    if path.startswith(brand_files.PREFIX) and (own := _generated(site, year, path)):
+        return _encoded(own, accepts)
     coding = encoding.choose(accepts, "text/", 1 << 20)
     key = (site.pk, site.live_number, site.slug, site.domain, year, coding, path)
-    if kept := _ANSWERS.get(key):
-        return kept
-    wire = _wire(_press(site, year).answer(path), accepts)
-    return _ANSWERS.put(key, wire) if wire.answer.status in _KEEPS else wire
+    if cached := _get(_RESPONSES, key):
+        return cached
+    encoded = _encoded(_renderer(site, year).respond(path), accepts)
+    return _put(_RESPONSES, key, encoded) if encoded.response.status in _CACHED else encoded
 
 
-def _made(site: Site, year: int, path: str) -> Answer | None:
-    """A file made from pictures. One that only an edition just past names is still asked for by pages open then."""
-    if marks.media_type(path.removeprefix(marks.PREFIX)) is None:
+def _generated(site: Site, year: int, path: str) -> Response | None:
+    """A generated file. One that only an edition just past names is still asked for by pages open then."""
+    if brand_files.media_type(path.removeprefix(brand_files.PREFIX)) is None:
         return None
-    if found := made.file(site.pk, _press(site, year).marks, path):
+    if found := generated_files.file(site.pk, _renderer(site, year).brand, path):
         return found
     for edition in Edition.objects.filter(site=site, number__lt=site.live_number).order_by("-number")[:_PAST]:
-        if found := made.file(site.pk, Marks(edition.facts, services.masters(site.pk)), path):
+        if found := generated_files.file(site.pk, BrandFiles(edition.facts, pictures.masters(site.pk)), path):
             return found
     return None
 
 
-def look(site: Site, path: str, accepts: str) -> Wire | None:
-    """What a private look shows; None if the link is not good for this site."""
-    found = looks.read(path)
+def preview(site: Site, path: str, accepts: str) -> EncodedResponse | None:
+    """What a private preview shows; None if the link is not good for this site."""
+    found = previews.read(path)
     if found is None or found[0].site != site.pk:
         return None
     ticket, root, inner = found
@@ -109,9 +129,9 @@ def look(site: Site, path: str, accepts: str) -> Wire | None:
     if ticket.edition and edition is None:
         return None
     state = edition_of(site, edition) if edition else draft_of(site)
-    if inner.startswith(marks.PREFIX):
-        own = made.file(site.pk, Marks(state.facts, services.masters(site.pk)), inner)
+    if inner.startswith(brand_files.PREFIX):
+        own = generated_files.file(site.pk, BrandFiles(state.facts, pictures.masters(site.pk)), inner)
         if own:
-            return _wire(own, accepts)
+            return _encoded(own, accepts)
     year = zones.year_in(state.facts.time_zone, datetime.now(UTC))
-    return _wire(Press(state, year, Look(root, ticket.edition)).answer(inner), accepts)
+    return _encoded(Renderer(state, year, Preview(root, ticket.edition)).respond(inner), accepts)

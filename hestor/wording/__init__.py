@@ -4,10 +4,11 @@ A message is found by its key, so that code never holds its text; a language tha
 to English. Loading is the only reading of files; formatting is pure.
 """
 
-from collections.abc import Mapping
+from collections.abc import Callable, Mapping
 from functools import lru_cache
 from importlib.resources import files
 
+from babel import Locale
 from babel.messages.pofile import read_po
 
 FALLBACK = "en"
@@ -29,6 +30,18 @@ def languages(domain: str) -> tuple[str, ...]:
     """The languages that have a file of the domain."""
     folder = files(__name__).joinpath("locale")
     return tuple(sorted(d.name for d in folder.iterdir() if d.joinpath(f"{domain}.po").is_file()))
+
+
+@lru_cache(maxsize=16)
+def _plural_form(language: str) -> Callable[[int], str]:
+    return Locale.parse(language, sep="-").plural_form
+
+
+def counted(key: str, count: int, language: str = FALLBACK, /, **params: str | int) -> str:
+    """A message about a number, in the plural form that CLDR names for it: ``key.one``, ``key.other`` …"""
+    known = catalogue("desk", language)
+    form = f"{key}.{_plural_form(language)(count)}"
+    return known.get(form, known[f"{key}.other"]).format_map({"count": count, **params})
 
 
 def say(key: str, language: str = FALLBACK, /, **params: str | int) -> str:

@@ -14,7 +14,7 @@ def test_from_a_name_to_every_page(desk, site, public):
     assert {path: public.get(path).content for path in before} == before
     (change,) = desk.get("/api/sites/seeds/changes").json()["changes"]
     assert (change["words"], change["old"], change["new"]) == (
-        "Name: 5 pages, 1 feed, 1 home screen entry",
+        "Name: 5 pages, the not-found page, 1 feed, 1 home screen entry, every message",
         "Seed Library",
         "Bean House",
     )
@@ -92,17 +92,17 @@ def test_the_list_says_who_when_and_what(desk, site):
     desk.post("/api/sites/seeds/editions")
     newest, first = desk.get("/api/sites/seeds/editions").json()
     assert (newest["number"], newest["live"], first["live"]) == (2, True, False)
-    assert [c["words"] for c in newest["changes"]] == ["Tagline: 5 pages, 1 feed"]
+    assert [c["words"] for c in newest["changes"]] == ["Tagline: 5 pages, the not-found page, 1 feed"]
     assert first["by"] == "Olive"
     assert first["published"].startswith("2026-05-01T12:00:00")
     assert [e["number"] for e in desk.get("/api/sites/seeds/editions?before=2").json()] == [1]
 
 
-def test_any_edition_and_the_draft_can_be_looked_at(desk, site, public):
+def test_any_edition_and_the_draft_can_be_previewed(desk, site, public):
     patch(desk, {"name": "Bean House"}, site.revision)
-    draft = desk.get("/api/sites/seeds/changes").json()["look"]
+    draft = desk.get("/api/sites/seeds/changes").json()["preview_url"]
     desk.post("/api/sites/seeds/editions")
-    old = desk.get("/api/sites/seeds/editions").json()[1]["look"]
+    old = desk.get("/api/sites/seeds/editions").json()[1]["preview_url"]
     for link, name in ((old, "Seed Library"), (draft, "Bean House")):
         path = link.removeprefix("http://seeds.localhost:8000")
         answer = public.get(path + "about/")
@@ -112,24 +112,24 @@ def test_any_edition_and_the_draft_can_be_looked_at(desk, site, public):
 
 
 @pytest.mark.parametrize(
-    "spoil", [lambda p: p[:-3] + "/", lambda p: p.replace("/_look/", "/_look/x"), lambda p: "/_look/"]
+    "spoil", [lambda p: p[:-3] + "/", lambda p: p.replace("/_preview/", "/_preview/x"), lambda p: "/_preview/"]
 )
-def test_a_look_needs_its_whole_link(desk, site, public, spoil):
-    path = desk.get("/api/sites/seeds/changes").json()["look"].removeprefix("http://seeds.localhost:8000")
+def test_a_preview_needs_its_whole_link(desk, site, public, spoil):
+    path = desk.get("/api/sites/seeds/changes").json()["preview_url"].removeprefix("http://seeds.localhost:8000")
     assert public.get(path).status_code == 200
     assert public.get(spoil(path)).status_code == 404
 
 
-def test_a_look_is_good_for_its_own_site_only(desk, site, public):
+def test_a_preview_is_good_for_its_own_site_only(desk, site, public):
     desk.post("/api/sites", {"name": "Other"}, "application/json")
     desk.post("/api/sites/other/editions")
-    path = desk.get("/api/sites/seeds/changes").json()["look"].removeprefix("http://seeds.localhost:8000")
+    path = desk.get("/api/sites/seeds/changes").json()["preview_url"].removeprefix("http://seeds.localhost:8000")
     assert public.get(path, headers={"host": "other.localhost"}).status_code == 404
 
 
 def test_one_page(desk, site):
     said = desk.get(f"/api/sites/seeds/pages/{page_id(site)}").json()
-    assert (said["body"], said["says"], said["parent"]) == ("This is {site}.", "About – Seed Library", None)
+    assert (said["body"], said["tab_title"], said["parent"]) == ("This is {site}.", "About – Seed Library", None)
     assert desk.get("/api/sites/seeds/pages/999999").status_code == 404
 
 

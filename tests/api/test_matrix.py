@@ -10,42 +10,44 @@ from django.test import Client
 from hestor.api.api import api
 from hestor.core.roles import Role
 from hestor.pictures.models import Picture
-from hestor.pictures.services import masters, take_in
-from hestor.press.marks import PREFIX, Marks
+from hestor.pictures.selectors import masters
+from hestor.pictures.services import upload
+from hestor.press.brand_files import PREFIX, BrandFiles
 from hestor.sites.models import Revision, Site
-from hestor.sites.picture_use import delete
+from hestor.sites.services.pictures import delete
 from tests.support.pictures import png
 
-LOOK, EDIT, PUBLISH, MANAGE = "look", "edit", "publish", "manage"
+VIEW, EDIT, PUBLISH, MANAGE = "view", "edit", "publish", "manage"
 FILE = "a picture, sent as a form"
 # method, path, body, what it needs, the status for whoever may
 CALLS = [
-    ("GET", "/sites/{site}", None, LOOK, 200),
+    ("GET", "/sites/{site}", None, VIEW, 200),
     ("PATCH", "/sites/{site}", {"label": "L"}, MANAGE, 200),
-    ("GET", "/sites/{site}/style", None, LOOK, 200),
+    ("GET", "/sites/{site}/style", None, VIEW, 200),
     ("PATCH", "/sites/{site}/style", {"facts": {"name": "N"}}, EDIT, 200),
-    ("GET", "/sites/{site}/proofs", None, LOOK, 200),
-    ("POST", "/sites/{site}/proofs", {"facts": {}}, LOOK, 200),
-    ("GET", "/sites/{site}/marks", None, LOOK, 200),
-    ("POST", "/sites/{site}/marks", {"facts": {}}, LOOK, 200),
+    ("GET", "/sites/{site}/proofs", None, VIEW, 200),
+    ("POST", "/sites/{site}/proofs", {"facts": {}}, VIEW, 200),
+    ("POST", "/sites/{site}/reach", {"keys": ["name"]}, VIEW, 200),
+    ("GET", "/sites/{site}/brand", None, VIEW, 200),
+    ("POST", "/sites/{site}/brand", {"facts": {}}, VIEW, 200),
     ("POST", "/sites/{site}/tokens", {"text": ":root{--brand:#123456}"}, EDIT, 200),
-    ("GET", "/sites/{site}/tokens.{kind}", None, LOOK, 200),
-    ("GET", "/sites/{site}/files/{path}", None, LOOK, 200),
-    ("GET", "/sites/{site}/pictures", None, LOOK, 200),
+    ("GET", "/sites/{site}/tokens.{kind}", None, VIEW, 200),
+    ("GET", "/sites/{site}/files/{path}", None, VIEW, 200),
+    ("GET", "/sites/{site}/pictures", None, VIEW, 200),
     ("POST", "/sites/{site}/pictures", FILE, EDIT, 201),
     ("PATCH", "/sites/{site}/pictures/{picture}", {"title": "T"}, EDIT, 200),
     ("POST", "/sites/{site}/pictures/{picture}/content", FILE, EDIT, 200),
     ("DELETE", "/sites/{site}/pictures/{picture}", None, EDIT, 204),
     ("POST", "/sites/{site}/pictures/{picture}/restore", None, EDIT, 200),
-    ("GET", "/sites/{site}/pictures/{picture}/thumbnail", None, LOOK, 200),
-    ("GET", "/sites/{site}/pictures/{picture}/crop", None, LOOK, 200),
-    ("GET", "/sites/{site}/pages", None, LOOK, 200),
+    ("GET", "/sites/{site}/pictures/{picture}/thumbnail", None, VIEW, 200),
+    ("GET", "/sites/{site}/pictures/{picture}/crop", None, VIEW, 200),
+    ("GET", "/sites/{site}/pages", None, VIEW, 200),
     ("POST", "/sites/{site}/pages", {"path": "/n/", "title": "N"}, EDIT, 201),
-    ("GET", "/sites/{site}/pages/{page}", None, LOOK, 200),
+    ("GET", "/sites/{site}/pages/{page}", None, VIEW, 200),
     ("PATCH", "/sites/{site}/pages/{page}", {"title": "N"}, EDIT, 200),
     ("DELETE", "/sites/{site}/pages/{page}", None, EDIT, 204),
-    ("GET", "/sites/{site}/changes", None, LOOK, 200),
-    ("GET", "/sites/{site}/editions", None, LOOK, 200),
+    ("GET", "/sites/{site}/changes", None, VIEW, 200),
+    ("GET", "/sites/{site}/editions", None, VIEW, 200),
     ("POST", "/sites/{site}/editions", None, PUBLISH, 409),
     ("POST", "/sites/{site}/editions/{number}/restore", None, EDIT, 200),
 ]
@@ -59,7 +61,7 @@ OPEN = {("GET", "/session"), ("POST", "/session"), ("DELETE", "/session"), ("POS
     ("GET", "/shapes/{shape}"),
     ("GET", "/typefaces/{family}"),
 }
-MAY = {Role.OWNER: {LOOK, EDIT, PUBLISH, MANAGE}, Role.EDITOR: {LOOK, EDIT, PUBLISH}, Role.VIEWER: {LOOK}}
+MAY = {Role.OWNER: {VIEW, EDIT, PUBLISH, MANAGE}, Role.EDITOR: {VIEW, EDIT, PUBLISH}, Role.VIEWER: {VIEW}}
 pytestmark = pytest.mark.django_db(databases=["default", "towns"])
 
 
@@ -71,8 +73,8 @@ def ids(call) -> str:
 def pictures(site, tmp_path, settings):
     """A picture, and one that was deleted."""
     settings.DATA = tmp_path
-    take_in(site.pk, "a.png", png(40, 30))
-    gone = take_in(site.pk, "gone.png", png(40, 30, seed=1))[0]
+    upload(site.pk, "a.png", png(40, 30))
+    gone = upload(site.pk, "gone.png", png(40, 30, seed=1))[0]
     delete(site.pk, gone.pk, datetime.now(UTC))
 
 
@@ -80,7 +82,7 @@ def filled_in(path: str, site: Site) -> str:
     page = Revision.objects.in_draft_of(site.pk).get(path="/about/people/").page_id
     picture = Picture.objects.of(site.pk).first()
     deleted = Picture.objects.deleted_of(site.pk).first()
-    icon = Marks(site.facts, masters(site.pk)).icon_folder.removeprefix(PREFIX)
+    icon = BrandFiles(site.facts, masters(site.pk)).icon_folder.removeprefix(PREFIX)
     values = {"picture": (deleted if "restore" in path else picture).pk, "kind": "css", "path": f"{icon}icon-32.png"}
     return "/api" + path.format(site=site.slug, page=page, number=1, **values)
 

@@ -1,4 +1,4 @@
-"""Pictures and marks over the API: behaviour and refusals. Permissions are in ``test_matrix``."""
+"""Pictures and the brand report over the API: behaviour and refusals. Permissions are in ``test_matrix``."""
 
 import json
 
@@ -14,7 +14,7 @@ def data(tmp_path, settings):
     settings.DATA = tmp_path
 
 
-def bring(desk, body: bytes, name: str = "logo.png", path: str = ""):
+def upload(desk, body: bytes, name: str = "logo.png", path: str = ""):
     return desk.post(f"/api/sites/seeds/pictures{path}", {"file": SimpleUploadedFile(name, body)})
 
 
@@ -24,18 +24,18 @@ def write(desk, **facts: object):
     return desk.patch("/api/sites/seeds/style", body, "application/json", headers={"if-match": str(revision)})
 
 
-def marks(desk, **facts: object):
-    return desk.post("/api/sites/seeds/marks", json.dumps({"facts": facts}), "application/json").json()
+def brand(desk, **facts: object):
+    return desk.post("/api/sites/seeds/brand", json.dumps({"facts": facts}), "application/json").json()
 
 
-def test_bringing_a_picture(desk, site):
-    answer = bring(desk, drawing("<script>x</script><rect width='9' height='9'/>"), "My logo.svg")
+def test_uploading_a_picture(desk, site):
+    answer = upload(desk, drawing("<script>x</script><rect width='9' height='9'/>"), "My logo.svg")
     assert answer.status_code == 201
     picture = answer.json()["picture"]
     assert (picture["name"], picture["kind"], picture["width"]) == ("My logo.svg", "svg", 100)
     assert picture["notes"] == ["Scripts in the drawing were taken out."]
     assert opened(desk.get(picture["thumbnail"]).content).size == (360, 360)
-    again = bring(desk, drawing("<script>x</script><rect width='9' height='9'/>"), "again.svg")
+    again = upload(desk, drawing("<script>x</script><rect width='9' height='9'/>"), "again.svg")
     assert (again.status_code, again.json()["new"], again.json()["picture"]["id"]) == (200, False, picture["id"])
 
 
@@ -50,7 +50,7 @@ def test_bringing_a_picture(desk, site):
     ],
 )
 def test_a_refusal_says_what_is_wrong_and_stores_nothing(desk, site, body, code, words):
-    answer = bring(desk, body, "a.png")
+    answer = upload(desk, body, "a.png")
     assert (answer.status_code, answer.json()["code"]) == (422, code)
     assert answer.json()["title"].startswith(words)
     assert desk.get("/api/sites/seeds/pictures").json()["pictures"] == []
@@ -62,7 +62,7 @@ def test_a_call_without_a_file_is_refused(desk, site):
 
 
 def test_listing_tells_uses_and_what_can_come_back(desk, site):
-    picture = bring(desk, encoded(wordmark(), "PNG")).json()["picture"]
+    picture = upload(desk, encoded(wordmark(), "PNG")).json()["picture"]
     assert write(desk, logo=picture["key"]).status_code == 200
     (listed,) = desk.get("/api/sites/seeds/pictures").json()["pictures"]
     assert listed["uses"] == [{"fact": "logo", "page": None, "path": "", "title": ""}]
@@ -77,16 +77,16 @@ def test_listing_tells_uses_and_what_can_come_back(desk, site):
 
 def test_listing_asks_the_database_as_often_for_many(desk, site, django_assert_num_queries):
     for seed in range(6):
-        bring(desk, png(20, 20, seed), f"{seed}.png")
-    with django_assert_num_queries(7):
+        upload(desk, png(20, 20, seed), f"{seed}.png")
+    with django_assert_num_queries(6):
         assert len(desk.get("/api/sites/seeds/pictures").json()["pictures"]) == 6
 
 
-def test_marks_are_measured_as_they_are_chosen(desk, site):
-    picture = bring(desk, encoded(wordmark("#7a2e4d", margin=60), "PNG")).json()["picture"]
-    before = marks(desk)
+def test_the_brand_is_measured_as_they_are_chosen(desk, site):
+    picture = upload(desk, encoded(wordmark("#7a2e4d", margin=60), "PNG")).json()["picture"]
+    before = brand(desk)
     assert (before["logo"], before["icon"]["starter"], before["share"]["composed"]) == (None, True, True)
-    said = marks(desk, logo=picture["key"], icon={"source": "logo"})
+    said = brand(desk, logo=picture["key"], icon={"source": "logo"})
     assert said["logo"]["standing"] == {"light": "clear", "dark": "lost"}
     assert said["logo"]["one_colour"] == "#7a2e4d"
     assert said["logo"]["trim"] == pytest.approx([60 / 520, 60 / 220, 460 / 520, 160 / 220], abs=0.02)
@@ -102,13 +102,13 @@ def test_marks_are_measured_as_they_are_chosen(desk, site):
 
 
 def test_choices_that_are_refused_are_said_and_the_kept_ones_shown(desk, site):
-    said = marks(desk, logo_width=5, icon={"source": "drawn", "letters": "ABC"})
+    said = brand(desk, logo_width=5, icon={"source": "drawn", "letters": "ABC"})
     assert [spot["code"] for spot in said["errors"]] == ["width_range", "icon_letters"]
     assert said["icon"]["starter"] is True
 
 
 def test_a_drawing_opened_by_itself_may_only_draw(desk, site):
-    drawn = marks(desk)["icon"]["files"]["icon.svg"]
+    drawn = brand(desk)["icon"]["files"]["icon.svg"]
     assert desk.get(drawn)["Content-Security-Policy"] == "default-src 'none'; style-src 'unsafe-inline'; sandbox"
 
 
@@ -118,8 +118,8 @@ def test_files_are_only_those_of_the_draft(desk, site):
     assert desk.get("/api/sites/seeds/files/style-000000--reading-0000000000.css").status_code == 404
 
 
-def test_changes_of_marks_are_said_in_words(desk, site):
-    key = bring(desk, encoded(wordmark(), "PNG")).json()["picture"]["key"]
+def test_changes_of_the_brand_are_said_in_words(desk, site):
+    key = upload(desk, encoded(wordmark(), "PNG")).json()["picture"]["key"]
     write(desk, logo=key, logo_says_name=True, logo_width=200, logo_plate="dark", typefaces="ledger")
     write(desk, icon={"source": "drawn", "shape": "leaf"}, logo_dark={"picture": key, "recolour": "#f4f2ee"})
     said = {c["key"]: (c["old"], c["new"]) for c in desk.get("/api/sites/seeds/changes").json()["changes"]}
@@ -129,7 +129,7 @@ def test_changes_of_marks_are_said_in_words(desk, site):
         "logo_plate": ("", "On dark grounds"),
         "logo_width": ("From its shape", "200 pixels"),
         "logo_says_name": ("No", "Yes"),
-        "icon": ("The starter mark", "Drawn here: leaf"),
+        "icon": ("The starter icon", "Drawn here: leaf"),
         "typefaces": ("Literata", "Source Serif 4 · Public Sans"),
     }
 
@@ -155,10 +155,10 @@ def test_what_there_is_to_choose_from_is_open_to_see(desk, site, client):
     assert client.get("/api/shapes/nothing", headers={"host": "localhost"}).status_code == 404
 
 
-def test_a_viewer_sees_pictures_but_brings_none(person, site):
+def test_a_viewer_sees_pictures_but_uploads_none(person, site):
     viewer = person(Role.VIEWER)
     assert viewer.get("/api/sites/seeds/pictures").status_code == 200
-    assert bring(viewer, png(20, 20)).status_code == 403
+    assert upload(viewer, png(20, 20)).status_code == 403
 
 
 def test_what_is_far_too_large_is_refused_unread(desk, site):

@@ -37,16 +37,21 @@ def test_a_refused_value_is_said_and_the_kept_one_is_shown(desk, site):
     assert [(e["field"], e["code"]) for e in said["errors"]] == [("name", "empty")]
 
 
-def test_marks_show_where_the_fact_stands(desk, site):
+def test_highlights_show_where_the_fact_stands(desk, site):
     said = ask(desk, name="👩‍🌾 Bean & Co")
     (line,) = place(said, "tab", "/about/")["lines"]
-    (mark,) = line["marks"]
+    (mark,) = line["highlights"]
     assert (mark["fact"], line["text"][mark["start"] : mark["end"]]) == ("name", "👩‍🌾 Bean & Co")
 
 
+def reach(desk, **body):
+    return desk.post("/api/sites/seeds/reach", body, "application/json").json()
+
+
 def test_reach(desk, site):
-    reach = {p["place"]: p["pages"] or p["files"] for p in ask(desk)["reach"]["name"]}
-    assert reach == {
+    name = reach(desk)["name"]
+    assert name["pages"] == 5
+    assert {p["place"]: p["number"] for p in name["places"]} == {
         "tab": 5,
         "header": 5,
         "search": 5,
@@ -61,6 +66,24 @@ def test_reach(desk, site):
     }
 
 
+def test_reach_of_some_facts_as_they_are_typed(desk, site):
+    assert reach(desk, keys=["description"]) == {"description": {"pages": 0, "places": []}}
+    typed = reach(desk, keys=["description"], facts={"description": "A village library.", "name": ""})
+    assert {p["place"]: p["number"] for p in typed["description"]["places"]} == {
+        "search": 2,
+        "share": 2,
+        "structured": 1,
+        "manifest": 1,
+    }
+
+
+def test_only_the_places_that_are_wanted_are_proved(desk, site):
+    wanted = [{"place": "tab"}, {"place": "search", "home": True}, {"place": "manifest"}]
+    body = {"path": "/about/", "places": wanted}
+    proofs = desk.post("/api/sites/seeds/proofs", body, "application/json").json()["proofs"]
+    assert [(p["place"], p["path"]) for p in proofs] == [("tab", "/about/"), ("search", "/"), ("manifest", "")]
+
+
 def test_a_page_that_is_not_there(desk, site):
     for path in ("/nowhere/", "/feed.xml", "/about", ""):
         assert desk.get("/api/sites/seeds/proofs", {"path": path}).status_code == 404
@@ -73,7 +96,7 @@ def test_a_keystroke_fetches_no_picture_anew_that_looks_as_it_did(desk, site):
     before, after = sources(), sources(name="Seed Lending")
     changed = {where for where in before if before[where] != after[where]}
     assert changed == {("share", "share")}
-    assert ask(desk)["mark"] == ask(desk, tagline="Typed")["mark"]
+    assert ask(desk)["icon_url"] == ask(desk, tagline="Typed")["icon_url"]
     other = sources(name="Bean House")
     assert ("tab", "icon") in {where for where in before if before[where] != other[where]}
     assert desk.get(other["tab", "icon"]).status_code == 200

@@ -3,7 +3,7 @@ from django.conf import settings
 from django.test import Client
 
 from hestor.accounts.models import Account
-from hestor.sites.models import Part
+from hestor.sites.models import Membership
 from tests.conftest import PASSWORD
 
 pytestmark = pytest.mark.django_db
@@ -89,4 +89,4 @@ def test_demo_accounts_are_shown_in_the_demo_only(client, settings):
 
 def test_passwords_are_kept_hashed(owner):
     assert PASSWORD not in Account.objects.get().password
-    assert not Part.objects.exists()
+    assert not Membership.objects.exists()

@@ -18,8 +18,8 @@ def test_the_house_style(desk, site):
     assert said["revision"] == site.revision
     assert said["facts"] == said["live_facts"]
     assert (said["changed"], said["changed_pages"], said["live_number"]) == ([], 0, 1)
-    assert said["short_name"] == "Seed Library"
-    assert said["limits"]["name"] == 120
+    assert said["derived"] == {"short_name": "Seed Library", "accent_colour": "#3d4f7c"}
+    assert (said["words"]["name"], said["live_words"]["icon"]) == ("Seed Library", "The starter icon")
 
 
 def test_a_change_is_kept_and_counted(desk, site):

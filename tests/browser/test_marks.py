@@ -27,7 +27,7 @@ def publish(person) -> None:
 
 
 def kept(person, fact: str) -> None:
-    expect(person.fact(fact).get_by_text("✓ Kept").first).to_be_visible()
+    expect(person.fact(fact).get_by_text("✓ Cache").first).to_be_visible()
 
 
 def header_image(person, server, dark: bool = False):
@@ -266,7 +266,7 @@ def test_tokens_from_another_program(owner_desk):
     assert downloaded.value.suggested_filename == "quillmere-tokens.json"
     css = {"name": "brand.css", "mimeType": "text/css", "buffer": b":root { --brand: #225588; --accent: #883311 }"}
     fact.locator("input[type=file]").first.set_input_files(css)
-    expect(fact).to_contain_text("Taken from the file: Colour, Accent")
+    expect(fact).to_contain_text("Ingested from the file: Colour, Accent")
     expect(owner_desk.field("Colour")).to_have_value("#225588")
     expect(owner_desk.field("Accent")).to_have_value("#883311")
     fact.locator("input[type=file]").first.set_input_files({**css, "buffer": b"nothing here"})

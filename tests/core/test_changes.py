@@ -1,24 +1,18 @@
-from hestor.core.changes import Change, PageState, fact_changes, page_changes
-from hestor.core.facts import Facts
-from hestor.core.reach import Counts
+import pytest
 
-COUNTS = Counts(pages=24, using={"site": 4})
+from hestor.core.changes import Change, PageState, fact_change, page_changes
+from hestor.core.facts.document import Facts
+from hestor.core.places.place import Place
+from hestor.core.places.reach import PlaceReach, Reach
+
 LIVE = Facts(name="Old", tagline="T")
+REACH = Reach(24, (PlaceReach(Place.TAB, 24), PlaceReach(Place.FEED, 1)))
 
 
-def test_a_changed_name_reaches_every_page_the_feed_and_the_manifest():
+def test_a_changed_fact_holds_both_values_and_its_reach():
     draft = LIVE.model_copy(update={"name": "New"})
-    assert fact_changes(LIVE, draft, COUNTS) == (Change("fact", "name", "Old", "New", 24, 1, 1),)
-
-
-def test_an_emptied_fact_reaches_where_it_was():
-    (change,) = fact_changes(LIVE, LIVE.model_copy(update={"tagline": ""}), COUNTS)
-    assert (change.old, change.new, change.pages, change.feeds) == ("T", "", 24, 1)
-
-
-def test_the_first_edition_says_all_that_is_set():
-    keys = [change.key for change in fact_changes(None, LIVE, COUNTS)]
-    assert keys == ["name", "tagline", "footer_text", "brand_colour", "typefaces", "language", "time_zone"]
+    assert fact_change("name", LIVE, draft, REACH) == Change("fact", "name", "Old", "New", 24, REACH.places)
+    assert fact_change("logo_width", None, draft, REACH).old is None
 
 
 def test_pages_are_matched_by_identity_not_by_address():
@@ -32,5 +26,20 @@ def test_pages_are_matched_by_identity_not_by_address():
 
 
 def test_a_change_reads_back_from_what_is_kept():
-    change = Change("fact", "name", "a", "b", 3, 1, 1)
+    change = Change("fact", "logo", {"picture": "x"}, None, 3, REACH.places)
     assert Change.parse(change.document()) == change
+
+
+@pytest.mark.parametrize(
+    ("key", "old", "new", "values"),
+    [
+        ("name", "A", "B", ("A", "B")),
+        ("logo", "null", '{"picture":"x"}', (None, {"picture": "x"})),
+        ("logo_width", "0", "180", (0, 180)),
+        ("logo_says_name", "", "true", (None, True)),
+        ("logo_plate", "", "dark", ("", "dark")),
+    ],
+)
+def test_a_change_that_version_0_2_kept_is_read(key, old, new, values):
+    kept = {"kind": "fact", "key": key, "old": old, "new": new, "pages": 3, "feeds": 1, "manifests": 0}
+    assert Change.parse(kept) == Change("fact", key, *values, 3, (PlaceReach(Place.FEED, 1),))

@@ -1,19 +1,26 @@
 """What holds for the code as a whole: the core is pure, and every message has its words."""
 
 import ast
+import gc
+import json
 import re
 from pathlib import Path
 
 import pytest
 
 from hestor import wording
+from hestor.core import errors
+from hestor.core.errors import HestorError
+from hestor.core.facts.document import SPECS
+from hestor.core.places.all import FILE_PLACES, PAGE_PLACES
+from hestor.core.places.place import Place
 
 TOP = Path(__file__).parents[2]
-CORE = sorted((TOP / "hestor" / "core").glob("*.py"))
+CORE = sorted((TOP / "hestor" / "core").rglob("*.py"))
 BARRED = {"django", "ninja", "os", "pathlib", "socket", "sqlite3", "urllib", "http", "subprocess", "importlib"}
 
 
-@pytest.mark.parametrize("path", CORE, ids=lambda path: path.name)
+@pytest.mark.parametrize("path", CORE, ids=lambda path: str(path.relative_to(TOP)))
 def test_the_core_is_pure(path):
     for node in ast.walk(ast.parse(path.read_text())):
         names = [a.name for a in node.names] if isinstance(node, ast.Import) else []
@@ -26,7 +33,7 @@ def test_the_core_is_pure(path):
 
 
 def test_every_code_has_its_words():
-    said = wording.catalogue("desk", "en")
+    known = wording.catalogue("desk", "en")
     source = "\n".join(path.read_text() for path in (TOP / "hestor").rglob("*.py"))
     codes = set(re.findall(r'Problem\(\s*[\w."]+,\s*"(\w+)"', source)) | {
         "line_break",
@@ -34,10 +41,45 @@ def test_every_code_has_its_words():
         "control_character",
     }
     assert len(codes) > 15
-    assert {f"problem.{code}" for code in codes} <= set(said)
-    assert {f"error.{code}" for code in re.findall(r'^    code = "(\w+)"$', source, re.M)} - {"error.error"} <= set(
-        said
-    )
+    assert {f"problem.{code}" for code in codes} <= set(known)
+
+
+def _tree(kind: type[HestorError]) -> list[type[HestorError]]:
+    return [kind, *(one for child in kind.__subclasses__() for one in _tree(child))]
+
+
+def test_every_error_has_a_status_words_and_its_line_in_the_tree():
+    kinds = _tree(HestorError)[1:]
+    assert len(kinds) > 12
+    known = wording.catalogue("desk", "en")
+    for kind in kinds:
+        assert 400 <= kind.status < 500, kind
+        assert kind.__module__ == errors.__name__, kind
+        assert re.search(rf"{kind.__name__} +{kind.status}", errors.__doc__), kind
+        assert {f"error.{kind.code}", f"error.{kind.code}.other"} & set(known), kind
+
+
+def test_an_error_without_a_status_is_found_out():
+    class Forgotten(HestorError):
+        code = "forgotten"
+
+    with pytest.raises(AttributeError):
+        _ = Forgotten.status
+    del Forgotten
+    gc.collect()
+
+
+def test_every_place_has_one_module():
+    named = [one.place for one in (*PAGE_PLACES, *FILE_PLACES)]
+    assert sorted(named) == sorted(Place)
+
+
+def test_every_fact_has_its_words():
+    known = wording.catalogue("desk", "en")
+    desk = json.loads((TOP / "frontend" / "src" / "i18n" / "en.json").read_text())
+    for key in SPECS:
+        assert f"fact.{key}" in known, key
+        assert {"name", "why", "empty"} <= set(desk["fact"][key]), key
 
 
 @pytest.mark.parametrize("language", ["de", "ar"])

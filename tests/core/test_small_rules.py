@@ -4,8 +4,10 @@ from datetime import UTC, datetime
 
 import pytest
 
-from hestor.core import colours, languages, palettes, paths, titles, zones
+from hestor.core import languages, zones
 from hestor.core.errors import Forbidden
+from hestor.core.imaging import colours, palettes
+from hestor.core.pages import paths, titles
 from hestor.core.roles import Action, Role, may, require
 
 
@@ -15,6 +17,7 @@ from hestor.core.roles import Action, Role, may, require
         ("Swap days", "Swap days – Seed Library"),
         ("About Seed Library", "About Seed Library"),
         ("about SEED library", "about SEED library"),
+        ("A seed libraryman", "A seed libraryman – Seed Library"),
         ("", "Seed Library"),
     ],
 )
@@ -32,7 +35,7 @@ def test_the_home_title():
     [
         ("Quillmere Seed Library", "quillmere-seed-library"),
         ("Zoë’s Café!", "zoes-cafe"),
-        ("مقهى", ""),
+        ("مقهى النرجس", "mqh-lnrjs"),
         ("x" * 60, "x" * 40),
     ],
 )
@@ -166,9 +169,9 @@ def test_every_countrys_language_is_one_that_a_site_may_have():
 
 
 MAY = {
-    Role.OWNER: {Action.LOOK, Action.EDIT, Action.PUBLISH, Action.MANAGE},
-    Role.EDITOR: {Action.LOOK, Action.EDIT, Action.PUBLISH},
-    Role.VIEWER: {Action.LOOK},
+    Role.OWNER: {Action.VIEW, Action.EDIT, Action.PUBLISH, Action.MANAGE},
+    Role.EDITOR: {Action.VIEW, Action.EDIT, Action.PUBLISH},
+    Role.VIEWER: {Action.VIEW},
 }
 
 

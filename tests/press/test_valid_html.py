@@ -9,9 +9,10 @@ import pytest
 from django.core.management import call_command
 
 from hestor.core import zones
-from hestor.press.press import Look, Press, unpublished
+from hestor.press import Preview, Renderer
+from hestor.press.renderer import unpublished
 from hestor.sites.models import Site
-from hestor.sites.source import draft_of
+from hestor.sites.selectors.states import draft_of
 from tests.support.hostile import HOSTILE
 
 FRONTEND = Path(__file__).parents[2] / "frontend"
@@ -28,11 +29,11 @@ def test_every_page_of_the_demo_is_valid(tmp_path):
     for site in Site.objects.all():
         year = zones.year_in(site.facts.time_zone, datetime.now(UTC))
         for kind, facts in (("own", site.facts), ("hostile", site.facts.model_copy(update=_hostile()))):
-            press = Press(draft_of(site, facts), year)
+            press = Renderer(draft_of(site, facts), year)
             for number, path in enumerate([*press.paths(), "/nowhere/"]):
-                (tmp_path / f"{site.slug}-{kind}-{number}.html").write_bytes(press.answer(path).body)
-        look = Press(draft_of(site), year, Look("/_look/x")).answer("/")
-        (tmp_path / f"{site.slug}-look.html").write_bytes(look.body)
+                (tmp_path / f"{site.slug}-{kind}-{number}.html").write_bytes(press.respond(path).body)
+        preview = Renderer(draft_of(site), year, Preview("/_preview/x")).respond("/")
+        (tmp_path / f"{site.slug}-preview.html").write_bytes(preview.body)
     (tmp_path / "unpublished.html").write_bytes(unpublished("ar").body)
     config = tmp_path / "config.json"
     config.write_text(json.dumps(RULES))

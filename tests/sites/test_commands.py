@@ -4,8 +4,8 @@ import pytest
 from django.core.management import CommandError, call_command
 
 from hestor.accounts.models import Account
-from hestor.sites.making import make_site
 from hestor.sites.models import Edition, Revision, Site
+from hestor.sites.services.creation import make_site
 
 
 def set_domain(*words: str) -> str:

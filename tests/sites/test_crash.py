@@ -8,7 +8,7 @@ from contextlib import suppress
 
 import pytest
 
-from hestor.core.readback import PageSays
+from hestor.core.places.reading import PageReading
 from tests.support.server import Caller, Server, make_data
 
 PUBLISHES = 50
@@ -43,7 +43,7 @@ def shown(server: Server) -> set[int]:
     names = set()
     for path in PATHS:
         status, body = server.get("quillmere.localhost", path)
-        page = PageSays(body)
+        page = PageReading(body)
         assert status == 200
         assert page.site_name in page.title
         assert page.site_name in page.footer

@@ -9,12 +9,12 @@ from hypothesis import HealthCheck, given, settings
 from hypothesis import strategies as st
 
 from hestor.core.errors import InvalidInput, NotFound, NothingToPublish, StaleRevision
-from hestor.sites.drafts import write_facts
-from hestor.sites.making import make_site
 from hestor.sites.models import Edition, Revision, Site, Text
-from hestor.sites.pages import add_page, change_page, remove_page
-from hestor.sites.publishing import changes_of, publish, restore
-from hestor.sites.source import draft_of, edition_of
+from hestor.sites.selectors.states import draft_of, edition_of
+from hestor.sites.services.creation import make_site
+from hestor.sites.services.facts import write_facts
+from hestor.sites.services.pages import add_page, change_page, remove_page
+from hestor.sites.services.publishing import changes_of, publish, restore
 from tests.conftest import NOW
 
 

@@ -1,22 +1,23 @@
-"""An edition that lies in memory: the press's counterpart in tests and benchmarks."""
+"""A state of a site that lies in memory: the press's counterpart in tests and benchmarks."""
 
 from collections.abc import Iterable, Sequence
 from dataclasses import dataclass, field, replace
 from datetime import date
 
-from hestor.core import prose
-from hestor.core.facts import Facts
-from hestor.core.raster import Master
-from hestor.press.edition import Kind, MenuItem, Page
+from hestor.core.facts.document import Facts
+from hestor.core.imaging.raster import Master
+from hestor.core.pages.fields import Kind
+from hestor.core.text import markdown
+from hestor.press.state import MenuItem, Page
 
 
 def page(path: str, title: str, body: str = "", kind: Kind = "page", **more: object) -> Page:
-    made = prose.compile_text(body)
+    made = markdown.compile_text(body)
     return replace(Page(path, title, kind, made.html, made.excerpt), **more)
 
 
 @dataclass
-class MemoryEdition:
+class MemoryState:
     facts: Facts
     pages: list[Page] = field(default_factory=list)
     origin: str = "https://seeds.example"
@@ -54,8 +55,8 @@ class MemoryEdition:
         return [p.path for p in self.pages]
 
 
-def small(facts: Facts) -> MemoryEdition:
-    return MemoryEdition(
+def small(facts: Facts) -> MemoryState:
+    return MemoryState(
         facts,
         [
             page("/", "Welcome to {site}", "Hello from {site}, *friend*."),

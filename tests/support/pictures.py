@@ -6,7 +6,7 @@ from typing import Any
 import numpy as np
 from PIL import Image, ImageDraw
 
-from hestor.core.raster import Master
+from hestor.core.imaging.raster import Master
 
 
 def noise(width: int, height: int, mode: str = "RGB", seed: int = 0) -> Image.Image:

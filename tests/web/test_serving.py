@@ -3,13 +3,13 @@ from datetime import UTC, datetime
 
 import brotli
 import pytest
+from cachetools import LRUCache
 from django.test import Client
 
-from hestor.sites.drafts import write_facts
 from hestor.sites.models import Site
-from hestor.sites.publishing import publish
+from hestor.sites.services.facts import write_facts
+from hestor.sites.services.publishing import publish
 from hestor.web import serving
-from hestor.web.kept import Kept
 
 
 def test_pages_revalidate_by_a_strong_validator(public, site):
@@ -124,17 +124,15 @@ def test_a_repeated_view_asks_the_database_once(public, site, django_assert_num_
         public.get("/about/")
 
 
-def test_what_is_kept_is_bounded():
-    kept: Kept[bytes] = Kept(10, len)
-    for key in "abc":
-        kept.put(key, b"1234")
-    assert [kept.get(key) for key in "abc"] == [None, b"1234", b"1234"]
-    assert kept.put("big", b"x" * 11) == b"x" * 11
-    assert kept.get("big") is None
+def test_what_is_cached_is_bounded(monkeypatch, public, site):
+    small = LRUCache(1, serving._weight)
+    monkeypatch.setattr(serving, "_RESPONSES", small)
+    assert public.get("/about/").status_code == 200
+    assert len(small) == 0
 
 
-def test_paths_that_nobody_wrote_are_not_kept(public, site):
-    before = len(serving._ANSWERS)
+def test_paths_that_nobody_wrote_are_not_cached(public, site):
+    before = len(serving._RESPONSES)
     for n in range(20):
         public.get(f"/nowhere-{n}/")
-    assert len(serving._ANSWERS) == before
+    assert len(serving._RESPONSES) == before

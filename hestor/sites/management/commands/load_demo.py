@@ -12,23 +12,24 @@ from django.db import transaction
 from hestor.accounts.demo import ACCOUNTS, NAMES, PASSWORD
 from hestor.accounts.models import Account
 from hestor.core.roles import Role
-from hestor.pictures.services import take_in
-from hestor.sites.drafts import write_facts
-from hestor.sites.making import make_site
-from hestor.sites.models import Edition, Part, Revision, Site
-from hestor.sites.pages import add_page, change_page
-from hestor.sites.picture_use import MARK, describe
-from hestor.sites.publishing import publish
+from hestor.pictures.services import upload
+from hestor.sites.models import Edition, Membership, Revision, Site
+from hestor.sites.selectors.picture_uses import ADDRESS
+from hestor.sites.services.creation import make_site
+from hestor.sites.services.facts import write_facts
+from hestor.sites.services.pages import add_page, change_page
+from hestor.sites.services.pictures import describe
+from hestor.sites.services.publishing import publish
 
 _FIRST_PUBLISHED = datetime(2025, 3, 29, 9, 30, tzinfo=UTC)
 
 
 def _load_pictures(site: Site, folder: Path, said: list[dict[str, str]]) -> dict[str, str]:
-    """Takes the demo's pictures in; gives their keys by file."""
+    """Uploads the demo's pictures; gives their keys by file."""
     keys = {}
     for one in said:
         words = {field: value for field, value in one.items() if field != "file"}
-        picture, _ = take_in(site.pk, one["file"], (folder / "pictures" / one["file"]).read_bytes())
+        picture, _ = upload(site.pk, one["file"], (folder / "pictures" / one["file"]).read_bytes())
         keys[one["file"]] = describe(site.pk, picture.pk, words).key
     return keys
 
@@ -45,7 +46,7 @@ def _page_file(path: Path, keys: dict[str, str]) -> dict[str, Any]:
     """A page's fields (TOML above the line of hyphens) and its text (Markdown below)."""
     head, _, body = path.read_text().partition("\n---\n")
     for file, key in keys.items():
-        body = body.replace(f"picture:{file}", MARK + key)
+        body = body.replace(f"picture:{file}", ADDRESS + key)
     fields = tomllib.loads(head)
     order = fields.pop("menu", 0)
     return {**fields, "body": body.strip(), "order": order, "in_menu": bool(order)}
@@ -73,12 +74,12 @@ def _publish(site: Site, owner: Account, values: dict[str, Any]) -> None:
 
 def _load_site(folder: Path, people: dict[str, Account], owner: Account) -> None:
     said = tomllib.loads((folder / "site.toml").read_text())
-    marks = {key: value for key, value in said["facts"].items() if isinstance(value, dict)}
-    site = make_site(owner, {key: value for key, value in said["facts"].items() if key not in marks}, said["slug"])
+    pictured = {key: value for key, value in said["facts"].items() if isinstance(value, dict)}
+    site = make_site(owner, {key: value for key, value in said["facts"].items() if key not in pictured}, said["slug"])
     keys = _load_pictures(site, folder, said.get("pictures", []))
     facts = _with_keys(said["facts"], keys)
     for email, account in people.items():
-        Part.objects.update_or_create(site=site, account=account, defaults={"role": ACCOUNTS[email]})
+        Membership.objects.update_or_create(site=site, account=account, defaults={"role": ACCOUNTS[email]})
     _load_pages(site, folder, keys)
     for earlier in said.get("earlier", ()):
         _publish(site, owner, {**facts, **earlier})

@@ -5,9 +5,9 @@ from typing import Any
 
 from django.core.management.base import BaseCommand, CommandError
 
-from hestor.core.paths import is_domain
-from hestor.sites.addresses import origin_of
+from hestor.core.pages.paths import is_domain
 from hestor.sites.models import Site
+from hestor.sites.selectors.addresses import origin_of
 
 
 class Command(BaseCommand):

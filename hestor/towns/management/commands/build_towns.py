@@ -9,7 +9,7 @@ from django.db import DatabaseError
 
 from hestor.core import zones
 from hestor.towns.models import Town
-from hestor.towns.services import plain
+from hestor.towns.selectors import plain
 
 
 def _is_built() -> bool:

@@ -1,0 +1,104 @@
+"""Errors as problem details (RFC 9457): one handler for the job's own errors, one body for all."""
+
+import logging
+from collections.abc import Callable
+from typing import Any
+
+from django.core.exceptions import RequestDataTooBig
+from django.http import HttpRequest, HttpResponse, JsonResponse
+from ninja import NinjaAPI
+from ninja.errors import HttpError, ValidationError
+
+from hestor import wording
+from hestor.core.errors import HestorError, InvalidInput, Problem
+
+_LOG = logging.getLogger("hestor.api")
+
+
+class Conflict(Exception):
+    """A stale write, with what was given and what is there now, so that a person can choose."""
+
+    def __init__(self, error: HestorError, yours: dict[str, Any], current: dict[str, Any]) -> None:
+        super().__init__(error)
+        self.error = error
+        self.values = {"yours": yours, "current": current}
+
+
+def field_name(key: str) -> str:
+    """What a field is called on the desk."""
+    known = wording.catalogue("desk", wording.FALLBACK)
+    return known.get(f"fact.{key}") or known.get(f"field.{key}") or key
+
+
+def field_error(problem: Problem) -> dict[str, Any]:
+    """One refused spot, in words."""
+    message = wording.say(f"problem.{problem.code}", field=field_name(problem.field), **problem.params)
+    return {
+        "field": problem.field,
+        "code": problem.code,
+        "message": message,
+        "start": problem.start,
+        "end": problem.end,
+        "fix": problem.fix,
+    }
+
+
+def body(status: int, code: str, title: str, **more: Any) -> HttpResponse:
+    """A problem details response."""
+    details = {"type": "about:blank", "status": status, "code": code, "title": title, **more}
+    return JsonResponse(details, status=status, content_type="application/problem+json")
+
+
+def _own(request: HttpRequest, error: HestorError) -> HttpResponse:
+    key = f"error.{error.code}"
+    if isinstance(error, InvalidInput):
+        errors = [field_error(problem) for problem in error.problems]
+        return body(error.status, error.code, wording.counted(key, len(errors)), errors=errors)
+    return body(error.status, error.code, wording.say(key, **error.params))
+
+
+def _conflict(request: HttpRequest, conflict: Conflict) -> HttpResponse:
+    error = conflict.error
+    return body(error.status, error.code, wording.say(f"error.{error.code}"), **conflict.values)
+
+
+def _schema(request: HttpRequest, error: ValidationError) -> HttpResponse:
+    errors = [
+        {
+            "field": str(e["loc"][-1]),
+            "code": "schema",
+            "message": str(e["msg"]),
+            "start": None,
+            "end": None,
+            "fix": None,
+        }
+        for e in error.errors
+    ]
+    return body(422, "invalid_input", wording.counted("error.invalid_input", len(errors)), errors=errors)
+
+
+def _too_big(request: HttpRequest, error: RequestDataTooBig) -> HttpResponse:
+    return body(413, "too_big", wording.say("error.too_big"))
+
+
+def _http(request: HttpRequest, error: HttpError) -> HttpResponse:
+    return body(error.status_code, "http", str(error))
+
+
+def _crash(request: HttpRequest, error: Exception) -> HttpResponse:
+    _LOG.exception("%s %s failed", request.method, request.path)
+    return body(500, "crash", wording.say("error.crash"))
+
+
+def register(api: NinjaAPI) -> None:
+    """Puts the handlers in place."""
+    handlers: list[tuple[type[Exception], Callable[..., HttpResponse]]] = [
+        (HestorError, _own),
+        (Conflict, _conflict),
+        (ValidationError, _schema),
+        (HttpError, _http),
+        (RequestDataTooBig, _too_big),
+        (Exception, _crash),
+    ]
+    for kind, handler in handlers:
+        api.add_exception_handler(kind, handler)

@@ -1,0 +1,45 @@
+"""Writes the front end's list of facts, made from their specs.
+
+Used as ``python -m hestor.config.export_facts FILE``.
+"""
+
+import json
+import sys
+from pathlib import Path
+from typing import Any
+
+from hestor.core.facts.document import SPECS
+from hestor.core.facts.spec import Band, FactSpec, Slot
+
+_HEAD = "// Made from the facts' specs (hestor/core/facts) by `make types`; never edited by hand.\n"
+
+
+def _slot(slot: Slot) -> dict[str, Any]:
+    home = {"home": True} if slot.home else {}
+    return {"place": slot.place.value, **home, **({"variant": slot.variant.value} if slot.variant else {})}
+
+
+def _fact(key: str, spec: FactSpec) -> dict[str, Any]:
+    limits = {name: value for name, value in (("least", spec.least), ("most", spec.most)) if value is not None}
+    return {
+        "key": key,
+        "band": spec.band.value,
+        "editor": spec.editor,
+        "size": spec.size,
+        "within": spec.within or None,
+        "visual": spec.visual,
+        "takesFillIns": spec.takes_fill_ins,
+        **limits,
+        "slots": [_slot(slot) for slot in spec.slots],
+    }
+
+
+def facts_source() -> str:
+    """The list as TypeScript."""
+    facts = [_fact(key, spec) for key, spec in SPECS.items()]
+    bands = json.dumps([band.value for band in Band])
+    return f"{_HEAD}export const BAND_IDS = {bands} as const;\n\nexport const FACTS = {json.dumps(facts, indent=2)} as const;\n"
+
+
+if __name__ == "__main__":
+    Path(sys.argv[1]).write_text(facts_source())

@@ -1,0 +1,153 @@
+"""The typed document of all facts of a site, put together from its bands."""
+
+import difflib
+from collections.abc import Iterable, Mapping
+from typing import Any
+
+from pydantic import TypeAdapter
+
+from hestor.core.errors import InvalidInput, Problem
+from hestor.core.facts.assets import Logo
+from hestor.core.facts.brand import BrandFacts
+from hestor.core.facts.clock import ClockFacts
+from hestor.core.facts.colours import ColourFacts
+from hestor.core.facts.language import LanguageFacts
+from hestor.core.facts.spec import Words, plain_words, specs_of
+from hestor.core.facts.upgrade import VERSION, upgraded
+from hestor.core.facts.words import WordFacts
+from hestor.core.rules import Checked, Value
+from hestor.core.text import fillins, lines
+
+
+class Facts(ClockFacts, LanguageFacts, ColourFacts, BrandFacts, WordFacts):
+    """All facts of a site."""
+
+
+SPECS = specs_of(Facts)
+KEYS: tuple[str, ...] = tuple(SPECS)
+
+
+def check(key: str, given: object) -> Checked:
+    """The value as it would be kept, and what is wrong with it (nothing, if it is fine)."""
+    if key not in SPECS:
+        close = difflib.get_close_matches(key[:40], KEYS, n=1, cutoff=0)
+        return "", (Problem(key, "fact_unknown", {"key": lines.shorten(key, 40), "nearest": close[0]}),)
+    return SPECS[key].rule(key, given)
+
+
+def check_all(given: Mapping[str, object]) -> tuple[dict[str, Value], tuple[Problem, ...]]:
+    """The good values of ``given`` as they would be kept, and all problems of the others."""
+    good: dict[str, Value] = {}
+    problems: list[Problem] = []
+    for key, raw in given.items():
+        value, found = check(key, raw)
+        problems += found
+        if not found:
+            good[key] = value
+    return good, tuple(problems)
+
+
+def changed(facts: Facts, given: Mapping[str, object]) -> Facts:
+    """``facts`` with the given values. Raises InvalidInput with every problem; then nothing is taken."""
+    good, problems = check_all(given)
+    if problems:
+        raise InvalidInput(problems)
+    return facts.model_copy(update=good)
+
+
+def new(given: Mapping[str, object]) -> Facts:
+    """A new site's facts; ``name`` must be among ``given``. Raises InvalidInput."""
+    good, problems = check_all({"name": "", **given})
+    if problems:
+        raise InvalidInput(problems)
+    return Facts(**good)
+
+
+def parse(document: Mapping[str, Any]) -> Facts:
+    """The facts kept in a stored document, of whatever version; facts that it does not have take their defaults."""
+    return Facts.model_validate(upgraded(document))
+
+
+def document(facts: Facts) -> dict[str, Any]:
+    """The facts as plain values with the version of their form, to be kept."""
+    return {"version": VERSION, **facts.model_dump(mode="json")}
+
+
+def plain(facts: Facts, keys: Iterable[str] = KEYS) -> dict[str, Any]:
+    """Facts as plain JSON values."""
+    return facts.model_dump(mode="json", include=set(keys))
+
+
+def differing(one: Facts | None, other: Facts, keys: Iterable[str] = KEYS) -> tuple[str, ...]:
+    """The keys of the facts that differ, in the sheet's order; all that are set, if there is no ``one``."""
+    if one is None:
+        return tuple(key for key in keys if is_set(other, key))
+    return tuple(key for key in keys if getattr(one, key) != getattr(other, key))
+
+
+def is_set(facts: Facts, key: str) -> bool:
+    """Whether the owner has said something for a fact; a default counts as said."""
+    return bool(getattr(facts, key))
+
+
+def derived(facts: Facts) -> dict[str, str]:
+    """What stands in for the facts that are unset, as texts, by key; only where there is something to be read."""
+    found = {key: spec.derived(facts) for key, spec in SPECS.items() if spec.derived and not is_set(facts, key)}
+    return {key: text for key, text in found.items() if text}
+
+
+def values_of(facts: Facts, year: int) -> fillins.Values:
+    """What fill-ins stand for in these facts, in a year."""
+    return fillins.Values(facts.name, facts.tagline, year)
+
+
+def sought(facts: Facts, year: int) -> dict[str, str]:
+    """The words by which facts that are texts are found in places, white space folded; not those that say nothing."""
+    values = values_of(facts, year)
+    found: dict[str, str] = {}
+    for key, spec in SPECS.items():
+        if spec.is_text and not spec.private:
+            text = getattr(facts, key) or (spec.derived(facts) if spec.derived else "")
+            found[key] = " ".join((fillins.fill(text, values) if spec.takes_fill_ins else text).split())
+    return {key: words for key, words in found.items() if words}
+
+
+def pictures_in(facts: Facts) -> dict[str, str]:
+    """The keys of the pictures that facts show, by fact."""
+    found = {key: getattr(facts, key) for key, spec in SPECS.items() if spec.visual}
+    return {key: value.picture for key, value in found.items() if hasattr(value, "picture")}
+
+
+def with_picture(facts: Facts, old: str, new: str) -> dict[str, Value]:
+    """What changes where a picture's content ``old`` gives way to ``new``: the facts that show it, by key.
+
+    A trim or crop was chosen for the old content; a square crop is kept, a trim is not.
+    """
+    found = {}
+    for key in (key for key, picture in pictures_in(facts).items() if picture == old):
+        update: dict[str, Value] = {"picture": new}
+        value = getattr(facts, key)
+        found[key] = value.model_copy(update=update | ({"trim": None} if isinstance(value, Logo) else {}))
+    return found
+
+
+_VALUES: dict[str, TypeAdapter[Any]] = {
+    key: TypeAdapter(Any if field.annotation is None else field.annotation) for key, field in Facts.model_fields.items()
+}
+
+
+def is_structured(key: str) -> bool:
+    """Whether a fact's value is something else than a text."""
+    return key in SPECS and _VALUES[key].json_schema().get("type") != "string"
+
+
+def in_words(key: str, value: Any) -> Words:
+    """What a value of a fact says, in words; ``value`` is plain JSON. A fact that there no longer is says itself."""
+    if key not in SPECS:
+        return plain_words(value)
+    return SPECS[key].in_words(_VALUES[key].validate_python(value)) if value is not None else _unset_words(key)
+
+
+def _unset_words(key: str) -> Words:
+    optional = Facts.model_fields[key].default is None
+    return SPECS[key].in_words(None) if optional else Words()

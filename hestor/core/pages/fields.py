@@ -1,0 +1,56 @@
+"""What an owner says of a page: each field once, with its rule. API, storage and the desk take them from here."""
+
+from collections.abc import Iterator, Mapping
+from datetime import date
+from typing import Annotated, Any, Literal
+
+from pydantic import BaseModel, ConfigDict, Field
+
+from hestor.core.errors import Problem
+from hestor.core.pages import paths
+from hestor.core.rules import Line
+from hestor.core.text import lines, markdown
+
+Kind = Literal["page", "post", "news"]
+KINDS: tuple[Kind, ...] = ("page", "post", "news")
+MOST_BODY = 200_000
+_MOST_ORDER = 1_000_000
+
+
+class PageFields(BaseModel):
+    """Everything that an owner says of a page. ``parent`` is another page's id; ``published`` a post's day."""
+
+    model_config = ConfigDict(frozen=True, extra="forbid")
+
+    path: str
+    title: Annotated[str, Line(1, 200, takes_fill_ins=True)]
+    body: str = ""
+    kind: Kind = "page"
+    menu_title: Annotated[str, Line(0, 60, takes_fill_ins=True)] = ""
+    summary: Annotated[str, Line(0, 320, takes_fill_ins=True)] = ""
+    parent: int | None = None
+    in_menu: bool = False
+    order: int = Field(default=0, ge=0, le=_MOST_ORDER)
+    published: date | None = None
+
+
+LINES: Mapping[str, Line] = {
+    name: rule for name, field in PageFields.model_fields.items() for rule in field.metadata if isinstance(rule, Line)
+}
+
+
+def tidied(given: Mapping[str, Any]) -> dict[str, Any]:
+    """The given values as they would be kept."""
+    return {key: lines.tidy(value) if key in LINES or key == "path" else value for key, value in given.items()}
+
+
+def problems(fields: PageFields) -> Iterator[Problem]:
+    """All that is wrong with a page by itself; what depends on other pages, whoever knows them checks."""
+    for name, rule in LINES.items():
+        yield from rule(name, getattr(fields, name))[1]
+    if len(fields.body) > MOST_BODY:
+        over = len(fields.body) - MOST_BODY
+        yield Problem("body", "too_long", {"most": MOST_BODY, "count": len(fields.body), "over": over})
+    else:
+        yield from markdown.problems("body", fields.body)
+    yield from paths.path_problems("path", fields.path)

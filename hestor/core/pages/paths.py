@@ -1,0 +1,43 @@
+"""Addresses: a site's own, and those of its pages."""
+
+import re
+from collections.abc import Iterator
+
+from slugify import slugify
+
+from hestor.core.errors import Problem
+
+# These belong to Hestor on every site, or would be mistaken for something of its own.
+_RESERVED_SLUGS = frozenset(["www", "desk", "api", "admin", "mail", "localhost", "static", "assets", "hestor"])
+_SLUG = re.compile(r"[a-z0-9](?:[a-z0-9-]{0,38}[a-z0-9])?")
+_PATH = re.compile(r"/(?:[^/\s?#%\\<>\"'`{}|^]+/)*")
+_LABEL = r"[a-z0-9](?:[a-z0-9-]{0,61}[a-z0-9])?"
+_DOMAIN = re.compile(rf"(?:{_LABEL}\.)+{_LABEL}")
+OWN_PREFIX = "_"
+
+
+def slug_from(name: str) -> str:
+    """A proposal for a site's address from its name, in any script: Latin letters, digits and hyphens; may be empty."""
+    return slugify(name, max_length=40)
+
+
+def slug_problems(field: str, slug: str) -> Iterator[Problem]:
+    """What keeps ``slug`` from being a site's address: one DNS label (RFC 1035), lower case, not reserved."""
+    if not _SLUG.fullmatch(slug) or "--" in slug:
+        yield Problem(field, "slug_form", {})
+    elif slug in _RESERVED_SLUGS:
+        yield Problem(field, "slug_reserved", {"slug": slug})
+
+
+def is_domain(text: str) -> bool:
+    """Whether the text is a host name of at least two labels (RFC 1123), in small ASCII letters."""
+    return len(text) <= 253 and bool(_DOMAIN.fullmatch(text))
+
+
+def path_problems(field: str, path: str) -> Iterator[Problem]:
+    """What keeps ``path`` from being a page's address, such as ``/borrowing/``."""
+    segments = [segment for segment in path.split("/") if segment]
+    if not _PATH.fullmatch(path) or any(segment in (".", "..") for segment in segments) or len(path) > 200:
+        yield Problem(field, "path_form", {})
+    elif segments and (segments[0].startswith(OWN_PREFIX) or "." in segments[-1]):
+        yield Problem(field, "path_reserved", {"path": path})

@@ -1,0 +1,76 @@
+"""A page's signature: the traits that decide which facts it shows, and where.
+
+Pages of one signature show the same facts in the same places, so one of them stands for all when reach is found
+(docs/decisions/0017-reach-by-rendering.md). It is kept as a text with each revision and counted by it.
+"""
+
+from collections.abc import Iterable
+from dataclasses import dataclass
+
+from hestor.core.pages import descriptions
+from hestor.core.pages.descriptions import Source
+from hestor.core.pages.fields import PageFields
+from hestor.core.text import fillins, markdown
+from hestor.core.text.markdown import CompiledText
+
+_NONE = "-"
+
+
+@dataclass(frozen=True)
+class Signature:
+    """The traits of one page. Each of the ``…_fills`` names the fill-ins in that text, in order, joined by ``+``."""
+
+    kind: str
+    home: bool
+    dated: bool
+    own_picture: bool
+    description: Source
+    title_fills: str
+    description_fills: str
+    body_fills: str
+
+    @property
+    def text(self) -> str:
+        """The signature as it is kept."""
+        flags = "".join(
+            letter for letter, on in zip("hdp", (self.home, self.dated, self.own_picture), strict=True) if on
+        )
+        parts = (
+            self.kind, flags, self.description, self.title_fills, self.description_fills, self.body_fills,
+        )  # fmt: skip
+        return " ".join(part or _NONE for part in parts)
+
+    @property
+    def teaser(self) -> tuple[bool, Source, str, str]:
+        """The traits that show where the page is named in a list of pages."""
+        return self.dated, self.description, self.title_fills, self.description_fills
+
+
+def parse(text: str) -> Signature:
+    """A signature from its text. Raises ValueError for one that an older compiler left."""
+    parts = ["" if part == _NONE else part for part in text.split(" ")]
+    if len(parts) != 6:
+        raise ValueError(f"not a signature: {text!r}")
+    kind, flags, source, title, description, body = parts
+    origin: Source = "summary" if source == "summary" else "excerpt" if source == "excerpt" else ""
+    return Signature(kind, "h" in flags, "d" in flags, "p" in flags, origin, title, description, body)
+
+
+def _joined(names: Iterable[str]) -> str:
+    return "+".join(sorted(names))
+
+
+def of(fields: PageFields, compiled: CompiledText) -> Signature:
+    """The signature of a page with its compiled text."""
+    origin = descriptions.source(fields.summary, compiled.excerpt)
+    described = fillins.used(fields.summary) if origin == "summary" else compiled.excerpt_fills
+    return Signature(
+        kind=fields.kind,
+        home=fields.path == "/",
+        dated=fields.published is not None,
+        own_picture=bool(markdown.first_picture(compiled.html)),
+        description=origin,
+        title_fills=_joined(fillins.used(fields.title)),
+        description_fills=_joined(described if origin else ()),
+        body_fills=_joined(compiled.fills),
+    )

@@ -1,0 +1,24 @@
+"""All places, in the order in which reach lists them. A new place is its module and its line here."""
+
+from hestor.core.places.definition import FilePlace, PagePlace
+from hestor.core.places.feed import FEED
+from hestor.core.places.footer import FOOTER
+from hestor.core.places.header import HEADER
+from hestor.core.places.links import LINKS
+from hestor.core.places.manifest import MANIFEST
+from hestor.core.places.message import MESSAGE
+from hestor.core.places.not_found import NOT_FOUND
+from hestor.core.places.place import Place
+from hestor.core.places.search import SEARCH
+from hestor.core.places.share import SHARE
+from hestor.core.places.structured import STRUCTURED
+from hestor.core.places.tab import TAB
+from hestor.core.places.text import TEXT
+
+PAGE_PLACES: tuple[PagePlace, ...] = (TAB, HEADER, FOOTER, SEARCH, TEXT, SHARE, LINKS, STRUCTURED)
+FILE_PLACES: tuple[FilePlace, ...] = (NOT_FOUND, FEED, MANIFEST, MESSAGE)
+DRAWN: tuple[Place, ...] = (
+    *(one.place for one in PAGE_PLACES if one.proof),
+    *(one.place for one in FILE_PLACES if one.proof),
+)
+"""The places that have a proof."""

@@ -1,0 +1,28 @@
+"""The header of a page: logo or icon, name, tagline, menu, and the band of colour above them."""
+
+from collections.abc import Hashable
+
+from hestor.core.places.definition import PagePlace
+from hestor.core.places.place import Place
+from hestor.core.places.proof import Proof, Sought, line, pictures
+from hestor.core.places.reading import PageReading
+
+
+def read(page: PageReading) -> Hashable:
+    """All that a header shows."""
+    words = (page.site_name, page.name_is_seen, page.tagline, page.menu)
+    images = (page.logo, page.logo_dark, page.logo_plates, page.header_icon)
+    return words, images, page.theme_colour, page.style.of("band", "heading")
+
+
+def proof(path: str, page: PageReading, sought: Sought) -> Proof:
+    """The header as it was read."""
+    lines = (
+        line("name" if page.name_is_seen else "name_read_out", page.site_name, sought, ("name",)),
+        line("tagline", page.tagline, sought, ("tagline",)),
+    )
+    found = pictures(logo=page.logo, logo_dark=page.logo_dark, icon=page.header_icon)
+    return Proof(Place.HEADER, path, lines, page.theme_colour, found, page.logo_plates)
+
+
+HEADER = PagePlace(Place.HEADER, read, proof)

@@ -1,0 +1,20 @@
+"""The site as it is named below its icon on a home screen (W3C's web app manifest)."""
+
+from hestor.core.places.definition import FilePlace
+from hestor.core.places.place import Place
+from hestor.core.places.proof import Proof, Sought, line, pictures
+from hestor.core.places.reading import ImageReading, read_manifest
+
+
+def proof(body: bytes, sought: Sought) -> Proof:
+    """The entry as it was read."""
+    reading = read_manifest(body)
+    lines = (
+        line("short_name", reading.short_name, sought, ("short_name",)),
+        line("name", reading.name, sought, ("name",)),
+    )
+    found = pictures(icon=ImageReading(reading.icon), maskable=ImageReading(reading.maskable))
+    return Proof(Place.MANIFEST, "", lines, reading.theme_colour, found)
+
+
+MANIFEST = FilePlace(Place.MANIFEST, "manifest", read_manifest, proof)

@@ -1,0 +1,279 @@
+"""What rendered bytes say of their site: the one reader behind proofs, reach and checks.
+
+Pages are read with an HTML5 parser (selectolax on Lexbor), feeds with lxml, manifests as JSON, stylesheets with
+tinycss2. A page that does not say a thing reads as an empty text.
+"""
+
+import json
+from dataclasses import dataclass
+from functools import cached_property
+from typing import Any
+
+from lxml import etree
+from selectolax.lexbor import LexborHTMLParser
+
+from hestor.core.places.stylesheet import NO_STYLE, StyleReading
+
+_ATOM = "{http://www.w3.org/2005/Atom}"
+
+
+def words(text: str | None) -> str:
+    """A text with its white space folded, as a browser shows it."""
+    return " ".join((text or "").split())
+
+
+@dataclass(frozen=True)
+class ImageReading:
+    """A picture that a page names: its address (of the sharpest source), its words, its size in CSS pixels."""
+
+    src: str
+    alt: str = ""
+    width: int = 0
+    height: int = 0
+
+
+def _number(text: str | None) -> int:
+    return int(text) if text and text.isdigit() else 0
+
+
+def _sharpest(srcset: str | None) -> str:
+    """The address of the last candidate of a ``srcset``; they come in rising order."""
+    return (srcset or "").rpartition(",")[2].strip().partition(" ")[0]
+
+
+class PageReading:
+    """A rendered page, read, with its stylesheet. Texts come with white space folded, as a browser shows them."""
+
+    def __init__(self, body: bytes, style: StyleReading = NO_STYLE) -> None:
+        self._tree = LexborHTMLParser(body)
+        self.style = style
+
+    def _text(self, selector: str) -> str:
+        node = self._tree.css_first(selector)
+        return words(node.text(deep=True)) if node else ""
+
+    def _attribute(self, selector: str, name: str) -> str:
+        node = self._tree.css_first(selector)
+        return words(node.attributes.get(name)) if node else ""
+
+    @cached_property
+    def title(self) -> str:
+        """What a browser tab shows."""
+        return self._text("title")
+
+    @cached_property
+    def language(self) -> str:
+        """The page's declared language (BCP 47)."""
+        return self._attribute("html", "lang")
+
+    @cached_property
+    def direction(self) -> str:
+        """The page's declared direction: ``ltr`` or ``rtl``."""
+        return self._attribute("html", "dir")
+
+    @cached_property
+    def description(self) -> str:
+        """What a search result shows below the title."""
+        return self._attribute('meta[name="description"]', "content")
+
+    @cached_property
+    def canonical(self) -> str:
+        """The page's own address."""
+        return self._attribute('link[rel="canonical"]', "href")
+
+    @cached_property
+    def theme_colour(self) -> str:
+        """The colour that the page asks the browser's frame to take."""
+        return self._attribute('meta[name="theme-color"]', "content")
+
+    @cached_property
+    def site_name(self) -> str:
+        """The name in the page's header, as it is read out: its text, else the logo's description."""
+        return self._text("header .site-name") or (self.logo.alt if self.logo else "")
+
+    @cached_property
+    def name_is_seen(self) -> bool:
+        """Whether the header shows the name as text, not only in the logo."""
+        node = self._tree.css_first("header .site-name")
+        return node is not None and "unseen" not in (node.attributes.get("class") or "")
+
+    def _link(self, *selectors: str) -> str:
+        return next((found for one in selectors if (found := self._attribute(one, "href"))), "")
+
+    @cached_property
+    def tab_icon(self) -> str:
+        """The icon that a tab takes: a drawing where there is one, else pixels."""
+        return self._link(
+            'link[rel="icon"][type="image/svg+xml"]', 'link[rel="icon"][type="image/png"]', 'link[rel="icon"]'
+        )
+
+    @cached_property
+    def header_icon(self) -> ImageReading | None:
+        """The icon in the header, where there is no logo."""
+        return self._picture("header img.icon")
+
+    @cached_property
+    def logo(self) -> ImageReading | None:
+        """The logo in the header."""
+        return self._picture("header img.logo")
+
+    @cached_property
+    def logo_plates(self) -> str:
+        """On which grounds a plate lies behind the logo: ``light``, ``dark``, ``both`` or nothing."""
+        classes = self._attribute("header img.logo", "class").split()
+        return next((one.removeprefix("plate-") for one in classes if one.startswith("plate-")), "")
+
+    @cached_property
+    def logo_dark(self) -> ImageReading | None:
+        """The logo that the header shows on dark grounds, if it is another one."""
+        node = self._tree.css_first('header source[media*="dark"]:not([type])')
+        if node is None:
+            return None
+        a = node.attributes
+        return ImageReading(_sharpest(a.get("srcset")), "", _number(a.get("width")), _number(a.get("height")))
+
+    def _picture(self, selector: str) -> ImageReading | None:
+        node = self._tree.css_first(selector)
+        if node is None:
+            return None
+        a = node.attributes
+        src = _sharpest(a.get("srcset")) or a.get("src") or ""
+        return ImageReading(src, words(a.get("alt")), _number(a.get("width")), _number(a.get("height")))
+
+    @cached_property
+    def share(self) -> ImageReading | None:
+        """The picture that stands for the page where its address is shared (the Open Graph protocol)."""
+        src = self._attribute('meta[property="og:image"]', "content")
+        alt = self._attribute('meta[property="og:image:alt"]', "content")
+        sizes = (self._attribute(f'meta[property="og:image:{side}"]', "content") for side in ("width", "height"))
+        return ImageReading(src, alt, *(_number(size) for size in sizes)) if src else None
+
+    @cached_property
+    def share_title(self) -> str:
+        """The title that goes with the share picture."""
+        return self._attribute('meta[property="og:title"]', "content")
+
+    @cached_property
+    def share_description(self) -> str:
+        """The description that goes with the share picture."""
+        return self._attribute('meta[property="og:description"]', "content")
+
+    @cached_property
+    def share_site(self) -> str:
+        """The site's name as it goes with the share picture."""
+        return self._attribute('meta[property="og:site_name"]', "content")
+
+    @cached_property
+    def tagline(self) -> str:
+        """The tagline in the page's header."""
+        return self._text("header .site-tagline")
+
+    @cached_property
+    def menu(self) -> tuple[str, ...]:
+        """The entries of the site's menu, in reading order."""
+        return tuple(words(node.text(deep=True)) for node in self._tree.css("header nav a"))
+
+    @cached_property
+    def footer(self) -> str:
+        """The footer's line."""
+        return self._text("footer .footer-line")
+
+    @cached_property
+    def whole_footer(self) -> str:
+        """Everything that the footer says."""
+        return self._text("body > footer") or self._text("footer")
+
+    @cached_property
+    def text(self) -> str:
+        """Everything that the page's main part says."""
+        return self._text("main")
+
+    @cached_property
+    def structured_text(self) -> str:
+        """The page's structured data as it is written."""
+        return self._text('script[type="application/ld+json"]')
+
+    @cached_property
+    def structured(self) -> dict[str, Any]:
+        """The first schema.org record of the page, or an empty one."""
+        found = json.loads(self.structured_text or "{}")
+        return found if isinstance(found, dict) else {}
+
+    @cached_property
+    def inline_style(self) -> str:
+        """The styles written into the body's elements, as messages have them."""
+        styled = self._tree.css("body, body [style]")
+        return " ".join(node.attributes.get("style") or "" for node in styled)
+
+
+@dataclass(frozen=True)
+class EntryReading:
+    """One entry of a feed."""
+
+    title: str
+    published: str
+    content: str
+
+
+@dataclass(frozen=True)
+class FeedReading:
+    """What an Atom feed (RFC 4287) says of where it comes from, and its entries, newest first."""
+
+    title: str
+    subtitle: str
+    language: str
+    updated: str
+    entries: tuple[EntryReading, ...]
+
+    @property
+    def newest(self) -> str:
+        """The title of the newest entry."""
+        return self.entries[0].title if self.entries else ""
+
+
+def read_feed(body: bytes) -> FeedReading:
+    """Reads an Atom feed. Raises ValueError if it isn't one."""
+    try:
+        root = etree.fromstring(body, etree.XMLParser(resolve_entities=False, no_network=True))
+    except etree.XMLSyntaxError as error:
+        raise ValueError(f"not an XML document: {error}") from error
+    if root.tag != f"{_ATOM}feed":
+        raise ValueError(f"not an Atom feed: {root.tag}")
+    entries = (
+        EntryReading(*(words(entry.findtext(_ATOM + name)) for name in ("title", "published", "content")))
+        for entry in root.findall(f"{_ATOM}entry")
+    )
+    title, subtitle, updated = (words(root.findtext(_ATOM + name)) for name in ("title", "subtitle", "updated"))
+    language = root.get("{http://www.w3.org/XML/1998/namespace}lang") or ""
+    return FeedReading(title, subtitle, language, updated, tuple(entries))
+
+
+@dataclass(frozen=True)
+class ManifestReading:
+    """What a web app manifest (W3C) says of its site."""
+
+    name: str
+    short_name: str
+    description: str
+    language: str
+    direction: str
+    theme_colour: str
+    icon: str = ""
+    maskable: str = ""
+
+
+def _icon_of(found: dict[str, Any], purpose: str) -> str:
+    icons = found.get("icons")
+    fit = [one for one in icons if isinstance(one, dict)] if isinstance(icons, list) else []
+    return next((str(one.get("src", "")) for one in reversed(fit) if one.get("purpose", "any") == purpose), "")
+
+
+def read_manifest(body: bytes) -> ManifestReading:
+    """Reads a web app manifest. Raises ValueError if it isn't one."""
+    found = json.loads(body)
+    if not isinstance(found, dict):
+        raise ValueError("not a web app manifest")
+    keys = ("name", "short_name", "description", "lang", "dir", "theme_color")
+    name, short_name, description, language, direction, colour = (words(str(found.get(key, ""))) for key in keys)
+    icon, maskable = _icon_of(found, "any"), _icon_of(found, "maskable")
+    return ManifestReading(name, short_name, description, language, direction, colour, icon, maskable)

@@ -1,0 +1,26 @@
+"""A page as a search result: address, title and description."""
+
+from collections.abc import Hashable
+
+from hestor.core.places.definition import PagePlace
+from hestor.core.places.place import Place
+from hestor.core.places.proof import Line, Proof, Sought, line
+from hestor.core.places.reading import PageReading
+
+
+def read(page: PageReading) -> Hashable:
+    """All that a search result says."""
+    return page.canonical, page.title, page.description
+
+
+def proof(path: str, page: PageReading, sought: Sought) -> Proof:
+    """The search result as it was read."""
+    lines = (
+        Line("address", page.canonical.partition("://")[2].rstrip("/")),
+        line("title", page.title, sought, ("name", "tagline")),
+        line("description", page.description, sought, ("description", "tagline", "name")),
+    )
+    return Proof(Place.SEARCH, path, lines)
+
+
+SEARCH = PagePlace(Place.SEARCH, read, proof)

@@ -1,0 +1,15 @@
+"""The text of a page: everything in its main part, the language it is declared in, and how it is set."""
+
+from collections.abc import Hashable
+
+from hestor.core.places.definition import PagePlace
+from hestor.core.places.place import Place
+from hestor.core.places.reading import PageReading
+
+
+def read(page: PageReading) -> Hashable:
+    """All that the main part says, and how."""
+    return page.text, page.language, page.direction, page.style.of("text", "heading")
+
+
+TEXT = PagePlace(Place.TEXT, read)

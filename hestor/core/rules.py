@@ -1,0 +1,41 @@
+"""What a rule is, and the one that facts and pages share: a line of text."""
+
+from dataclasses import dataclass
+from typing import Any, Protocol
+
+from hestor.core.errors import Problem
+from hestor.core.text import fillins, lines
+
+Value = Any
+Checked = tuple[Value, tuple[Problem, ...]]
+
+
+class Rule(Protocol):
+    """What a field may say. Called with the field's name and what was given, whatever that is."""
+
+    def __call__(self, key: str, given: object) -> Checked:
+        """The value as it would be kept, and what is wrong with it (nothing, if it is fine)."""
+
+
+def not_text(key: str) -> Checked:
+    """Refuses what is no text."""
+    return "", (Problem(key, "not_text"),)
+
+
+@dataclass(frozen=True)
+class Line:
+    """A one-line text of ``least`` to ``most`` characters (code points after NFC)."""
+
+    least: int
+    most: int
+    takes_fill_ins: bool = False
+
+    def __call__(self, key: str, given: object) -> Checked:
+        """Tidies and checks."""
+        if not isinstance(given, str):
+            return not_text(key)
+        text = lines.tidy(given)
+        found = list(lines.line_problems(key, text, least=self.least, most=self.most))
+        if self.takes_fill_ins:
+            found += fillins.problems(key, text)
+        return text, tuple(found)

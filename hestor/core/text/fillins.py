@@ -1,0 +1,162 @@
+"""Fill-ins: names in braces inside a text, such as ``{site}`` or ``{year:2019}``.
+
+The syntax is that of ICU MessageFormat arguments with its DOUBLE_OPTIONAL apostrophes
+(unicode-org.github.io/icu, "Quoting/Escaping"): ``'{'`` writes a literal brace, and ``''`` an
+apostrophe. Our own addition is the argument after a colon. A closing brace on its own is text.
+"""
+
+import difflib
+from collections.abc import Callable, Iterator, Mapping
+from dataclasses import dataclass
+
+from hestor.core.errors import Param, Problem
+
+
+@dataclass(frozen=True)
+class Fill:
+    """One fill-in of a text. ``start`` and ``end`` are code point offsets, braces included."""
+
+    name: str
+    argument: str = ""
+    start: int = 0
+    end: int = 0
+
+    @property
+    def key(self) -> str:
+        """What is between the braces, in its plain form: ``site``, ``year:2019``."""
+        return f"{self.name}:{self.argument}" if self.argument else self.name
+
+
+@dataclass(frozen=True)
+class Values:
+    """What fill-ins stand for. ``year`` is the present year in the site's own time zone."""
+
+    site: str
+    tagline: str
+    year: int
+
+
+Piece = str | Fill
+
+
+def _years(argument: str, values: Values) -> str:
+    first = int(argument) if argument else values.year
+    return f"{first}–{values.year}" if first < values.year else str(values.year)
+
+
+_FILLERS: Mapping[str, Callable[[str, Values], str]] = {
+    "site": lambda _, values: values.site,
+    "tagline": lambda _, values: values.tagline,
+    "year": _years,
+}
+KNOWN = tuple(_FILLERS)
+
+
+def _argument_ok(name: str, argument: str) -> bool:
+    if not argument:
+        return True
+    return name == "year" and len(argument) == 4 and argument.isascii() and argument.isdigit()
+
+
+def nearest(name: str) -> str:
+    """The known fill-in whose name is most like ``name``."""
+    return max(KNOWN, key=lambda known: difflib.SequenceMatcher(None, name.lower(), known).ratio())
+
+
+def _quoted(text: str, start: int) -> tuple[str, int]:
+    """Reads a quoted run that begins at the apostrophe ``start``: its text, and where it ends."""
+    out, at = [], start + 1
+    while at < len(text):
+        if text[at] != "'":
+            out.append(text[at])
+            at += 1
+        elif text[at : at + 2] == "''":
+            out.append("'")
+            at += 2
+        else:
+            return "".join(out), at + 1
+    return "".join(out), at
+
+
+def _fill_at(text: str, start: int) -> Fill | None:
+    """The fill-in whose opening brace is at ``start``, or None if it is never closed."""
+    close, another = text.find("}", start), text.find("{", start + 1)
+    if close == -1 or (another != -1 and another < close):
+        return None
+    name, _, argument = text[start + 1 : close].partition(":")
+    return Fill(name.strip(), argument.strip(), start, close + 1)
+
+
+def _scan(text: str) -> Iterator[Piece | int]:
+    """Literal runs and fill-ins in order; an int is the position of a brace that is never closed."""
+    at = 0
+    while at < len(text):
+        pair = text[at : at + 2]
+        if pair == "''":
+            yield "'"
+            at += 2
+        elif pair in ("'{", "'}"):
+            run, at = _quoted(text, at)
+            yield run
+        elif text[at] == "{":
+            fill = _fill_at(text, at)
+            yield at if fill is None else fill
+            at = at + 1 if fill is None else fill.end
+        else:
+            stops = [found for mark in "'{" if (found := text.find(mark, at + 1)) != -1]
+            end = min(stops, default=len(text))
+            yield text[at:end]
+            at = end
+
+
+def problems(field: str, text: str) -> Iterator[Problem]:
+    """Each fill-in of ``text`` that is unknown, unclosed or has a wrong argument, with its place."""
+    for part in _scan(text):
+        if isinstance(part, int):
+            end = len(text)
+            name = text[part + 1 :].strip()
+            fix = f"{{{name}}}" if name in _FILLERS else None
+            yield Problem(field, "fillin_unclosed", {"position": part + 1}, part, end, fix)
+        elif isinstance(part, Fill) and part.name not in _FILLERS:
+            fix = f"{{{nearest(part.name)}}}"
+            params: dict[str, Param] = {"position": part.start + 1, "name": text[part.start : part.end], "nearest": fix}
+            yield Problem(field, "fillin_unknown", params, part.start, part.end, fix)
+        elif isinstance(part, Fill) and not _argument_ok(part.name, part.argument):
+            params = {"position": part.start + 1, "name": text[part.start : part.end]}
+            code = "fillin_year" if part.name == "year" else "fillin_argument"
+            yield Problem(field, code, params, part.start, part.end)
+
+
+def parse(text: str) -> tuple[Piece, ...]:
+    """The literal runs and fill-ins of a text. A fill-in that ``problems`` names stays literal."""
+    parts: list[Piece] = []
+    for part in _scan(text):
+        if isinstance(part, int):
+            part = "{"
+        elif isinstance(part, Fill) and not _is_good(part):
+            part = text[part.start : part.end]
+        if parts and isinstance(part, str) and isinstance(parts[-1], str):
+            parts[-1] += part
+        else:
+            parts.append(part)
+    return tuple(parts)
+
+
+def _is_good(fill: Fill) -> bool:
+    return fill.name in _FILLERS and _argument_ok(fill.name, fill.argument)
+
+
+def value_of(name: str, argument: str, values: Values) -> str:
+    """What one fill-in stands for. Raises KeyError for an unknown name."""
+    return _FILLERS[name](argument, values)
+
+
+def fill(text: str, values: Values) -> str:
+    """The text with every fill-in filled, in one pass: a value that holds braces is not filled again."""
+    parts = parse(text)
+    return "".join(p if isinstance(p, str) else value_of(p.name, p.argument, values) for p in parts)
+
+
+def used(text: str) -> frozenset[str]:
+    """The names of the fill-ins that a text uses."""
+    return frozenset(part.name for part in parse(text) if isinstance(part, Fill))

@@ -1,0 +1,111 @@
+"""One-line texts as owners type them: made uniform, and checked for what can't be shown.
+
+"Character" means a Unicode code point after NFC normalisation (Unicode Standard Annex 15), so
+that the desk, the server and the database count alike.
+"""
+
+import unicodedata
+from collections.abc import Iterator
+from functools import lru_cache
+
+import regex
+
+from hestor.core.errors import Param, Problem
+
+# Explicit directional formatting characters (UAX 9, section 2): embeddings, overrides, isolates.
+# A single one can turn the rest of a page around, so none is taken; the harmless marks are.
+BIDI_CONTROLS = frozenset("\u202a\u202b\u202c\u202d\u202e\u2066\u2067\u2068\u2069")
+LINE_BREAKS = frozenset("\n\r\v\f\x85\u2028\u2029")
+_VISIBLE = regex.compile(r"[^\p{C}\p{Z}\p{M}\u115f\u1160\u3164\uffa0\u2800]")
+_CLUSTER = regex.compile(r"\X")
+
+
+def tidy(text: str) -> str:
+    """The text trimmed of white space at both ends and normalised to NFC."""
+    return unicodedata.normalize("NFC", text.strip())
+
+
+def is_noncharacter(character: str) -> bool:
+    """Whether the code point is never to be interchanged (Unicode Standard, section 23.7)."""
+    point = ord(character)
+    return 0xFDD0 <= point <= 0xFDEF or point & 0xFFFE == 0xFFFE
+
+
+def refusal(character: str) -> str | None:
+    """The code for why a one-line text can't hold this character, or None if it can."""
+    if character in LINE_BREAKS:
+        return "line_break"
+    if character in BIDI_CONTROLS:
+        return "bidi_control"
+    if unicodedata.category(character) in ("Cc", "Cs") or is_noncharacter(character):
+        return "control_character"
+    return None
+
+
+def line_problems(field: str, text: str, *, least: int, most: int) -> Iterator[Problem]:
+    """What keeps ``text``, already tidy, from being a line of ``least`` to ``most`` characters."""
+    for position, character in enumerate(text):
+        if code := refusal(character):
+            params: dict[str, Param] = {"position": position + 1, "point": f"U+{ord(character):04X}"}
+            fix = " " if code == "line_break" else ""
+            yield Problem(field, code, params, position, position + 1, fix)
+            break
+    if len(text) > most:
+        limits: dict[str, Param] = {"most": most, "count": len(text), "over": len(text) - most}
+        yield Problem(field, "too_long", limits, len(cut(text, most)), len(text), "")
+    if least and not _VISIBLE.search(text):
+        yield Problem(field, "nothing_to_see" if text else "empty", {})
+
+
+def cut(text: str, most: int) -> str:
+    """The longest beginning of at most ``most`` code points that splits no grapheme cluster.
+
+    Clusters as in UAX 29, so an emoji family or a letter with its accents is kept or left whole.
+    """
+    end = 0
+    for cluster in _CLUSTER.finditer(text):
+        if cluster.end() > most:
+            break
+        end = cluster.end()
+    return text[:end]
+
+
+def cluster_count(text: str) -> int:
+    """How many letters a reader would count: grapheme clusters (UAX 29)."""
+    return len(_CLUSTER.findall(text))
+
+
+def shorten(text: str, most: int) -> str:
+    """``text`` cut at a word within ``most`` code points, with an ellipsis where it was cut."""
+    if len(text) <= most:
+        return text
+    head = cut(text, most - 1)
+    at_word = head.rpartition(" ")[0]
+    return (at_word or head).rstrip(" ,.;:–-") + "…"
+
+
+def first_letter(text: str) -> str:
+    """The first letter or digit of a text with all that belongs to it (UAX 29), in capitals where there are such."""
+    clusters: list[str] = _CLUSTER.findall(text)
+    found = next((one for one in clusters if regex.search(r"[\p{L}\p{N}]", one)), None)
+    if found is None:
+        return next((one for one in clusters if one.strip()), "•")
+    # A sharp s would become two letters.
+    return found.upper() if cluster_count(found.upper()) == 1 else found
+
+
+_IN_A_WORD = r"[\p{L}\p{N}\p{M}]"
+
+
+@lru_cache(maxsize=512)
+def _by_itself(words: str) -> regex.Pattern[str]:
+    before = rf"(?<!{_IN_A_WORD})" if regex.match(_IN_A_WORD, words) else ""
+    after = rf"(?!{_IN_A_WORD})" if regex.match(_IN_A_WORD, words[-1]) else ""
+    return regex.compile(before + regex.escape(words) + after, regex.IGNORECASE | regex.FULLCASE)
+
+
+def occurrences(words: str, text: str, match_case: bool = True) -> Iterator[tuple[int, int]]:
+    """Where ``words`` stand in ``text`` by themselves, not inside a longer word: start and end in code points."""
+    for found in _by_itself(words).finditer(text) if words else ():
+        if not match_case or found[0] == words:
+            yield found.start(), found.end()

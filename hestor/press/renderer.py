@@ -1,0 +1,122 @@
+"""One state of a site at the press: finds out what a path asks for, and makes the bytes."""
+
+from collections.abc import Callable, Mapping, Sequence
+from datetime import datetime
+
+from hestor import wording
+from hestor.core import languages, zones
+from hestor.core.pages import titles
+from hestor.core.pages.pagination import POSTS_A_PAGE, numbered_paths, page_count, page_number
+from hestor.core.places.reading import PageReading
+from hestor.core.places.stylesheet import read_style
+from hestor.press import feed, files, message, news, page, static_files
+from hestor.press.brand_files import BrandFiles
+from hestor.press.frame import JINJA, Frame, Preview
+from hestor.press.response import HTML, Response
+from hestor.press.state import SiteState
+
+# What a site without an edition looks like.
+_PLAIN = ("#3d4f7c", "", "reading")
+
+
+class Renderer:
+    """A state at one year. Holds what all its pages share, so that it is made once."""
+
+    def __init__(self, state: SiteState, year: int, preview: Preview | None = None) -> None:
+        self.state = state
+        self.frame = Frame(state, year, preview)
+
+    @property
+    def brand(self) -> BrandFiles:
+        """The state's brand files."""
+        return self.frame.brand
+
+    def respond(self, path: str) -> Response:
+        """What the site says at ``path``; always a response, if only that there is nothing."""
+        if path.startswith(static_files.PREFIX):
+            return static_files.respond(path) or self.brand.make(path) or self.not_found()
+        if make := _FILES.get(path):
+            return make(self)
+        if found := self.state.page(path):
+            return news.respond(self.frame, found, 1) if found.kind == "news" else page.respond(self.frame, found)
+        return self._numbered_page(path) or self._slash_missing(path) or self.not_found()
+
+    def _slash_missing(self, path: str) -> Response | None:
+        if path.endswith("/") or not self.state.page(path + "/"):
+            return None
+        return Response(301, HTML, location=self.frame.root + files.address("", path + "/"))
+
+    def _numbered_page(self, path: str) -> Response | None:
+        listed = self.state.news()
+        number = page_number(path, listed[0]) if listed else None
+        if not listed or not number or number > page_count(self.state.post_count()):
+            return None
+        found = self.state.page(listed[0])
+        return news.respond(self.frame, found, number) if found else None
+
+    def read(self, path: str) -> PageReading | None:
+        """The page at ``path`` read back with its stylesheet; None where there is no page."""
+        response = self.respond(path)
+        if response.status != 200 or response.media_type != HTML:
+            return None
+        style = static_files.style(static_files.style_key(self.frame.facts))
+        return PageReading(response.body, read_style(style))
+
+    def message(self, subject: str, paragraphs: Sequence[str]) -> bytes:
+        """A message from the site as HTML."""
+        return message.render(self.frame, subject, paragraphs)
+
+    def not_found(self) -> Response:
+        """The page that says that an address leads nowhere."""
+        heading = self.frame.words["not_found.title"]
+        title = titles.page_title(heading, self.frame.facts.name)
+        return self.frame.html("not_found.html.jinja", 404, title=title, heading=heading, path="")
+
+    def _feed(self) -> Response:
+        posts = self.state.posts(0, POSTS_A_PAGE)
+        body = feed.feed(self.frame.facts, self.frame.values, self.state.origin, posts)
+        return Response(200, feed.MEDIA_TYPE, body)
+
+    def paths(self) -> list[str]:
+        """The addresses of all pages, the numbered pages of the news list included."""
+        listed = self.state.news()
+        return [*self.state.paths(), *numbered_paths(listed[0] if listed else None, self.state.post_count())]
+
+    def _sitemap(self) -> Response:
+        return Response(200, "application/xml; charset=utf-8", files.sitemap(self.state.origin, self.paths()))
+
+    def _robots(self) -> Response:
+        return Response(200, "text/plain; charset=utf-8", files.robots(self.state.origin))
+
+    def _manifest(self) -> Response:
+        body = files.manifest(self.frame.facts, self.brand)
+        return Response(200, "application/manifest+json; charset=utf-8", body)
+
+    def _favicon(self) -> Response:
+        made = self.brand.make(f"{self.frame.public_brand.icon_folder}favicon.ico")
+        return Response(200, made.media_type, made.body) if made else self.not_found()
+
+
+_FILES: Mapping[str, Callable[[Renderer], Response]] = {
+    "/feed.xml": Renderer._feed,
+    "/sitemap.xml": Renderer._sitemap,
+    "/robots.txt": Renderer._robots,
+    "/site.webmanifest": Renderer._manifest,
+    "/favicon.ico": Renderer._favicon,
+}
+
+
+def render(state: SiteState, path: str, now: datetime, preview: Preview | None = None) -> Response:
+    """What the state says at ``path`` at the moment ``now``."""
+    return Renderer(state, zones.year_in(state.facts.time_zone, now), preview).respond(path)
+
+
+def unpublished(language: str) -> Response:
+    """What a site says that has no edition yet."""
+    text = JINJA.get_template("unpublished.html.jinja").render(
+        words=wording.catalogue("public", language),
+        language=language,
+        direction=languages.direction(language),
+        style_url=static_files.style_url(_PLAIN),
+    )
+    return Response(404, HTML, text.encode())

@@ -1,0 +1,74 @@
+"""The public pages' own files: one stylesheet a set of colours and typefaces, and the shipped fonts.
+
+Every address holds a hash of what it answers, and what is needed to make it again, so an edition that is
+no longer live still finds its files.
+"""
+
+import re
+from functools import lru_cache
+from importlib.resources import files
+
+from hestor.core.facts.document import Facts
+from hestor.core.imaging import palettes
+from hestor.core.imaging.palettes import Theme
+from hestor.core.imaging.typefaces import PAIRS
+from hestor.press import faces
+from hestor.press.response import Response
+
+PREFIX = "/_hestor/"
+_FOLDER = files("hestor.press").joinpath("assets")
+_STYLE = re.compile(r"style-([0-9a-f]{6})-([0-9a-f]{6})?-([a-z]+)-([0-9a-f]{10})\.css")
+_FONT = re.compile(r"([a-z0-9-]+)-([0-9a-f]{10})\.woff2")
+StyleKey = tuple[str, str, str]
+"""Brand colour, accent colour (or empty) and pair of typefaces: all that a stylesheet depends on."""
+
+
+def style_key(facts: Facts) -> StyleKey:
+    """What of the facts the stylesheet depends on."""
+    return facts.brand_colour, facts.accent_colour, facts.typefaces
+
+
+@lru_cache(maxsize=1)
+def _base_style() -> str:
+    return _FOLDER.joinpath("style.css").read_text()
+
+
+def _variables(theme: Theme) -> str:
+    names = ("ground", "tint", "ink", "soft", "line", "band", "link", "button", "button_ink")
+    return ";".join(f"--{name.replace('_', '-')}:{getattr(theme, name)}" for name in names)
+
+
+@lru_cache(maxsize=64)
+def style(key: StyleKey) -> bytes:
+    """The stylesheet of one set of colours and typefaces."""
+    brand, accent, pair = key
+    themes = palettes.themes(brand, accent)
+    heading, text = PAIRS[pair].heading, PAIRS[pair].text
+    fonts = ";".join(
+        f'--{name}:"{face.family}",{faces.ARABIC.family},{face.fallback}'
+        for name, face in (("heading", heading), ("text", text))
+    )
+    dark = f"@media(prefers-color-scheme:dark){{:root{{{_variables(themes['dark'])}}}}}"
+    return f"{faces.rules(pair)}\n:root{{{_variables(themes['light'])};{fonts}}}{dark}\n{_base_style()}".encode()
+
+
+@lru_cache(maxsize=256)
+def style_url(key: StyleKey) -> str:
+    """The address of the stylesheet in the site's colours and typefaces."""
+    brand, accent, pair = key
+    return f"{PREFIX}style-{brand[1:]}-{accent[1:]}-{pair}-{faces.short_hash(style(key))}.css"
+
+
+def respond(path: str) -> Response | None:
+    """The file at an address below PREFIX, or None if there is none with that hash."""
+    name = path.removeprefix(PREFIX)
+    if (found := _STYLE.fullmatch(name)) and found[3] in PAIRS:
+        key = (f"#{found[1]}", f"#{found[2]}" if found[2] else "", found[3])
+        return _if_hash(found[4], style(key), "text/css; charset=utf-8")
+    if (found := _FONT.fullmatch(name)) and found[1] in faces.shipped():
+        return _if_hash(found[2], faces.shipped()[found[1]][1], "font/woff2")
+    return None
+
+
+def _if_hash(given: str, content: bytes, media_type: str) -> Response | None:
+    return Response(200, media_type, content, immutable=True) if given == faces.short_hash(content) else None

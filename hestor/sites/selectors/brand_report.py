@@ -1,0 +1,124 @@
+"""The brand report of a draft: logo, icon, share picture and colours, generated as for the public, and measured."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from threading import Lock
+from typing import Any
+
+from cachetools import LRUCache, cached
+from cachetools.keys import hashkey
+
+from hestor.core.errors import Problem
+from hestor.core.facts import document
+from hestor.core.facts.assets import Logo, LogoIcon
+from hestor.core.facts.document import Facts
+from hestor.core.imaging import crops, icons, legibility, logos, palettes, proposals, raster
+from hestor.core.imaging.legibility import Legibility
+from hestor.core.imaging.logos import Measured
+from hestor.core.imaging.raster import Box
+from hestor.pictures import selectors as pictures
+from hestor.press.brand_files import BrandFiles, Shown
+from hestor.sites import generated_files
+from hestor.sites.models import Site
+
+
+@dataclass(frozen=True)
+class LogoReport:
+    """A logo as it is shown and measured, and what its files weigh at its largest scale."""
+
+    shown: Shown
+    measured: Measured
+    largest: int
+    modern_bytes: int
+    fallback_bytes: int
+
+
+@dataclass(frozen=True)
+class BrandReport:
+    """The brand of a draft, measured. ``pixels`` are the icon's PNGs by size; ``crop`` is the square found in the logo.
+
+    ``share_bytes`` is 0 where the share picture has not been made.
+    """
+
+    facts: Facts
+    brand: BrandFiles
+    logos: Mapping[str, LogoReport]
+    pixels: Mapping[int, bytes]
+    legibility: Legibility
+    crop: Box | None
+    share_bytes: int
+    proposals: tuple[str, ...]
+    problems: tuple[Problem, ...]
+
+
+_MEASURED: LRUCache[Any, Measured] = LRUCache(64)
+_FOUND: LRUCache[Any, tuple[Box, tuple[str, ...]]] = LRUCache(64)
+_ICONS: LRUCache[Any, tuple[dict[int, bytes], Legibility]] = LRUCache(64)
+
+
+@cached(_MEASURED, lock=Lock())
+def _measured(site_id: int, logo: Logo) -> Measured:
+    master = pictures.master(site_id, logo.picture)
+    if master is None:
+        raise LookupError(logo.picture)
+    grounds: Mapping[str, str] = {str(name): ground for name, ground in palettes.GROUND.items()}
+    return logos.measured(master, logos.part(logo.trim), grounds, logo.recolour)
+
+
+@cached(_FOUND, lock=Lock())
+def _found_in(site_id: int, key: str) -> tuple[Box, tuple[str, ...]]:
+    """The square for an icon and the colours that are found in a picture."""
+    master = pictures.master(site_id, key)
+    if master is None:
+        raise LookupError(key)
+    return crops.proposed(master), proposals.colours_of(raster.drawn_within(master, 200))
+
+
+def _logo(site_id: int, brand: BrandFiles, shown: Shown | None, logo: Logo | None) -> LogoReport | None:
+    if shown is None or logo is None:
+        return None
+    folder, _, ending = shown.src.rpartition("/")
+    largest = max(int(piece.split()[1].removesuffix("x")) for piece in shown.srcset.split(", "))
+    sizes = [
+        generated_files.file(site_id, brand, f"{folder}/{largest}x.{end}") for end in ("webp", ending.partition(".")[2])
+    ]
+    modern, fallback = (len(found.body) if found else 0 for found in sizes)
+    return LogoReport(shown, _measured(site_id, logo), largest, modern, fallback)
+
+
+# Kept by the icon's recipe, not by the icon, which would hold on to its large pixels.
+@cached(_ICONS, key=lambda recipe, icon: hashkey(recipe), lock=Lock())
+def _measured_icon(recipe: str, icon: icons.Icon) -> tuple[dict[int, bytes], Legibility]:
+    return {size: raster.png(icon.at(size)) for size in legibility.SIZES}, legibility.measure(icon)
+
+
+def brand_report(site: Site, typed: Mapping[str, Any]) -> BrandReport:
+    """The report with ``typed`` facts in place; refused values are said, and the kept ones shown."""
+    good, problems = document.check_all(typed)
+    facts = site.facts.model_copy(update=good)
+    brand = BrandFiles(facts, pictures.masters(site.pk))
+    found = {
+        "logo": _logo(site.pk, brand, brand.logo, facts.logo),
+        "logo_dark": _logo(site.pk, brand, brand.logo_dark, facts.logo_dark),
+    }
+    crop, colours = _found_in(site.pk, facts.logo.picture) if facts.logo and brand.logo else (None, ())
+    pixels, legible = _measured_icon(brand.icon_folder, brand.icon())
+    # A share picture is composed anew for every word; while words are being chosen, its weight is not asked for.
+    share = generated_files.file(site.pk, brand, brand.share.src) if facts == site.facts else None
+    return BrandReport(
+        facts=facts,
+        brand=brand,
+        logos={key: value for key, value in found.items() if value},
+        pixels=pixels,
+        legibility=legible,
+        crop=facts.icon.crop if isinstance(facts.icon, LogoIcon) and facts.icon.crop else crop,
+        share_bytes=len(share.body) if share else 0,
+        proposals=colours,
+        problems=problems,
+    )
+
+
+def clear_caches() -> None:
+    """Empties the caches, as after another database was put in place."""
+    for cache in (_MEASURED, _FOUND, _ICONS):
+        cache.clear()

@@ -1,0 +1,132 @@
+"""Groups of like pages in a draft: one page of each group stands for all when reach is found.
+
+A page's own signature says what its own text shows. Pages that name other pages, in a list below them or in the
+trail above them, also show what those pages' names and descriptions show; that is added here.
+"""
+
+from collections import Counter
+from collections.abc import Iterable, Iterator
+from dataclasses import dataclass
+from threading import Lock
+from typing import Any
+
+from cachetools import LRUCache, cached
+from django.db.models import Count, Min
+
+from hestor.core.pages import signature
+from hestor.core.pages.pagination import POSTS_A_PAGE, page_path
+from hestor.sites.models import Revision, RevisionQuerySet, Site
+
+Teasers = frozenset[tuple[Any, ...]]
+
+
+@dataclass(frozen=True)
+class Group:
+    """Pages that show the same facts in the same places: the address of one, and how many there are.
+
+    ``children`` are the addresses of pages below that one which between them show all that those below it show.
+    """
+
+    path: str
+    count: int
+    children: tuple[str, ...] = ()
+
+
+def _plain(draft: RevisionQuerySet, apart: set[int]) -> Iterator[Group]:
+    """Pages that name no others, counted by their own signature (one indexed GROUP BY)."""
+    counted = draft.values("signature").annotate(count=Count("pk"), first=Min("path"))
+    special = Counter(draft.filter(page_id__in=apart).values_list("signature", flat=True))
+    for text, count, first in list(counted.values_list("signature", "count", "first")):
+        left = count - special[text]
+        if left <= 0:
+            continue
+        if special[text]:
+            first = draft.filter(signature=text).exclude(page_id__in=apart).values_list("path", flat=True).first()
+        yield Group(first, left)
+
+
+def _teasers(draft: RevisionQuerySet) -> dict[int, dict[tuple[Any, ...], str]]:
+    """For each page with others below it: what their teasers show, and the address of one that shows it."""
+    found: dict[int, dict[tuple[Any, ...], str]] = {}
+    rows = (
+        draft.filter(kind="page", parent__isnull=False)
+        .values("parent_id", "signature")
+        .annotate(first=Min("path"))
+        .values_list("parent_id", "signature", "first")
+    )
+    for parent, text, first in rows:
+        found.setdefault(parent, {}).setdefault(signature.parse(text).teaser, first)
+    return found
+
+
+def _named(title_fills: Iterable[str]) -> str:
+    return "+".join(sorted({name for fills in title_fills for name in fills.split("+") if name}))
+
+
+def _trails(draft: RevisionQuerySet) -> dict[int, str]:
+    """For each page whose trail shows fill-ins: which. Hardly any site has one, so nothing is read as a rule."""
+    titled = {
+        page: signature.parse(text).title_fills
+        for page, text in draft.filter(title__contains="{").values_list("page_id", "signature")
+        if signature.parse(text).title_fills
+    }
+    if not titled or not draft.filter(parent_id__in=titled).exists():
+        return {}
+    parents = dict(draft.values_list("page_id", "parent_id"))
+    found: dict[int, str] = {}
+    for page in parents:
+        above, seen = parents[page], set()
+        while above is not None and above in parents and above not in seen:
+            seen.add(above)
+            above = parents[above]
+        if fills := _named(titled[one] for one in seen if one in titled):
+            found[page] = fills
+    return found
+
+
+def _with_others(draft: RevisionQuerySet, teasers: Any, trails: dict[int, str], apart: set[int]) -> Iterator[Group]:
+    """Pages that name others, by their own signature and by what those others' names show."""
+    groups: dict[tuple[Any, ...], list[tuple[str, int]]] = {}
+    for page, path, text in draft.filter(page_id__in=apart).values_list("page_id", "path", "signature"):
+        key = (text, frozenset(teasers.get(page, {})), trails.get(page, ""))
+        groups.setdefault(key, []).append((path, page))
+    for found in groups.values():
+        path, page = found[0]
+        yield Group(path, len(found), tuple(teasers.get(page, {}).values()))
+
+
+def _numbered(draft: RevisionQuerySet) -> Iterator[Group]:
+    """The numbered pages of the news list, by what the posts on them show."""
+    news = draft.filter(kind="news").order_by("path").values_list("path", flat=True).first()
+    if news is None:
+        return
+    posts = list(draft.filter(kind="post").order_by("-published", "path").values_list("signature", flat=True))
+    known = {text: signature.parse(text).teaser for text in set(posts)}
+    groups: dict[Teasers, list[int]] = {}
+    for start in range(POSTS_A_PAGE, len(posts), POSTS_A_PAGE):
+        shown = frozenset(known[text] for text in posts[start : start + POSTS_A_PAGE])
+        groups.setdefault(shown, []).append(start // POSTS_A_PAGE + 1)
+    for numbers in groups.values():
+        yield Group(page_path(news, numbers[0]), len(numbers))
+
+
+_GROUPS: LRUCache[Any, tuple[Group, ...]] = LRUCache(200)
+
+
+# The number of writes to a site's pages stands for the pages, so what is cached never goes stale.
+@cached(_GROUPS, lock=Lock())
+def _groups(site_id: int, pages_revision: int) -> tuple[Group, ...]:
+    draft = Revision.objects.in_draft_of(site_id)
+    teasers, trails = _teasers(draft), _trails(draft)
+    apart = set(teasers) | set(trails) | set(draft.filter(kind="news").values_list("page_id", flat=True))
+    return (*_plain(draft, apart), *_with_others(draft, teasers, trails, apart), *_numbered(draft))
+
+
+def groups_of(site: Site) -> tuple[Group, ...]:
+    """The groups of like pages in a site's draft."""
+    return _groups(site.pk, site.pages_revision)
+
+
+def clear_caches() -> None:
+    """Empties the cache, as after another database was put in place."""
+    _GROUPS.clear()

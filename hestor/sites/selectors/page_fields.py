@@ -1,0 +1,28 @@
+"""What a revision says, as an owner said it."""
+
+from typing import Any
+
+from hestor.core.errors import NotFound
+from hestor.core.pages.fields import PageFields
+from hestor.sites.models import Revision
+
+COLUMNS = tuple(name for name in PageFields.model_fields if name not in ("body", "parent"))
+"""The fields of a page that a revision keeps under the same name."""
+
+
+def columns_of(revision: Revision) -> dict[str, Any]:
+    """All that a revision says but for its text."""
+    return {**{name: getattr(revision, name) for name in COLUMNS}, "parent": revision.parent_id}
+
+
+def fields_of(revision: Revision) -> PageFields:
+    """All that a revision says; its text has to be fetched with it."""
+    return PageFields(**columns_of(revision), body=revision.text.body)
+
+
+def current(site_id: int, page_id: int) -> Revision:
+    """A page of the draft as it is now. Raises NotFound."""
+    found = Revision.objects.in_draft_of(site_id).filter(page_id=page_id).select_related("text", "page").first()
+    if found is None:
+        raise NotFound
+    return found

@@ -1,0 +1,38 @@
+"""Where the draft uses pictures."""
+
+from dataclasses import dataclass
+from datetime import datetime
+
+from hestor.core import zones
+from hestor.core.facts import document
+from hestor.core.text import fillins
+from hestor.sites.models import Revision, Site
+
+ADDRESS = "/_hestor/pic-"
+"""What the address of a picture in a page text begins with; its key follows."""
+
+
+@dataclass(frozen=True)
+class Use:
+    """One use in the draft: a fact by its key, or a page by its id, address and title."""
+
+    fact: str = ""
+    page: int | None = None
+    path: str = ""
+    title: str = ""
+
+
+def uses_of(site: Site, now: datetime) -> dict[str, list[Use]]:
+    """All uses of pictures in the draft, by the picture's key; titles are as they read ``now``."""
+    found: dict[str, list[Use]] = {}
+    facts = site.facts
+    for fact, key in document.pictures_in(facts).items():
+        found.setdefault(key, []).append(Use(fact=fact))
+    values = document.values_of(facts, zones.year_in(facts.time_zone, now))
+    draft = Revision.objects.in_draft_of(site.pk)
+    rows = draft.filter(text__body__contains=ADDRESS).select_related("text").order_by("path")
+    for row in rows:
+        for key in {piece[:32] for piece in row.text.body.split(ADDRESS)[1:]}:
+            use = Use(page=row.page_id, path=row.path, title=fillins.fill(row.title, values))
+            found.setdefault(key, []).append(use)
+    return found

@@ -1,0 +1,72 @@
+"""Proofs of a site's draft: rendered by the press, read back by the core."""
+
+from collections.abc import Callable, Collection, Mapping
+from dataclasses import dataclass
+from datetime import datetime
+from functools import cache
+
+from hestor.core import zones
+from hestor.core.errors import NotFound, Problem
+from hestor.core.facts import document
+from hestor.core.facts.document import Facts
+from hestor.core.facts.spec import Slot
+from hestor.core.places.all import DRAWN, FILE_PLACES, PAGE_PLACES
+from hestor.core.places.place import Place
+from hestor.core.places.proof import Proof
+from hestor.core.places.reading import PageReading
+from hestor.press import Renderer
+from hestor.sites.models import Site
+from hestor.sites.selectors.reach import files_of
+from hestor.sites.selectors.states import draft_of
+
+# Places that tell something of their own on the home page.
+_ON_HOME_TOO = (Place.TAB, Place.SEARCH, Place.SHARE)
+ALL = (*(Slot(place) for place in DRAWN), *(Slot(place, home=True) for place in _ON_HOME_TOO))
+
+
+@dataclass(frozen=True)
+class ProofSheet:
+    """What the draft says in the places that were asked for; ``themes`` are its pages' colours by theme and name.
+
+    ``problems`` are those of values that were given but refused; the proofs then show the kept ones.
+    """
+
+    path: str
+    facts: Facts
+    proofs: tuple[Proof, ...]
+    problems: tuple[Problem, ...]
+    themes: Mapping[str, Mapping[str, str]]
+
+
+def _page(renderer: Renderer, path: str) -> PageReading:
+    page = renderer.read(path)
+    if page is None:
+        raise NotFound
+    return page
+
+
+def proof_sheet(
+    site: Site,
+    path: str,
+    now: datetime,
+    typed: Mapping[str, object] | None = None,
+    wanted: Collection[Slot] = ALL,
+) -> ProofSheet:
+    """The proofs that are ``wanted``: of the page at ``path``, the home page and the files, with ``typed`` facts.
+
+    Raises NotFound if the draft has no such page.
+    """
+    good, problems = document.check_all(typed or {})
+    facts = site.facts.model_copy(update=good) if good else site.facts
+    year = zones.year_in(facts.time_zone, now)
+    renderer = Renderer(draft_of(site, facts), year)
+    sought = document.sought(facts, year)
+    read: Callable[[str], PageReading] = cache(lambda at: _page(renderer, at))
+    page = read(path)
+    spots = dict.fromkeys((slot.place, "/" if slot.home else path) for slot in wanted)
+    makers = {one.place: one.proof for one in PAGE_PLACES if one.proof}
+    found = [makers[place](at, read(at), sought) for place, at in spots if place in makers]
+    places = {place for place, _ in spots}
+    bodies = files_of(renderer) if places & {one.place for one in FILE_PLACES} else {}
+    found += [one.proof(bodies[one.source], sought) for one in FILE_PLACES if one.proof and one.place in places]
+    return ProofSheet(path, facts, tuple(found), problems, page.style.themes)

@@ -1,0 +1,126 @@
+"""Reach in a draft: two states of the facts are rendered on one page of each group of like pages, and compared."""
+
+from collections.abc import Sequence
+from datetime import UTC, datetime
+from functools import cached_property
+from threading import Lock
+from typing import Any
+
+from cachetools import LRUCache, cached
+
+from hestor import wording
+from hestor.core import zones
+from hestor.core.facts import document
+from hestor.core.facts.assets import PROBE_KEY
+from hestor.core.facts.document import SPECS, Facts
+from hestor.core.imaging.raster import Master
+from hestor.core.places import reach
+from hestor.core.places.reach import NOWHERE, Reach, SiteReading
+from hestor.core.rules import Value
+from hestor.press import Renderer
+from hestor.press.state import Page
+from hestor.sites.models import Site
+from hestor.sites.selectors import groups
+from hestor.sites.selectors.groups import Group
+from hestor.sites.selectors.states import StoredState, draft_of
+
+# A moment at which it is another year east of the date line than in Greenwich, so that a clock shows in years.
+MOMENT = datetime(2026, 12, 31, 12, tzinfo=UTC)
+_STAND_IN = Master("svg", 300, 100, lambda: b"")
+
+
+class _Sample:
+    """A draft that lists, of the pages below one, only those that show all that is shown there."""
+
+    def __init__(self, state: StoredState, sampled: dict[str, tuple[str, ...]]) -> None:
+        self._state = state
+        self._sampled = sampled
+        self.facts, self.origin = state.facts, state.origin
+        self.page, self.menu, self.posts = state.page, state.menu, state.posts
+        self.post_count, self.news, self.paths = state.post_count, state.news, state.paths
+
+    def master(self, key: str) -> Master | None:
+        """A picture of the site; the stand-in is nobody's."""
+        return _STAND_IN if key == PROBE_KEY else self._state.master(key)
+
+    def children(self, path: str) -> Sequence[Page]:
+        """One of each kind of page below ``path``."""
+        found = (self._state.page(child) for child in self._sampled.get(path, ()))
+        return [page for page in found if page]
+
+
+def read_state(site: Site, facts: Facts, found: Sequence[Group]) -> SiteReading:
+    """One state of the facts as it shows on one page of each group, and in the files. Raises LookupError."""
+    sampled = {group.path: group.children for group in found if group.children}
+    renderer = Renderer(_Sample(draft_of(site, facts), sampled), zones.year_in(facts.time_zone, MOMENT))
+    pages = []
+    for group in found:
+        page = renderer.read(group.path)
+        if page is None:
+            raise LookupError(group.path)
+        pages.append((group.count, reach.read_page(page)))
+    return SiteReading(tuple(pages), reach.read_files(files_of(renderer)))
+
+
+def files_of(renderer: Renderer) -> dict[str, bytes]:
+    """The files that are places of their own, by their sources."""
+    subject = wording.catalogue("public", renderer.state.facts.language)["message.subject"]
+    return {
+        "not_found": renderer.not_found().body,
+        "feed": renderer.respond("/feed.xml").body,
+        "manifest": renderer.respond("/site.webmanifest").body,
+        "message": renderer.message(subject, ()),
+    }
+
+
+class ReachFinder:
+    """Finds reach in one site's draft with one document of facts; the state as it is is read once."""
+
+    def __init__(self, site: Site, facts: Facts) -> None:
+        self._site = site
+        self._facts = facts
+
+    @cached_property
+    def _groups(self) -> tuple[Group, ...]:
+        return groups.groups_of(self._site)
+
+    @cached_property
+    def _as_it_is(self) -> SiteReading:
+        return _reading(self._site, self._facts, self._groups)
+
+    def of(self, key: str) -> Reach:
+        """Where a fact lands. One that is unset lands nowhere, unless something else stands in for it."""
+        if not document.is_set(self._facts, key) and not SPECS[key].derived:
+            return NOWHERE
+        return self.of_value(key, SPECS[key].other(self._facts))
+
+    def of_value(self, key: str, value: Value) -> Reach:
+        """Where it shows that a fact says what it says, and not ``value``."""
+        other = self._facts.model_copy(update={key: value})
+        return _between(self._site, self._facts, other, self._groups, self._as_it_is)
+
+
+_READINGS: LRUCache[Any, SiteReading] = LRUCache(16)
+_REACHES: LRUCache[Any, Reach] = LRUCache(2000)
+
+
+def _state_key(site: Site, *facts: Facts) -> tuple[Any, ...]:
+    """All that a reading depends on: the pages by their revision, the addresses, and the facts themselves."""
+    return (site.pk, site.pages_revision, site.slug, site.domain, *(one.model_dump_json() for one in facts))
+
+
+@cached(_READINGS, key=lambda site, facts, found: _state_key(site, facts), lock=Lock())
+def _reading(site: Site, facts: Facts, found: Sequence[Group]) -> SiteReading:
+    return read_state(site, facts, found)
+
+
+@cached(_REACHES, key=lambda site, one, other, found, before: _state_key(site, one, other), lock=Lock())
+def _between(site: Site, one: Facts, other: Facts, found: Sequence[Group], before: SiteReading) -> Reach:
+    return reach.between(before, read_state(site, other, found))
+
+
+def clear_caches() -> None:
+    """Empties the caches, as after another database was put in place."""
+    _READINGS.clear()
+    _REACHES.clear()
+    groups.clear_caches()

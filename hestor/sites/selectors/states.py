@@ -1,0 +1,210 @@
+"""The press's view of a site: an edition, or the draft, as it lies in the database."""
+
+from collections.abc import Callable, Iterable, Sequence
+from threading import Lock
+from typing import Any, NamedTuple, TypeVar, cast
+
+from cachetools import LRUCache, cached
+
+from hestor.core.facts.document import Facts
+from hestor.core.pages import tree
+from hestor.core.pages.fields import Kind
+from hestor.core.pages.tree import Node
+from hestor.core.text import markdown
+from hestor.pictures import selectors as pictures
+from hestor.press.state import MenuItem, Page
+from hestor.sites.models import Edition, Revision, RevisionQuerySet, Site
+from hestor.sites.selectors.addresses import origin_of
+
+_DEEPEST = 8
+_REMEMBERED_PAGES = 100
+T = TypeVar("T")
+
+
+def _compiled(revision: Revision) -> tuple[str, str]:
+    """HTML and excerpt as kept, or compiled anew if an older compiler made them."""
+    text = revision.text
+    if text.compiler == markdown.COMPILER_VERSION:
+        return text.html, text.excerpt
+    compiled = markdown.compile_text(text.body)
+    return compiled.html, compiled.excerpt
+
+
+class _MenuRow(NamedTuple):
+    page_id: int
+    parent_id: int | None
+    order: int
+    path: str
+    menu_title: str
+    title: str
+
+
+def _menu_item(node: Node[_MenuRow]) -> MenuItem:
+    row = node.page
+    return MenuItem(row.path, row.menu_title or row.title, tuple(_menu_item(child) for child in node.children))
+
+
+class StoredPages:
+    """The pages of one state, read as the press asks."""
+
+    def __init__(self, revisions: RevisionQuerySet) -> None:
+        self.revisions = revisions
+
+    def _page(self, revision: Revision, trail: tuple[tuple[str, str], ...] = (), children: bool = False) -> Page:
+        html, excerpt = _compiled(revision)
+        return Page(
+            path=revision.path,
+            title=revision.title,
+            kind=cast(Kind, revision.kind),
+            html=html,
+            excerpt=excerpt,
+            summary=revision.summary,
+            published=revision.published,
+            trail=trail,
+            has_children=children,
+        )
+
+    def _trail(self, revision: Revision) -> tuple[tuple[str, str], ...]:
+        above: list[tuple[str, str]] = []
+        parent_id = revision.parent_id
+        while parent_id and len(above) < _DEEPEST:
+            parent = self.revisions.filter(page_id=parent_id).only("path", "title", "parent_id").first()
+            if parent is None:
+                break
+            above.insert(0, (parent.path, parent.title))
+            parent_id = parent.parent_id
+        return tuple(above)
+
+    def page(self, path: str) -> Page | None:
+        """The page at an address, if there is one."""
+        revision = self.revisions.filter(path=path).select_related("text").first()
+        if revision is None:
+            return None
+        below = revision.kind == "page" and self._below(revision.page_id).exists()
+        return self._page(revision, self._trail(revision), below)
+
+    def _below(self, page_id: int) -> RevisionQuerySet:
+        return self.revisions.filter(parent_id=page_id, kind="page").order_by("order", "path")
+
+    def children(self, path: str) -> Sequence[Page]:
+        """The pages directly below the page at ``path``."""
+        parent = self.revisions.filter(path=path).values_list("page_id", flat=True).first()
+        if parent is None:
+            return ()
+        return [self._page(revision) for revision in self._below(parent).select_related("text")]
+
+    def menu(self) -> Sequence[MenuItem]:
+        """The menu, in its order; an entry whose parent is not in the menu stands at the top."""
+        rows = self.revisions.filter(in_menu=True).values_list(*_MenuRow._fields)
+        return [_menu_item(node) for node in tree.nested([_MenuRow(*row) for row in rows])]
+
+    @property
+    def _posts(self) -> RevisionQuerySet:
+        return self.revisions.filter(kind="post")
+
+    def posts(self, start: int, count: int) -> Sequence[Page]:
+        """Posts, newest first."""
+        rows = self._posts.order_by("-published", "path").select_related("text")[start : start + count]
+        return [self._page(revision) for revision in rows]
+
+    def post_count(self) -> int:
+        """How many posts there are."""
+        return self._posts.count()
+
+    def news(self) -> tuple[str, str] | None:
+        """Path and title of the page that lists the posts."""
+        return self.revisions.filter(kind="news").values_list("path", "title").order_by("path").first()
+
+    def paths(self) -> Iterable[str]:
+        """The addresses of all pages and posts."""
+        return self.revisions.order_by("path").values_list("path", flat=True)
+
+
+class CachedPages(StoredPages):
+    """Pages that are read once: for a draft whose facts are being typed, when the pages stay as they are."""
+
+    def __init__(self, revisions: RevisionQuerySet) -> None:
+        super().__init__(revisions)
+        self._cache: LRUCache[tuple[object, ...], Any] = LRUCache(_REMEMBERED_PAGES)
+
+    def _once(self, key: tuple[object, ...], read: Callable[[], T]) -> T:
+        try:
+            return cast(T, self._cache[key])
+        except KeyError:
+            found = self._cache[key] = read()
+            return found
+
+    def page(self, path: str) -> Page | None:
+        """The page at an address, if there is one."""
+        read = super().page
+        return self._once(("page", path), lambda: read(path))
+
+    def children(self, path: str) -> Sequence[Page]:
+        """The pages directly below the page at ``path``."""
+        read = super().children
+        return self._once(("children", path), lambda: read(path))
+
+    def menu(self) -> Sequence[MenuItem]:
+        """The menu, in its order."""
+        return self._once(("menu",), super().menu)
+
+    def posts(self, start: int, count: int) -> Sequence[Page]:
+        """Posts, newest first."""
+        read = super().posts
+        return self._once(("posts", start, count), lambda: read(start, count))
+
+    def post_count(self) -> int:
+        """How many posts there are."""
+        return self._once(("post count",), super().post_count)
+
+    def news(self) -> tuple[str, str] | None:
+        """Path and title of the page that lists the posts."""
+        return self._once(("news",), super().news)
+
+
+class StoredState:
+    """One state of a site: its facts, and its pages as they are asked for."""
+
+    def __init__(self, site: Site, facts: Facts, pages: StoredPages) -> None:
+        self.facts = facts
+        self.master = pictures.masters(site.pk)
+        self.origin = origin_of(site)
+        self.revisions = pages.revisions
+        self.page = pages.page
+        self.children = pages.children
+        self.menu = pages.menu
+        self.posts = pages.posts
+        self.post_count = pages.post_count
+        self.news = pages.news
+        self.paths = pages.paths
+
+
+_DRAFTS: LRUCache[Any, CachedPages] = LRUCache(20)
+
+
+# The number of writes to a site's pages stands for the pages, so what is cached never goes stale.
+@cached(_DRAFTS, lock=Lock())
+def draft_pages(site_id: int, pages_revision: int) -> CachedPages:
+    """The pages of a draft, read once for each state of them."""
+    return CachedPages(Revision.objects.in_draft_of(site_id))
+
+
+def draft_of(site: Site, facts: Facts | None = None) -> StoredState:
+    """The draft; ``facts`` stand in for its own while they are being typed."""
+    return StoredState(site, facts or site.facts, draft_pages(site.pk, site.pages_revision))
+
+
+def edition_of(site: Site, edition: Edition) -> StoredState:
+    """A published edition."""
+    return StoredState(site, edition.facts, StoredPages(Revision.objects.in_edition_of(site.pk, edition.number)))
+
+
+def clear_caches() -> None:
+    """Empties the caches, as after another database was put in place."""
+    _DRAFTS.clear()
+    pictures.clear_caches()
+
+
+def live_edition(site: Site) -> Edition | None:
+    """The edition that the public reads, if there is one yet."""
+    return Edition.objects.filter(site=site, number=site.live_number).first() if site.live_number else None

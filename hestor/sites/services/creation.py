@@ -1,0 +1,67 @@
+"""Making a site, and what is private to the desk about it."""
+
+from collections.abc import Mapping
+
+from django.db import transaction
+
+from hestor import wording
+from hestor.accounts.models import Account
+from hestor.core.errors import InvalidInput, Problem
+from hestor.core.facts import document
+from hestor.core.pages import paths
+from hestor.core.roles import Role
+from hestor.core.text import lines
+from hestor.sites.models import Membership, Site
+from hestor.sites.services.pages import add_page
+
+_MOST_LABEL = 60
+
+
+def free_slug(name: str) -> str:
+    """An address for a new site that nobody has, from its name."""
+    stem = paths.slug_from(name)
+    if not stem or list(paths.slug_problems("slug", stem)):
+        stem = "site"
+    taken = set(Site.objects.filter(slug__startswith=stem[:36]).values_list("slug", flat=True))
+    proposals = (stem if n == 1 else f"{stem[:36].rstrip('-')}-{n}" for n in range(1, len(taken) + 3))
+    return next(slug for slug in proposals if slug not in taken)
+
+
+def _slug_problems(slug: str) -> list[Problem]:
+    found = list(paths.slug_problems("slug", slug))
+    if not found and Site.objects.filter(slug=slug).exists():
+        found.append(Problem("slug", "slug_taken", {"slug": slug}))
+    return found
+
+
+def _label(given: str) -> tuple[str, list[Problem]]:
+    label = lines.tidy(given)
+    return label, list(lines.line_problems("label", label, least=0, most=_MOST_LABEL))
+
+
+def make_site(owner: Account, given: Mapping[str, object], slug: str = "", label: str = "") -> Site:
+    """A new site with a home page in its draft, nothing published. Raises InvalidInput with every problem."""
+    good, problems = document.check_all({"name": "", **given})
+    label, label_problems = _label(label)
+    with transaction.atomic():
+        slug = slug.strip().lower() or free_slug(good.get("name", ""))
+        found = [*problems, *_slug_problems(slug), *label_problems]
+        if found:
+            raise InvalidInput(found)
+        facts = document.new(good)
+        site = Site.objects.create(slug=slug, label=label, draft_facts=document.document(facts))
+        Membership.objects.create(site=site, account=owner, role=Role.OWNER)
+        words = wording.catalogue("public", facts.language)
+        starter = {"path": "/", "title": words["starter.home.title"], "body": words["starter.home.body"]}
+        add_page(site.pk, {**starter, "menu_title": words["home"], "in_menu": True})
+        site.refresh_from_db()
+        return site
+
+
+def set_label(site: Site, given: str) -> Site:
+    """The private label, shown only on the desk. Raises InvalidInput."""
+    site.label, problems = _label(given)
+    if problems:
+        raise InvalidInput(problems)
+    site.save(update_fields=["label"])
+    return site

@@ -1,0 +1,24 @@
+"""Writing to a site's draft, one writer at a time."""
+
+from hestor.core.errors import NotFound, StaleRevision
+from hestor.sites.models import Site
+
+
+def locked(site_id: int, revision: int | None = None) -> Site:
+    """The site as it is now, inside a transaction that no other writer can enter.
+
+    Raises StaleRevision if ``revision`` is given and is not the newest, NotFound if the site is gone.
+    """
+    site = Site.objects.filter(pk=site_id).first()
+    if site is None:
+        raise NotFound
+    if revision is not None and revision != site.revision:
+        raise StaleRevision(revision, site.revision)
+    return site
+
+
+def bump(site: Site, pages: bool = False) -> None:
+    """Counts a write to the draft, and keeps its facts; ``pages`` says that pages were written too."""
+    site.revision += 1
+    site.pages_revision += pages
+    site.save(update_fields=["revision", "pages_revision", "draft_facts"])

@@ -1,0 +1,129 @@
+"""Writing the draft's pages. A page that was published is never altered; its draft gets a new revision."""
+
+from collections.abc import Iterator, Mapping
+from typing import Any
+
+from django.db import transaction
+
+from hestor.core.errors import InvalidInput, Problem
+from hestor.core.pages import fields as page_fields
+from hestor.core.pages import signature
+from hestor.core.pages.fields import PageFields
+from hestor.core.text import markdown
+from hestor.core.text.markdown import CompiledText
+from hestor.sites.models import Page, Revision, Site, Text
+from hestor.sites.selectors.page_fields import COLUMNS, current, fields_of
+from hestor.sites.services.locking import bump, locked
+
+
+def _address_problems(site: Site, given: PageFields, page: Page | None) -> Iterator[Problem]:
+    if Revision.objects.in_draft_of(site.pk).exclude(page=page).filter(path=given.path).exists():
+        yield Problem("path", "path_taken", {"path": given.path})
+
+
+def _parent_problems(site: Site, given: PageFields, page: Page | None) -> Iterator[Problem]:
+    above, seen = given.parent, set()
+    while above is not None and above not in seen:
+        if page is not None and above == page.pk:
+            yield Problem("parent", "parent_loop")
+            return
+        seen.add(above)
+        row = Revision.objects.in_draft_of(site.pk).filter(page_id=above).values_list("parent_id").first()
+        if row is None:
+            if above == given.parent:
+                yield Problem("parent", "parent_unknown")
+            return
+        above = row[0]
+
+
+def _prepared(values: Mapping[str, Any]) -> tuple[PageFields, CompiledText]:
+    """The page as it would be kept, checked by itself and compiled. Raises InvalidInput with every problem."""
+    given = PageFields(**page_fields.tidied(values))
+    problems = list(page_fields.problems(given))
+    if problems:
+        raise InvalidInput(problems)
+    return given, markdown.compile_text(given.body)
+
+
+def _check_in_site(site: Site, given: PageFields, page: Page | None) -> None:
+    problems = [*_address_problems(site, given, page), *_parent_problems(site, given, page)]
+    at_home = Revision.objects.in_draft_of(site.pk).filter(page=page, path="/")
+    if page is not None and given.path != "/" and at_home.exists():
+        problems.append(Problem("path", "home_stays"))
+    if problems:
+        raise InvalidInput(problems)
+
+
+def _revision(site: Site, page: Page, given: PageFields, compiled: CompiledText) -> Revision:
+    text = Text.objects.create(
+        body=given.body, html=compiled.html, excerpt=compiled.excerpt, compiler=markdown.COMPILER_VERSION
+    )
+    columns = {name: getattr(given, name) for name in COLUMNS}
+    traits = signature.of(given, compiled).text
+    return Revision(site=site, page=page, text=text, parent_id=given.parent, signature=traits, **columns)
+
+
+def _take_out(revision: Revision) -> None:
+    """Takes a state out of the draft. One that was never public is gone; what was public stays."""
+    if revision.live_from is None:
+        revision.delete()
+        if not Revision.objects.filter(text_id=revision.text_id).exists():
+            revision.text.delete()
+    else:
+        revision.in_draft = False
+        revision.save(update_fields=["in_draft"])
+
+
+def _live_again(site: Site, page: Page, given: PageFields) -> Revision | None:
+    """The live state of the page, back in the draft, if that is what it would say again."""
+    live = Revision.objects.leaving(site.pk).filter(page=page).select_related("text").first()
+    if live is None or fields_of(live) != given:
+        return None
+    live.in_draft = True
+    return live
+
+
+def add_page(site_id: int, values: Mapping[str, Any], revision: int | None = None) -> Revision:
+    """A new page in the draft. Raises InvalidInput, StaleRevision."""
+    given, compiled = _prepared(values)
+    with transaction.atomic():
+        site = locked(site_id, revision)
+        _check_in_site(site, given, None)
+        made = _revision(site, Page.objects.create(site=site), given, compiled)
+        made.save()
+        bump(site, pages=True)
+        return made
+
+
+def change_page(site_id: int, page_id: int, values: Mapping[str, Any], revision: int | None = None) -> Revision:
+    """Other words for a page in the draft. Raises InvalidInput, StaleRevision, NotFound.
+
+    The text is compiled before any other writer has to wait; if the page was changed meanwhile, it is done again.
+    """
+    while True:
+        before = fields_of(current(site_id, page_id))
+        given, compiled = _prepared({**before.model_dump(), **values})
+        with transaction.atomic():
+            site = locked(site_id, revision)
+            now = current(site_id, page_id)
+            if fields_of(now) != before:
+                continue
+            if given == before:
+                return now
+            _check_in_site(site, given, now.page)
+            _take_out(now)
+            made = _live_again(site, now.page, given) or _revision(site, now.page, given, compiled)
+            made.save()
+            bump(site, pages=True)
+            return made
+
+
+def remove_page(site_id: int, page_id: int, revision: int | None = None) -> None:
+    """Takes a page out of the draft. Raises InvalidInput for the home page, StaleRevision, NotFound."""
+    with transaction.atomic():
+        site = locked(site_id, revision)
+        found = current(site_id, page_id)
+        if found.path == "/":
+            raise InvalidInput([Problem("path", "home_stays")])
+        _take_out(found)
+        bump(site, pages=True)

@@ -1,0 +1,95 @@
+"""From the draft to an edition, and from an edition back to the draft.
+
+Publishing writes one row for the edition, one for the site, and those of the pages that changed; no page is
+copied, and nothing is rendered while other writers wait. All of it is one transaction, so that a crash leaves the
+old edition live.
+"""
+
+from datetime import datetime
+
+from django.db import transaction
+
+from hestor.accounts.models import Account
+from hestor.core.changes import Change
+from hestor.core.errors import NotFound, NothingToPublish, StaleRevision
+from hestor.core.facts import document
+from hestor.sites.models import Edition, Revision, Site
+from hestor.sites.selectors.changes import changes_of
+from hestor.sites.services.locking import bump, locked
+
+_TRIES = 5
+
+
+def publish(site_id: int, by: Account, now: datetime, revision: int | None = None) -> Edition:
+    """Makes the draft the next edition and live, in one step.
+
+    Raises NothingToPublish, NotFound, and StaleRevision if the draft is not the one that was reviewed.
+    """
+    for _ in range(_TRIES):
+        site = Site.objects.filter(pk=site_id).first()
+        if site is None:
+            raise NotFound
+        # Reach takes rendering, so it is found before the lock; the lock sees to it that it is still true.
+        changes = changes_of(site)
+        try:
+            return _publish(site, changes, by, now, site.revision if revision is None else revision)
+        except StaleRevision as error:
+            if revision is not None:
+                raise
+            latest = error
+    raise latest
+
+
+@transaction.atomic
+def _publish(seen: Site, changes: tuple[Change, ...], by: Account, now: datetime, revision: int) -> Edition:
+    site = locked(seen.pk, revision)
+    if site.live_number != seen.live_number:
+        raise StaleRevision(revision, site.revision)
+    if not changes:
+        raise NothingToPublish
+    number = site.live_number + 1
+    Revision.objects.leaving(site.pk).update(live_to=number - 1)
+    Revision.objects.coming(site.pk).update(live_from=number)
+    Site.objects.filter(pk=site.pk).update(live_number=number)
+    return Edition.objects.create(
+        site=site,
+        number=number,
+        facts_document=document.document(site.facts),
+        changes=[change.document() for change in changes],
+        published=now,
+        by=by,
+    )
+
+
+def _again(old: Revision) -> Revision:
+    """A new draft state that says what a former one said."""
+    fields = [f.attname for f in Revision._meta.concrete_fields]
+    left_out = {"id", "in_draft", "live_from", "live_to", "written"}
+    return Revision(**{name: getattr(old, name) for name in fields if name not in left_out})
+
+
+def _restore_pages(site: Site, number: int) -> bool:
+    wanted = Revision.objects.in_edition_of(site.pk, number)
+    dropped = list(Revision.objects.in_draft_of(site.pk).exclude(pk__in=wanted.values("pk")))
+    missing = list(wanted.filter(in_draft=False))
+    Revision.objects.filter(pk__in=[r.pk for r in dropped]).update(in_draft=False)
+    for old in missing:
+        if old.live_to is None:
+            Revision.objects.filter(pk=old.pk).update(in_draft=True)
+        else:
+            _again(old).save()
+    return bool(dropped or missing)
+
+
+def restore(site_id: int, number: int, revision: int | None = None) -> Site:
+    """Makes the draft say exactly what edition ``number`` said. Raises NotFound, StaleRevision."""
+    with transaction.atomic():
+        site = locked(site_id, revision)
+        edition = Edition.objects.filter(site=site, number=number).first()
+        if edition is None:
+            raise NotFound
+        moved = _restore_pages(site, number)
+        if moved or edition.facts != site.facts:
+            site.draft_facts = document.document(edition.facts)
+            bump(site, pages=moved)
+        return site
