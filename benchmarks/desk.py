@@ -14,7 +14,7 @@ from tests.support.server import OWNER, PASSWORD, TOP, Server, make_data
 _PUBLIC = TOP / "hestor" / "desk" / "dist" / "public" / "_desk"
 # Types one letter and waits, frame by frame, until the proof of the page header says it.
 _KEYSTROKE = """async (text) => {
-  const field = document.querySelector('[data-fact="name"]');
+  const field = document.querySelector('[data-field="name"]');
   const set = Object.getOwnPropertyDescriptor(HTMLTextAreaElement.prototype, 'value').set;
   const proof = () => document.querySelector('[aria-labelledby="fact-name"] figure:nth-of-type(2)').textContent;
   const start = performance.now();

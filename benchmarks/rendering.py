@@ -5,7 +5,6 @@ from datetime import UTC, date, datetime
 
 from benchmarks.figures import Figure, ratio
 from hestor.core.facts.document import Facts
-from hestor.press.renderer import _JINJA
 from tests.support.memory import MemoryState, page
 
 _WORDS = "Seed keeps best where it is cool, dry and dark; **label it** before you put it away. "
@@ -29,8 +28,8 @@ def measure() -> Iterator[Figure]:
     by_path = {p.path: p for p in edition.pages}
     edition.page = by_path.get  # type: ignore[method-assign]  # the look-up is the database's part, not the press's
     press = Renderer(edition, datetime.now(UTC).year)
-    template = _JINJA.get_template("page.html.jinja")
-    ready = [(press.frame.shared, press.page_values(p)) for p in edition.pages]
+    template = JINJA.get_template("page.html.jinja")
+    ready = [(press.frame.shared, pages.values(press.frame, p)) for p in edition.pages]
 
     def ours() -> None:
         for path in by_path:

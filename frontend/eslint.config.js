@@ -2,15 +2,46 @@ import js from "@eslint/js";
 import hooks from "eslint-plugin-react-hooks";
 import ts from "typescript-eslint";
 
+const FEATURES = ["accounts", "brand", "editions", "house-style", "pages", "pictures", "review", "sites"];
+// Each may import those that stand after it, never those before.
+const BELOW = ["proofs", "draft", "ui", "i18n", "api"];
+
+function barred(files, groups, message) {
+  const patterns = [{ group: groups, message }];
+  return { files: files.map((name) => `src/${name}/**`), rules: { "no-restricted-imports": ["error", { patterns }] } };
+}
+
+/** `app` imports features, features import what is below and each other's index: never insides, never back up. */
+const directions = [
+  barred(["app"], FEATURES.map((name) => `../${name}/*`), "Import the feature's index."),
+  ...FEATURES.map((name) =>
+    barred(
+      [name],
+      ["../app", "../app/*", ...FEATURES.filter((other) => other !== name).map((other) => `../${other}/*`)],
+      "A feature imports what is below it, and other features by their index.",
+    ),
+  ),
+  ...BELOW.map((name, at) =>
+    barred(
+      [name],
+      ["app", ...FEATURES, ...BELOW.slice(0, at)].flatMap((above) => [`../${above}`, `../${above}/*`]),
+      "Imports go one way: app, features, proofs, draft, ui, i18n, api.",
+    ),
+  ),
+];
+
 export default ts.config(
   { ignores: ["src/api/schema.d.ts"] },
   js.configs.recommended,
   ...ts.configs.strict,
   { plugins: { "react-hooks": hooks }, rules: hooks.configs.recommended.rules },
+  ...directions,
   {
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    files: ["src/**"],
     rules: {
       "max-lines": ["error", 400],
-      "@typescript-eslint/switch-exhaustiveness-check": "off",
+      "@typescript-eslint/switch-exhaustiveness-check": "error",
       "no-console": "error",
     },
   },

@@ -32,7 +32,7 @@ def _sign_in(page: Page, server: Server) -> None:
     page.get_by_label("Email", exact=True).fill(OWNER)
     page.get_by_label("Password", exact=True).fill(PASSWORD)
     page.get_by_role("button", name="Sign in").click()
-    page.locator("[data-fact=name]").wait_for()
+    page.locator("[data-field=name]").wait_for()
 
 
 def _marks(page: Page, server: Server) -> None:
@@ -58,10 +58,10 @@ def _desk(browser: Browser, server: Server) -> None:
         page.get_by_role("button", name="Sign in").wait_for()
         _shot(page, "sign-in")
         _sign_in(page, server)
-        page.locator("[data-fact=tagline]").fill("Borrow a packet, bring back a story")
-        page.locator("[data-fact=footer_text]").fill("© {year:2019} {site}, in the old school")
+        page.locator("[data-field=tagline]").fill("Borrow a packet, bring back a story")
+        page.locator("[data-field=footer_text]").fill("© {year:2019} {site}, in the old school")
         page.get_by_text("2 changes kept").wait_for()
-        page.locator("[data-fact=name]").focus()
+        page.locator("[data-field=name]").focus()
         page.evaluate("scrollTo(0, 0)")
         _shot(page, "house-style")
         for view in ("pages", "review", "editions"):

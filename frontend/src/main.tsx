@@ -4,9 +4,9 @@ import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { BrowserRouter } from "react-router";
 import { ApiProblem } from "./api/problem";
-import { App } from "./shell/App";
+import { App } from "./app/App";
 import "./styles.css";
-import "./texts/i18n";
+import "./i18n/i18n";
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content;
 if (nonce) setNonce(nonce);

@@ -12,7 +12,7 @@ from hestor.api.files import FileAddresses
 from hestor.api.picture_schemas import BrandIn, BrandOut, TokensIn, TokensOut
 from hestor.api.schemas import ProblemOut
 from hestor.core.errors import NotFound
-from hestor.core.imaging import emblems, logos, palettes, shapes, tokens, typefaces
+from hestor.core.imaging import emblems, legibility, palettes, shapes, tokens, typefaces
 from hestor.core.roles import Action
 from hestor.press import faces
 from hestor.sites.models import Site
@@ -27,10 +27,8 @@ def _data(png: bytes) -> str:
 
 
 def _pair(pair: palettes.Pair) -> dict[str, Any]:
-    return {
-        "name": pair.name, "fore": pair.fore, "back": pair.back, "needed": pair.needed, "asked": pair.asked,
-        "ratio": round(pair.ratio, 2), "moved": pair.moved, "difference": round(pair.difference, 1),
-    }  # fmt: skip
+    same = {key: getattr(pair, key) for key in ("name", "fore", "back", "needed", "is_text", "asked", "moved")}
+    return {**same, "ratio": round(pair.ratio, 2), "difference": round(pair.difference, 1)}
 
 
 def _logo(site: Site, report: BrandReport, name: str) -> dict[str, Any] | None:
@@ -43,7 +41,7 @@ def _logo(site: Site, report: BrandReport, name: str) -> dict[str, Any] | None:
         "trim": found.measured.trim, "sensible_width": found.measured.width, "one_colour": found.measured.one_colour,
         "standing": found.measured.standing, "sharp_to": found.measured.sharp_to,
         "modern_bytes": found.modern_bytes, "fallback_bytes": found.fallback_bytes, "scales": found.largest,
-        "remedies": logos.REMEDIES,
+        "advice": [vars(one) for one in found.advice],
     }  # fmt: skip
 
 
@@ -67,6 +65,8 @@ def _out(site: Site, typed: dict[str, Any]) -> dict[str, Any]:
             ],
             "used": report.legibility.used,
             "crop": report.crop,
+            "grounds": dict(legibility.GROUNDS),
+            "most_letters": emblems.MOST_LETTERS,
         },
         "share": {
             "src": addresses.of(brand.share.src),

@@ -5,7 +5,8 @@ from ninja import Router
 
 from hestor import wording
 from hestor.api.schemas import LanguageOut
-from hestor.core import languages
+from hestor.towns.selectors import find_languages
+from hestor.towns.selectors import find_languages
 
 router = Router(tags=["languages"])
 
@@ -15,6 +16,11 @@ def search(request: HttpRequest, q: str) -> list[LanguageOut]:
     """Languages whose name, in itself or in English, begins with ``q``."""
     spoken = wording.languages("public")
     return [
-        LanguageOut(tag=tag, own_name=own, name=name, own_words=tag.partition("-")[0] in spoken)
-        for tag, own, name in languages.find(q)
+        LanguageOut(
+            tag=found.tag,
+            own_name=found.own_name,
+            name=found.name,
+            own_words=found.tag.partition("-")[0] in spoken,
+        )
+        for found in find_languages(q)
     ]

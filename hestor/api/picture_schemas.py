@@ -1,12 +1,15 @@
 """What the calls about pictures, brand and colours take and give."""
 
 from datetime import datetime
+from typing import Any
 
 from ninja import Schema
 from pydantic import Field
 
 from hestor.api.schemas import FieldErrorOut, Strict, TypedFacts
 from hestor.core.facts.assets import Crop, Trim
+from hestor.core.facts.logo_advice import Code as LogoAdviceCode
+from hestor.core.facts.logo_advice import RemedyCode
 from hestor.core.imaging.emblems import Form
 from hestor.core.imaging.legibility import Advice
 from hestor.core.imaging.logos import Standing
@@ -75,6 +78,22 @@ class BrandIn(Strict):
     facts: TypedFacts = Field(default_factory=dict)
 
 
+class RemedyOut(Schema):
+    """Something to be done about a logo: facts to take; none where a picture has to be chosen first."""
+
+    code: RemedyCode
+    facts: dict[str, Any]
+
+
+class LogoAdviceOut(Schema):
+    """One finding about a logo, with its remedies; ``number`` is a share in percent, or a width in pixels."""
+
+    code: LogoAdviceCode
+    good: bool
+    number: int
+    remedies: list[RemedyOut]
+
+
 class LogoReportOut(Schema):
     """A logo measured: as it is shown, how it stands on the header's grounds, what its files weigh."""
 
@@ -90,7 +109,7 @@ class LogoReportOut(Schema):
     scales: int
     modern_bytes: int
     fallback_bytes: int
-    remedies: dict[str, str]
+    advice: list[LogoAdviceOut]
 
 
 class AtSizeOut(Schema):
@@ -103,7 +122,7 @@ class AtSizeOut(Schema):
 
 
 class IconReportOut(Schema):
-    """The icon measured. ``pixels`` are its true pixels at 16 and 32 as data addresses."""
+    """The icon measured. ``pixels`` are its true pixels at 16 and 32 as data addresses; ``grounds`` those of tabs."""
 
     starter: bool
     names: list[str]
@@ -113,6 +132,8 @@ class IconReportOut(Schema):
     at: list[AtSizeOut]
     used: float
     crop: Crop | None
+    grounds: dict[str, str]
+    most_letters: int
 
 
 class ShareReportOut(Schema):
@@ -131,6 +152,7 @@ class PairOut(Schema):
     fore: str
     back: str
     needed: float
+    is_text: bool
     asked: str
     ratio: float
     moved: bool

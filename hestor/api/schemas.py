@@ -237,6 +237,7 @@ class ThemeOut(Schema):
     link: str
     button: str
     button_ink: str
+    plate: str
 
 
 class ProofsOut(Schema):
@@ -293,15 +294,22 @@ class PageIn(PageFields):
     """A new page."""
 
 
+def _without_default(schema: dict[str, Any]) -> None:
+    """What is left out stays as it is, so no default stands in for it."""
+    schema.pop("default", None)
+
+
 def _all_optional() -> type[Strict]:
     """A change of a page: its fields, each of which may be left out."""
-    fields = {
-        name: (field.annotation, field.default if not field.is_required() else None)
+    fields: dict[str, Any] = {
+        name: (
+            Annotated[(field.annotation, *field.metadata)] if field.metadata else field.annotation,
+            Field(default=None, json_schema_extra=_without_default),
+        )
         for name, field in PageFields.model_fields.items()
     }
-    made: type[Strict] = create_model(
-        "PageChange", __base__=Strict, __doc__="Other words for a page; what is left out stays.", **fields
-    )  # type: ignore[call-overload]
+    doc = "Other words for a page; what is left out stays."
+    made: type[Strict] = create_model("PageChange", __base__=Strict, __doc__=doc, **fields)
     return made
 
 

@@ -10,6 +10,7 @@ from typing import Any
 
 from hestor.core.facts.document import SPECS
 from hestor.core.facts.spec import Band, FactSpec, Slot
+from hestor.core.places.all import DRAWN, FILE_PLACES
 
 _HEAD = "// Made from the facts' specs (hestor/core/facts) by `make types`; never edited by hand.\n"
 
@@ -37,8 +38,14 @@ def _fact(key: str, spec: FactSpec) -> dict[str, Any]:
 def facts_source() -> str:
     """The list as TypeScript."""
     facts = [_fact(key, spec) for key, spec in SPECS.items()]
-    bands = json.dumps([band.value for band in Band])
-    return f"{_HEAD}export const BAND_IDS = {bands} as const;\n\nexport const FACTS = {json.dumps(facts, indent=2)} as const;\n"
+    lists = {
+        "BAND_IDS": [band.value for band in Band],
+        "FACTS": facts,
+        "DRAWN": [place.value for place in DRAWN],
+        "FILE_PLACES": [one.place.value for one in FILE_PLACES],
+    }
+    consts = (f"export const {name} = {json.dumps(found, indent=2)} as const;" for name, found in lists.items())
+    return "\n\n".join((_HEAD + next(consts), *consts, "export type DrawnPlace = (typeof DRAWN)[number];")) + "\n"
 
 
 if __name__ == "__main__":

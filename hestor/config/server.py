@@ -24,3 +24,11 @@ def post_fork(server: object, worker: object) -> None:
     from django.db import connections
 
     connections.close_all()
+
+
+def post_worker_init(worker: object) -> None:
+    """The first process cleans up once a day; another takes over when it ends."""
+    from hestor.config import daily
+
+    if getattr(worker, "age", 0) % workers == 1 % workers:
+        daily.start()

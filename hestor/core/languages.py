@@ -1,5 +1,6 @@
 """Languages by their BCP 47 tags, with what CLDR knows of them (through Babel)."""
 
+from collections.abc import Iterator
 from functools import lru_cache
 
 from babel import Locale, UnknownLocaleError, localedata
@@ -38,19 +39,15 @@ def name_in(tag: str, reader: str) -> str:
     return locale_of(tag).get_display_name(locale_of(reader)) or tag
 
 
-@lru_cache(maxsize=1)
-def _names() -> tuple[tuple[str, str, str], ...]:
-    """Every language of CLDR that needs no script in its tag: tag, own name, English name."""
+def all_names() -> Iterator[tuple[str, str, str]]:
+    """Every language of CLDR that needs no script in its tag: tag, own name, English name.
+
+    This reads the data of all of CLDR's locales, which takes seconds and much memory: it is for building a table.
+    """
     tags = (name.replace("_", "-") for name in localedata.locale_identifiers())
-    plain = [tag for tag in tags if tag != "root" and all(len(part) in (2, 3) for part in tag.split("-"))]
-    return tuple((tag, own_name(tag), name_in(tag, "en")) for tag in plain)
-
-
-def find(typed: str, most: int = 8) -> list[tuple[str, str, str]]:
-    """Languages whose tag, own name or English name begins with what was typed; the widest spoken form first."""
-    begin = typed.strip().casefold()
-    found = [names for names in _names() if any(name.casefold().startswith(begin) for name in names)]
-    return sorted(found, key=lambda names: (len(names[0]), names[2]))[:most] if begin else []
+    for tag in tags:
+        if tag != "root" and all(len(part) in (2, 3) for part in tag.split("-")):
+            yield tag, own_name(tag), name_in(tag, "en")
 
 
 def country_name(code: str, reader: str = "en") -> str:

@@ -10,7 +10,7 @@ from importlib.resources import files
 
 from hestor.core.facts.document import Facts
 from hestor.core.imaging import palettes
-from hestor.core.imaging.palettes import Theme
+from hestor.core.imaging.palettes import Theme, ThemeName
 from hestor.core.imaging.typefaces import PAIRS
 from hestor.press import faces
 from hestor.press.response import Response
@@ -33,9 +33,14 @@ def _base_style() -> str:
     return _FOLDER.joinpath("style.css").read_text()
 
 
-def _variables(theme: Theme) -> str:
+LIGHT: ThemeName = "light"
+DARK: ThemeName = "dark"
+
+
+def _variables(theme: Theme, name: ThemeName) -> str:
     names = ("ground", "tint", "ink", "soft", "line", "band", "link", "button", "button_ink")
-    return ";".join(f"--{name.replace('_', '-')}:{getattr(theme, name)}" for name in names)
+    colours = {key: getattr(theme, key) for key in names} | {"plate": palettes.PLATE[name]}
+    return ";".join(f"--{key.replace('_', '-')}:{value}" for key, value in colours.items())
 
 
 @lru_cache(maxsize=64)
@@ -48,8 +53,9 @@ def style(key: StyleKey) -> bytes:
         f'--{name}:"{face.family}",{faces.ARABIC.family},{face.fallback}'
         for name, face in (("heading", heading), ("text", text))
     )
-    dark = f"@media(prefers-color-scheme:dark){{:root{{{_variables(themes['dark'])}}}}}"
-    return f"{faces.rules(pair)}\n:root{{{_variables(themes['light'])};{fonts}}}{dark}\n{_base_style()}".encode()
+    light, darker = (_variables(themes[name], name) for name in (LIGHT, DARK))
+    dark = f"@media(prefers-color-scheme:dark){{:root{{{darker}}}}}"
+    return f"{faces.rules(pair)}\n:root{{{light};{fonts}}}{dark}\n{_base_style()}".encode()
 
 
 @lru_cache(maxsize=256)

@@ -1,4 +1,4 @@
-"""Towns of the world, with the clock that each keeps."""
+"""Reference data: towns of the world with their clocks, and languages by their names."""
 
 from django.db import models
 
@@ -17,3 +17,24 @@ class Town(models.Model):
 
     def __str__(self) -> str:
         return f"{self.name}, {self.country}"
+
+
+class Language(models.Model):
+    """A language that CLDR knows, by its tag (BCP 47). The three keys are what it is searched by: small letters."""
+
+    tag = models.CharField(max_length=20, unique=True)
+    own_name = models.CharField(max_length=100)
+    name = models.CharField(max_length=100)
+    tag_key = models.CharField(max_length=20)
+    own_key = models.CharField(max_length=100)
+    name_key = models.CharField(max_length=100)
+
+    class Meta:
+        indexes = (
+            models.Index(fields=["tag_key"], name="language_by_tag"),
+            models.Index(fields=["own_key"], name="language_by_own"),
+            models.Index(fields=["name_key"], name="language_by_name"),
+        )
+
+    def __str__(self) -> str:
+        return self.tag

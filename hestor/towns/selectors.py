@@ -1,10 +1,12 @@
-"""Finding a town as its name is typed, and what it tells of a site."""
+"""Finding a town or a language as its name is typed, and what a town tells of a site."""
 
 import unicodedata
 
+from django.db.models import Q
+
 from hestor.core import languages
 from hestor.core.errors import InvalidInput, Problem
-from hestor.towns.models import Town
+from hestor.towns.models import Language, Town
 
 
 def plain(name: str) -> str:
@@ -21,6 +23,20 @@ def find(typed: str, most: int = 8) -> list[Town]:
     # A range instead of LIKE, which SQLite can't answer from an index when the pattern is a parameter.
     found = Town.objects.filter(plain__gte=begin, plain__lt=begin + "\U0010ffff")
     return list(found.order_by("-population")[:most])
+
+
+def find_languages(typed: str, most: int = 8) -> list[Language]:
+    """Languages whose tag, own name or English name begins with what was typed; the widest spoken form first."""
+    begin = typed.strip().casefold()
+    if not begin:
+        return []
+    end = begin + "\U0010ffff"
+    keys = ("tag_key", "own_key", "name_key")
+    any_key = Q()
+    for key in keys:
+        any_key |= Q(**{f"{key}__gte": begin, f"{key}__lt": end})
+    found = Language.objects.filter(any_key)
+    return sorted(found, key=lambda language: (len(language.tag), language.name))[:most]
 
 
 def facts_from(town_id: int) -> dict[str, str]:

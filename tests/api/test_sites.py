@@ -2,7 +2,7 @@ import pytest
 
 from hestor.core.roles import Role
 from hestor.sites.models import Site
-from hestor.towns.models import Town
+from hestor.towns.models import Language, Town
 
 pytestmark = pytest.mark.django_db(databases=["default", "towns"])
 
@@ -98,7 +98,25 @@ def test_towns_are_found_as_they_are_typed(desk, towns):
     assert names(" ") == names("xyz") == names("%") == []
 
 
-def test_languages_say_whether_pages_speak_them(desk):
+@pytest.fixture
+def languages():
+    known = [("de", "Deutsch", "German"), ("de-CH", "Deutsch (Schweiz)", "German (Switzerland)")]
+    known += [("ar", "العربية", "Arabic"), ("fr", "français", "French")]
+    for tag, own, name in known:
+        keys = {"tag_key": tag.casefold(), "own_key": own.casefold(), "name_key": name.casefold()}
+        Language.objects.create(tag=tag, own_name=own, name=name, **keys)
+
+
+def test_languages_are_found_by_their_own_name_in_english_and_by_tag(desk, languages):
+    def tags(typed: str) -> list[str]:
+        return [one["tag"] for one in desk.get("/api/languages", {"q": typed}).json()]
+
+    assert tags("deuts") == tags("GERMAN") == tags("de") == ["de", "de-CH"]
+    assert tags("العرب") == ["ar"]
+    assert tags("  ") == tags("xyz") == tags("%") == []
+
+
+def test_languages_say_whether_pages_speak_them(desk, languages):
     found = {one["tag"]: one for one in desk.get("/api/languages", {"q": "french"}).json()}
     assert found["fr"] == {"tag": "fr", "own_name": "français", "name": "French", "own_words": False}
 

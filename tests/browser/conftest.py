@@ -47,7 +47,7 @@ def demo_data(tmp_path_factory) -> Path:
     with Server(shared) as running:
         # What is made from pictures is made once here, and not anew in each test's copy.
         for site in ("quillmere", "silberpfad", "narjis"):
-            assert Caller(running).call("GET", f"/api/sites/{site}/marks")[0] == 200
+            assert Caller(running).call("GET", f"/api/sites/{site}/brand")[0] == 200
     done.touch()
     return shared
 

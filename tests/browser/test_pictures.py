@@ -108,7 +108,7 @@ def test_one_in_use_goes_only_after_a_look_and_comes_back(owner_desk):
     expect(page.get_by_role("heading", name="Deleted in the last 30 days")).to_be_visible()
     expect(page.get_by_role("button", name="Open logo.svg")).to_have_count(0)
     assert owner_desk.faults() == []
-    page.get_by_role("button", name="Bring back").click()
+    page.get_by_role("button", name="Restore").click()
     expect(page.get_by_role("button", name="Open logo.svg")).to_be_visible()
 
 
@@ -121,7 +121,7 @@ def test_nothing_yet_no_connection_and_by_keyboard(owner_desk):
     page.get_by_role("button", name="Make the site").click()
     expect(owner_desk.field("Name")).to_have_value("Empty")
     expect(owner_desk.fact("Logo")).to_contain_text("No logo yet")
-    expect(owner_desk.fact("Icon")).to_contain_text("This is the starter mark.")
+    expect(owner_desk.fact("Icon")).to_contain_text("This is the starter icon.")
     owner_desk.open("empty", "pictures")
     expect(page.get_by_text("No picture yet.")).to_be_visible()
     assert owner_desk.faults() == []
@@ -129,10 +129,10 @@ def test_nothing_yet_no_connection_and_by_keyboard(owner_desk):
     page.locator("input[type=file]").first.set_input_files(file("a.png", png(60, 40)))
     expect(page.get_by_text("No connection, so “a.png” did not arrive.")).to_be_visible()
     page.unroute("**/pictures")
-    page.get_by_role("button", name="Put away").focus()
+    page.get_by_role("button", name="Dismiss").focus()
     page.keyboard.press("Enter")
     with page.expect_file_chooser() as chooser:
-        page.get_by_role("button", name="Bring pictures").focus()
+        page.get_by_role("button", name="Upload pictures").focus()
         page.keyboard.press("Enter")
     chooser.value.set_files(file("a.png", png(60, 40)))
     expect(page.get_by_role("button", name="Open a.png")).to_be_visible()

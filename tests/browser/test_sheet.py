@@ -20,20 +20,20 @@ def test_undo_and_redo_by_keyboard(owner_desk):
     page.keyboard.press("Control+Shift+Z")
     page.keyboard.press("Control+Y")
     expect(person.field("Name")).to_have_value("Second")
-    expect(person.fact("Name")).to_contain_text("✓ Cache")
+    expect(person.fact("Name")).to_contain_text("✓ Kept")
     page.reload()
     expect(person.field("Name")).to_have_value("Second")
 
 
 def test_undo_and_redo_without_a_keyboard(server, people):
     person = people(server, width=390).sign_in().open()
-    take_back = person.page.get_by_role("button", name="Take back")
+    take_back = person.page.get_by_role("button", name="Undo")
     expect(take_back).to_be_disabled()
     person.field("Tagline").fill("Other")
     take_back.click()
     expect(person.field("Tagline")).to_have_value("Borrow in spring, return in autumn")
     expect(person.field("Tagline")).to_be_focused()
-    person.page.get_by_role("button", name="Make again").click()
+    person.page.get_by_role("button", name="Redo").click()
     expect(person.field("Tagline")).to_have_value("Other")
     assert (person.faults(), person.overflows()) == ([], 0)
 
@@ -54,14 +54,14 @@ def test_a_refusal_points_at_the_spot_and_offers_the_fix(owner_desk):
     )
     expect(person.field("Footer line")).to_have_attribute("aria-invalid", "true")
     expect(person.fact("Footer line")).to_contain_text("Not kept")
-    person.field("Name").fill("Cache all the same")
-    expect(person.fact("Name")).to_contain_text("✓ Cache")
+    person.field("Name").fill("Kept all the same")
+    expect(person.fact("Name")).to_contain_text("✓ Kept")
     page.get_by_role("button", name="Review and publish").click()
     expect(page.get_by_text("Not kept, so not published: Footer line")).to_be_visible()
     page.get_by_role("link", name="Back to the house style").click()
     page.get_by_role("button", name="Write {year}").click()
     expect(person.field("Footer line")).to_have_value("© {year} {site}")
-    expect(person.fact("Footer line")).to_contain_text("✓ Cache")
+    expect(person.fact("Footer line")).to_contain_text("✓ Kept")
 
 
 def test_a_paste_that_is_far_too_long_is_not_lost(owner_desk):
@@ -72,7 +72,7 @@ def test_a_paste_that_is_far_too_long_is_not_lost(owner_desk):
     expect(owner_desk.field("Name")).to_have_value("x" * 10_000)
     owner_desk.page.get_by_role("button", name="Take it out").click()
     expect(owner_desk.field("Name")).to_have_value("x" * 120)
-    expect(owner_desk.fact("Name")).to_contain_text("✓ Cache")
+    expect(owner_desk.fact("Name")).to_contain_text("✓ Kept")
 
 
 def test_an_empty_name_is_refused_where_it_stands(owner_desk):
@@ -94,9 +94,9 @@ def test_two_people_on_different_facts_lose_nothing(server, people):
     one = people(server).sign_in().open()
     two = people(server).sign_in("helper").open()
     one.field("Name").fill("From one")
-    expect(one.fact("Name")).to_contain_text("✓ Cache")
+    expect(one.fact("Name")).to_contain_text("✓ Kept")
     two.field("Tagline").fill("From two")
-    expect(two.fact("Tagline")).to_contain_text("✓ Cache")
+    expect(two.fact("Tagline")).to_contain_text("✓ Kept")
     expect(two.field("Name")).to_have_value("From one")
     one.page.reload()
     expect(one.field("Tagline")).to_have_value("From two")
@@ -109,7 +109,7 @@ def test_two_people_on_one_fact_are_asked(server, people):
         two.context.set_offline(True)
         two.field("Name").fill("From two")
         one.field("Name").fill("From one" if whose == "Keep yours" else "From one again")
-        expect(one.fact("Name")).to_contain_text("✓ Cache")
+        expect(one.fact("Name")).to_contain_text("✓ Kept")
         two.field("Name").fill("From two ")
         two.field("Name").fill("From two")
         two.context.set_offline(False)
@@ -123,7 +123,7 @@ def test_two_people_on_one_fact_are_asked(server, people):
         expect(one.field("Name")).to_have_value(kept)
         if whose == "Keep yours":
             two.field("Name").fill("Between")
-            expect(two.fact("Name")).to_contain_text("✓ Cache")
+            expect(two.fact("Name")).to_contain_text("✓ Kept")
             one.page.reload()
             expect(one.field("Name")).to_have_value("Between")
 
@@ -137,7 +137,7 @@ def test_words_typed_without_a_connection_are_kept_when_it_is_back(owner_desk):
     expect(person.page.get_by_text("Not all kept yet")).to_be_visible()
     assert person.faults() == []
     person.context.set_offline(False)
-    expect(person.fact("Name")).to_contain_text("✓ Cache")
+    expect(person.fact("Name")).to_contain_text("✓ Kept")
     expect(person.proof("Name", "Page header")).to_contain_text("Typed in a tunnel")
 
 
@@ -149,7 +149,7 @@ def test_words_survive_a_reload_before_they_were_kept(owner_desk):
     owner_desk.page.reload()
     expect(owner_desk.field("Name")).to_have_value("Typed just before")
     owner_desk.page.unroute("**/style")
-    expect(owner_desk.fact("Name")).to_contain_text("✓ Cache")
+    expect(owner_desk.fact("Name")).to_contain_text("✓ Kept")
 
 
 def test_being_signed_out_meanwhile_is_said_and_nothing_is_lost(owner_desk):
@@ -161,7 +161,7 @@ def test_being_signed_out_meanwhile_is_said_and_nothing_is_lost(owner_desk):
     expect(person.page.get_by_role("heading", name="Sign in to the desk")).to_be_visible()
     person.sign_in().open()
     expect(person.field("Name")).to_have_value("After the session")
-    expect(person.fact("Name")).to_contain_text("✓ Cache")
+    expect(person.fact("Name")).to_contain_text("✓ Kept")
 
 
 def test_a_viewer_looks_and_changes_nothing(server, people):
@@ -183,5 +183,5 @@ def test_settings_are_chosen_not_learnt(owner_desk):
     page.get_by_role("option", name="Deutsch German · de", exact=True).click()
     expect(person.fact("Language").get_by_text("German de")).to_be_visible()
     person.field("Colour").fill("#abc")
-    expect(person.fact("Colour")).to_contain_text("✓ Cache")
+    expect(person.fact("Colour")).to_contain_text("✓ Kept")
     expect(page.get_by_text("3 changes kept")).to_be_visible()

@@ -85,7 +85,7 @@ def test_an_edition_is_looked_at_and_brought_back(owner_desk, server):
     page = owner_desk.open(view="editions").page
     first = page.get_by_role("listitem").filter(has=page.get_by_role("heading", name="Edition 1"))
     with owner_desk.context.expect_page() as opened:
-        first.get_by_role("link", name="Preview at it").click()
+        first.get_by_role("link", name="Preview it").click()
     look = opened.value
     expect(look.get_by_text("This is edition 1.")).to_be_visible()
     look.get_by_role("link", name="Contact", exact=True).first.click()
@@ -158,7 +158,7 @@ def test_hostile_words_run_nowhere(owner_desk, server):
         owner_desk.field("Name").fill(words)
         owner_desk.field("Tagline").fill(words)
         expect(owner_desk.proof("Name", "Page header")).to_contain_text(words)
-    expect(owner_desk.fact("Tagline")).to_contain_text("✓ Cache")
+    expect(owner_desk.fact("Tagline")).to_contain_text("✓ Kept")
     page.get_by_role("button", name="Review and publish").click()
     page.get_by_role("button", name="Publish these").click()
     expect(page.get_by_role("heading", name="Edition 4 is live")).to_be_visible()

@@ -146,10 +146,10 @@ def test_a_drawing_in_a_text_stays_a_drawing():
 
 def test_a_look_has_its_own_addresses():
     made = edition(logo=LOGO)
-    page = PageReading(render(made, "/", NOW, Preview("/_look/t", 2)).body)
+    page = PageReading(render(made, "/", NOW, Preview("/_preview/t", 2)).body)
     for src in (page.logo.src, page.tab_icon):
-        assert src.startswith("/_look/t/_hestor/")
-        assert render(made, src.removeprefix("/_look/t"), NOW, Preview("/_look/t", 2)).status == 200
+        assert src.startswith("/_preview/t/_hestor/")
+        assert render(made, src.removeprefix("/_preview/t"), NOW, Preview("/_preview/t", 2)).status == 200
     assert page.share.src.startswith("https://seeds.example/_hestor/")
 
 

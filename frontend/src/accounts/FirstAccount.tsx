@@ -5,7 +5,7 @@ import { Button } from "../ui/Button";
 import { Field } from "../ui/Field";
 import { ErrorNotice } from "../ui/ErrorNotice";
 import { useFirstAccount } from "./api";
-import { Gate } from "./Gate";
+import { AuthLayout } from "../ui/AuthLayout";
 
 /** The very first visit: nobody has an account yet. */
 export function FirstAccount() {
@@ -17,7 +17,7 @@ export function FirstAccount() {
   function field(key: keyof typeof fields) {
     return {
       value: fields[key],
-      errors: problem?.spots(key) ?? [],
+      errors: problem?.of(key) ?? [],
       onChange: (event: { target: { value: string } }) => setFields({ ...fields, [key]: event.target.value }),
     };
   }
@@ -28,11 +28,16 @@ export function FirstAccount() {
   }
 
   return (
-    <Gate title={t("firstAccount.title")} lead={t("firstAccount.lead")}>
+    <AuthLayout title={t("firstAccount.title")} lead={t("firstAccount.lead")}>
       <form onSubmit={submit} className="grid gap-4" noValidate>
         <ErrorNotice error={make.error} />
         <Field label={t("signIn.email")} type="email" autoComplete="username" autoFocus {...field("email")} />
-        <Field label={t("firstAccount.name")} hint={t("firstAccount.nameHint")} autoComplete="name" {...field("name")} />
+        <Field
+          label={t("firstAccount.name")}
+          hint={t("firstAccount.nameHint")}
+          autoComplete="name"
+          {...field("name")}
+        />
         <Field
           label={t("signIn.password")}
           hint={t("firstAccount.passwordHint")}
@@ -44,6 +49,6 @@ export function FirstAccount() {
           {t("firstAccount.go")}
         </Button>
       </form>
-    </Gate>
+    </AuthLayout>
   );
 }

@@ -5,9 +5,15 @@ import { Button } from "../ui/Button";
 import { Field } from "../ui/Field";
 import { ErrorNotice } from "../ui/ErrorNotice";
 import { useSignIn } from "./api";
-import { Gate } from "./Gate";
+import { AuthLayout } from "../ui/AuthLayout";
 
-function DemoAccounts({ accounts, onUse }: { accounts: Session["demo_accounts"]; onUse: (email: string, password: string) => void }) {
+function DemoAccounts({
+  accounts,
+  onUse,
+}: {
+  accounts: Session["demo_accounts"];
+  onUse: (email: string, password: string) => void;
+}) {
   const { t } = useTranslation();
   if (!accounts.length) return null;
   return (
@@ -21,7 +27,11 @@ function DemoAccounts({ accounts, onUse }: { accounts: Session["demo_accounts"];
       <ul className="grid gap-1">
         {accounts.map((account) => (
           <li key={account.email} className="flex flex-wrap items-baseline gap-x-3">
-            <button type="button" className="act-link py-1 font-code" onClick={() => onUse(account.email, account.password)}>
+            <button
+              type="button"
+              className="act-link py-1 font-code"
+              onClick={() => onUse(account.email, account.password)}
+            >
               {account.email}
             </button>
             <span className="text-soft">{t(`role.${account.role}`)}</span>
@@ -44,7 +54,7 @@ export function SignIn({ session }: { session: Session }) {
   }
 
   return (
-    <Gate title={t("signIn.title")} lead={t("signIn.lead")}>
+    <AuthLayout title={t("signIn.title")} lead={t("signIn.lead")}>
       <form onSubmit={submit} className="grid gap-4">
         <ErrorNotice error={signIn.error} />
         <Field
@@ -76,6 +86,6 @@ export function SignIn({ session }: { session: Session }) {
           signIn.mutate({ email, password });
         }}
       />
-    </Gate>
+    </AuthLayout>
   );
 }

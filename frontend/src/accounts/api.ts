@@ -1,10 +1,10 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { api, given, type Schemas, type Session } from "../api/client";
+import { api, result, type Schemas, type Session } from "../api/client";
 
 const KEY = ["session"];
 
 export function useSession() {
-  return useQuery({ queryKey: KEY, queryFn: () => given<Session>(api.GET("/api/session")), staleTime: 60_000 });
+  return useQuery({ queryKey: KEY, queryFn: () => result<Session>(api.GET("/api/session")), staleTime: 60_000 });
 }
 
 function useSessionChange<Input>(call: (input: Input) => Promise<Session>) {
@@ -20,16 +20,16 @@ function useSessionChange<Input>(call: (input: Input) => Promise<Session>) {
 }
 
 export function useSignIn() {
-  return useSessionChange((body: Schemas["SignIn"]) => given<Session>(api.POST("/api/session", { body })));
+  return useSessionChange((body: Schemas["SignIn"]) => result<Session>(api.POST("/api/session", { body })));
 }
 
 export function useFirstAccount() {
-  return useSessionChange((body: Schemas["NewAccount"]) => given<Session>(api.POST("/api/accounts", { body })));
+  return useSessionChange((body: Schemas["NewAccount"]) => result<Session>(api.POST("/api/accounts", { body })));
 }
 
 export function useSignOut() {
   return useSessionChange(async () => {
-    await given(api.DELETE("/api/session"));
-    return given<Session>(api.GET("/api/session"));
+    await result(api.DELETE("/api/session"));
+    return result<Session>(api.GET("/api/session"));
   });
 }

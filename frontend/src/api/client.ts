@@ -11,6 +11,10 @@ export type Proof = Schemas["ProofOut"];
 export type Edition = Schemas["EditionOut"];
 export type Change = Schemas["ChangeOut"];
 export type Page = Schemas["PageOut"];
+export type PageFull = Schemas["PageFull"];
+export type PageFields = Schemas["PageIn"];
+export type Reach = Schemas["ReachOut"];
+export type BrandReport = Schemas["BrandOut"];
 export type Session = Schemas["SessionOut"];
 export type Town = Schemas["TownOut"];
 export type Language = Schemas["LanguageOut"];
@@ -27,7 +31,7 @@ api.use({
   },
 });
 
-interface Answer<T> {
+interface Outcome<T> {
   data?: T;
   error?: unknown;
   response: Response;
@@ -39,11 +43,11 @@ function asProblem(error: unknown, response: Response): Problem {
 }
 
 /** What a call gave. Throws ApiProblem for a refusal, NoConnection when no answer came. */
-export async function given<T>(call: Promise<Answer<T>>): Promise<T> {
-  const answer = await call.catch((error: unknown) => {
+export async function result<T>(call: Promise<Outcome<T>>): Promise<T> {
+  const outcome = await call.catch((error: unknown) => {
     if (error instanceof TypeError) throw new NoConnection();
     throw error;
   });
-  if (!answer.response.ok) throw new ApiProblem(asProblem(answer.error, answer.response));
-  return answer.data as T;
+  if (!outcome.response.ok) throw new ApiProblem(asProblem(outcome.error, outcome.response));
+  return outcome.data as T;
 }

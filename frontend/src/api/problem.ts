@@ -1,7 +1,7 @@
 import type { components } from "./schema";
 
 export type Problem = components["schemas"]["ProblemOut"];
-export type Spot = components["schemas"]["SpotOut"];
+export type FieldError = components["schemas"]["FieldErrorOut"];
 
 /** The server's refusal, as problem details (RFC 9457). */
 export class ApiProblem extends Error {
@@ -14,9 +14,9 @@ export class ApiProblem extends Error {
     return this.problem.status;
   }
 
-  /** The refused spots of one field. */
-  spots(field: string): Spot[] {
-    return (this.problem.errors ?? []).filter((spot) => spot.field === field);
+  /** What is wrong with one field. */
+  of(field: string): FieldError[] {
+    return (this.problem.errors ?? []).filter((error) => error.field === field);
   }
 }
 

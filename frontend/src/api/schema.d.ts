@@ -83,7 +83,7 @@ export interface paths {
          * Shape
          * @description One of the shapes, as a drawing in a mid grey that can be made out in light and dark.
          */
-        get: operations["hestor_api_marks_shape"];
+        get: operations["hestor_api_brand_shape"];
         put?: never;
         post?: never;
         delete?: never;
@@ -140,6 +140,30 @@ export interface paths {
         patch: operations["hestor_api_sites_change"];
         trace?: never;
     };
+    "/api/sites/{site}/brand": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Show
+         * @description The brand report of the draft.
+         */
+        get: operations["hestor_api_brand_show"];
+        put?: never;
+        /**
+         * Typed
+         * @description The same with facts as they are being chosen; nothing is kept.
+         */
+        post: operations["hestor_api_brand_typed"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{site}/changes": {
         parameters: {
             query?: never;
@@ -149,7 +173,7 @@ export interface paths {
         };
         /**
          * Show
-         * @description What would change for visitors, in words, old and new, with reach; and a look at the whole draft.
+         * @description What would change for visitors, in words, old and new, with reach; and a preview of the whole draft.
          */
         get: operations["hestor_api_changes_show"];
         put?: never;
@@ -169,7 +193,7 @@ export interface paths {
         };
         /**
          * List Editions
-         * @description Fifty editions, newest first; older ones with ``before`` a number.
+         * @description Fifty editions, newest first; older ones with ``before`` a number, which the Link header names (RFC 8288).
          */
         get: operations["hestor_api_editions_list_editions"];
         put?: never;
@@ -213,35 +237,11 @@ export interface paths {
         };
         /**
          * Show
-         * @description A file that the draft's marks have. Its address holds a hash of what it shows.
+         * @description A file that the draft's brand has. Its address holds a hash of what it shows.
          */
         get: operations["hestor_api_files_show"];
         put?: never;
         post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sites/{site}/marks": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Show
-         * @description The draft's marks, measured.
-         */
-        get: operations["hestor_api_marks_show"];
-        put?: never;
-        /**
-         * Typed
-         * @description The same with facts as they are being chosen; nothing is kept.
-         */
-        post: operations["hestor_api_marks_typed"];
         delete?: never;
         options?: never;
         head?: never;
@@ -295,7 +295,7 @@ export interface paths {
         head?: never;
         /**
          * Change
-         * @description Changes a page in the draft; what is live stays as it is.
+         * @description Changes a page in the draft; what is live stays as it is. A stale write is refused, with both values.
          */
         patch: operations["hestor_api_pages_change"];
         trace?: never;
@@ -314,10 +314,10 @@ export interface paths {
         get: operations["hestor_api_pictures_list_pictures"];
         put?: never;
         /**
-         * Bring
-         * @description Takes a picture in. The same file twice is one picture.
+         * Upload
+         * @description Uploads a picture. The same file twice is one picture.
          */
-        post: operations["hestor_api_pictures_bring"];
+        post: operations["hestor_api_pictures_upload"];
         delete?: never;
         options?: never;
         head?: never;
@@ -398,10 +398,10 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Bring Back
-         * @description Brings a deleted picture back.
+         * Restore
+         * @description Restores a deleted picture.
          */
-        post: operations["hestor_api_pictures_bring_back"];
+        post: operations["hestor_api_pictures_restore"];
         delete?: never;
         options?: never;
         head?: never;
@@ -452,6 +452,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{site}/reach": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Find
+         * @description Where the facts ``keys`` (all, if none are named) land in the draft, with values as they are being typed.
+         */
+        post: operations["hestor_api_reach_find"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{site}/style": {
         parameters: {
             query?: never;
@@ -489,7 +509,7 @@ export interface paths {
          * Read
          * @description What a file of tokens says: facts to take, and every colour in it. Nothing is kept.
          */
-        post: operations["hestor_api_marks_read"];
+        post: operations["hestor_api_brand_read"];
         delete?: never;
         options?: never;
         head?: never;
@@ -507,7 +527,7 @@ export interface paths {
          * Export
          * @description Colours and typefaces of the draft as a file: design tokens (``json``) or custom properties (``css``).
          */
-        get: operations["hestor_api_marks_export"];
+        get: operations["hestor_api_brand_export"];
         put?: never;
         post?: never;
         delete?: never;
@@ -547,7 +567,7 @@ export interface paths {
          * Typeface
          * @description A shipped typeface's file, so that the desk can show it before it is chosen.
          */
-        get: operations["hestor_api_marks_typeface"];
+        get: operations["hestor_api_brand_typeface"];
         put?: never;
         post?: never;
         delete?: never;
@@ -575,12 +595,62 @@ export interface components {
             size: number;
         };
         /**
+         * BrandIn
+         * @description Facts as they are being chosen, not kept yet.
+         */
+        BrandIn: {
+            /** Facts */
+            facts?: {
+                accent_colour?: unknown;
+                brand_colour?: unknown;
+                description?: string;
+                footer_text?: string;
+                icon?: unknown;
+                language?: unknown;
+                logo?: unknown;
+                logo_dark?: unknown;
+                logo_plate?: unknown;
+                logo_says_name?: unknown;
+                logo_width?: unknown;
+                name?: string;
+                share_picture?: unknown;
+                short_name?: string;
+                tagline?: string;
+                time_zone?: unknown;
+                typefaces?: unknown;
+            } & {
+                [key: string]: unknown;
+            };
+        };
+        /**
+         * BrandOut
+         * @description The brand of the draft, measured; and what there is to choose from.
+         */
+        BrandOut: {
+            /** Colours */
+            colours: {
+                [key: string]: components["schemas"]["PairOut"][];
+            };
+            /** Errors */
+            errors: components["schemas"]["FieldErrorOut"][];
+            /** Forms */
+            forms: ("square" | "rounded" | "circle" | "shield" | "drop" | "octagon" | "plain")[];
+            icon: components["schemas"]["IconReportOut"];
+            logo: components["schemas"]["LogoReportOut"] | null;
+            logo_dark: components["schemas"]["LogoReportOut"] | null;
+            /** Proposals */
+            proposals: string[];
+            /** Shapes */
+            shapes: string[];
+            share: components["schemas"]["ShareReportOut"];
+            /** Typefaces */
+            typefaces: components["schemas"]["TypefacesOut"][];
+        };
+        /**
          * ChangeOut
-         * @description One difference, in words.
+         * @description One difference, in words; ``pages`` is on how many pages it is seen at all, ``reach`` where.
          */
         ChangeOut: {
-            /** Feeds */
-            feeds: number;
             /** Key */
             key: string;
             /**
@@ -588,8 +658,6 @@ export interface components {
              * @enum {string}
              */
             kind: "fact" | "page_added" | "page_changed" | "page_removed";
-            /** Manifests */
-            manifests: number;
             /** Name */
             name: string;
             /** New */
@@ -599,7 +667,9 @@ export interface components {
             /** Pages */
             pages: number;
             /** Reach */
-            reach: string;
+            reach: components["schemas"]["PlaceReachOut"][];
+            /** Reach Words */
+            reach_words: string;
             /** Words */
             words: string;
         };
@@ -612,8 +682,8 @@ export interface components {
             changes: components["schemas"]["ChangeOut"][];
             /** Live Number */
             live_number: number;
-            /** Look */
-            look: string;
+            /** Preview Url */
+            preview_url: string;
             /** Revision */
             revision: number;
         };
@@ -681,12 +751,12 @@ export interface components {
             changes: components["schemas"]["ChangeOut"][];
             /** Live */
             live: boolean;
-            /** Look */
-            look: string;
             /** Name */
             name: string;
             /** Number */
             number: number;
+            /** Preview Url */
+            preview_url: string;
             /**
              * Published
              * Format: date-time
@@ -695,7 +765,7 @@ export interface components {
         };
         /**
          * Facts
-         * @description All facts of a site. A new fact is one field here with its default, and one line in RULES.
+         * @description All facts of a site.
          */
         Facts: {
             /**
@@ -766,18 +836,42 @@ export interface components {
              * @default reading
              */
             typefaces: string;
-            /**
-             * Version
-             * @default 1
-             * @constant
-             */
-            version: 1;
         };
         /**
-         * IconMarkOut
-         * @description The icon measured. ``pixels`` are its true pixels at 16 and 32 as data addresses.
+         * FieldErrorOut
+         * @description One refused spot; start and end count code points of the tidied value, where ``fix`` may be put.
          */
-        IconMarkOut: {
+        FieldErrorOut: {
+            /** Code */
+            code: string;
+            /** End */
+            end?: number | null;
+            /** Field */
+            field: string;
+            /** Fix */
+            fix?: string | null;
+            /** Message */
+            message: string;
+            /** Start */
+            start?: number | null;
+        };
+        /**
+         * HighlightOut
+         * @description Where in a line a fact stands, in code points.
+         */
+        HighlightOut: {
+            /** End */
+            end: number;
+            /** Fact */
+            fact: string;
+            /** Start */
+            start: number;
+        };
+        /**
+         * IconReportOut
+         * @description The icon measured. ``pixels`` are its true pixels at 16 and 32 as data addresses; ``grounds`` those of tabs.
+         */
+        IconReportOut: {
             /** Advice */
             advice: ("clear" | "faint_on_light" | "faint_on_dark" | "fine_detail" | "fine_detail_tiny" | "small_in_square")[];
             /** At */
@@ -788,6 +882,12 @@ export interface components {
             files: {
                 [key: string]: string;
             };
+            /** Grounds */
+            grounds: {
+                [key: string]: string;
+            };
+            /** Most Letters */
+            most_letters: number;
             /** Names */
             names: string[];
             /** Pixels */
@@ -818,8 +918,8 @@ export interface components {
          * @description One text of a place.
          */
         LineOut: {
-            /** Marks */
-            marks: components["schemas"]["MarkOut"][];
+            /** Highlights */
+            highlights: components["schemas"]["HighlightOut"][];
             /** Role */
             role: string;
             /** Text */
@@ -848,6 +948,23 @@ export interface components {
             trim?: number[] | null;
         };
         /**
+         * LogoAdviceOut
+         * @description One finding about a logo, with its remedies; ``number`` is a share in percent, or a width in pixels.
+         */
+        LogoAdviceOut: {
+            /**
+             * Code
+             * @enum {string}
+             */
+            code: "trimmed" | "margins" | "has_dark" | "plate_light" | "plate_dark" | "lost_light" | "lost_dark" | "faint_light" | "faint_dark" | "clear_on_light" | "sharp" | "unsharp";
+            /** Good */
+            good: boolean;
+            /** Number */
+            number: number;
+            /** Remedies */
+            remedies: components["schemas"]["RemedyOut"][];
+        };
+        /**
          * LogoIcon
          * @description An icon that is a square part of the logo, whatever the logo is; without a crop, one is found in it.
          */
@@ -861,10 +978,12 @@ export interface components {
             source: "logo";
         };
         /**
-         * LogoMarkOut
+         * LogoReportOut
          * @description A logo measured: as it is shown, how it stands on the header's grounds, what its files weigh.
          */
-        LogoMarkOut: {
+        LogoReportOut: {
+            /** Advice */
+            advice: components["schemas"]["LogoAdviceOut"][];
             /** Fallback Bytes */
             fallback_bytes: number;
             /** Height */
@@ -873,10 +992,6 @@ export interface components {
             modern_bytes: number;
             /** One Colour */
             one_colour: string | null;
-            /** Remedies */
-            remedies: {
-                [key: string]: string;
-            };
             /** Scales */
             scales: number;
             /** Sensible Width */
@@ -895,52 +1010,6 @@ export interface components {
             trim: number[] | null;
             /** Width */
             width: number;
-        };
-        /**
-         * MarkOut
-         * @description Where in a line a fact stands, in code points.
-         */
-        MarkOut: {
-            /** End */
-            end: number;
-            /** Fact */
-            fact: string;
-            /** Start */
-            start: number;
-        };
-        /**
-         * MarksIn
-         * @description Facts as they are being chosen, not kept yet.
-         */
-        MarksIn: {
-            /** Facts */
-            facts?: {
-                [key: string]: unknown;
-            };
-        };
-        /**
-         * MarksOut
-         * @description All marks of the draft, measured; and what there is to choose from.
-         */
-        MarksOut: {
-            /** Colours */
-            colours: {
-                [key: string]: components["schemas"]["PairOut"][];
-            };
-            /** Errors */
-            errors: components["schemas"]["SpotOut"][];
-            /** Forms */
-            forms: ("square" | "rounded" | "circle" | "shield" | "drop" | "octagon" | "plain")[];
-            icon: components["schemas"]["IconMarkOut"];
-            logo: components["schemas"]["LogoMarkOut"] | null;
-            logo_dark: components["schemas"]["LogoMarkOut"] | null;
-            /** Proposals */
-            proposals: string[];
-            /** Shapes */
-            shapes: string[];
-            share: components["schemas"]["ShareMarkOut"];
-            /** Typefaces */
-            typefaces: components["schemas"]["TypefacesOut"][];
         };
         /**
          * NewAccount
@@ -983,55 +1052,85 @@ export interface components {
          */
         PageChange: {
             /** Body */
-            body?: string | null;
+            body?: string;
             /** In Menu */
-            in_menu?: boolean | null;
+            in_menu?: boolean;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind?: "page" | "post" | "news";
             /** Menu Title */
-            menu_title?: string | null;
+            menu_title?: string;
             /** Order */
-            order?: number | null;
+            order?: number;
             /** Parent */
             parent?: number | null;
             /** Path */
-            path?: string | null;
+            path?: string;
             /** Published */
             published?: string | null;
             /** Summary */
-            summary?: string | null;
+            summary?: string;
             /** Title */
-            title?: string | null;
+            title?: string;
         };
         /**
          * PageFull
-         * @description A page with its text.
+         * @description A page with its text, and the draft's revision that it was read at.
          */
         PageFull: {
             /** Address */
             address: string;
             /** Body */
             body: string;
+            /** Depth */
+            depth: number;
             /** Id */
             id: number;
-            /** In Menu */
+            /**
+             * In Menu
+             * @default false
+             */
             in_menu: boolean;
-            /** Kind */
-            kind: string;
-            /** Menu Title */
+            /**
+             * Kind
+             * @default page
+             * @enum {string}
+             */
+            kind: "page" | "post" | "news";
+            /**
+             * Menu Title
+             * @default
+             */
             menu_title: string;
-            /** Order */
+            /**
+             * Order
+             * @default 0
+             */
             order: number;
             /** Parent */
-            parent: number | null;
+            parent?: number | null;
             /** Path */
             path: string;
             /** Published */
-            published: string | null;
-            /** Says */
-            says: string;
-            /** State */
-            state: string;
-            /** Summary */
+            published?: string | null;
+            /** Revision */
+            revision: number;
+            /** Shown Title */
+            shown_title: string;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "live" | "changed" | "new";
+            /**
+             * Summary
+             * @default
+             */
             summary: string;
+            /** Tab Title */
+            tab_title: string;
             /** Title */
             title: string;
         };
@@ -1082,33 +1181,58 @@ export interface components {
         };
         /**
          * PageOut
-         * @description A page of the draft. ``address`` is where the public reads it; ``says`` is its title in tabs.
+         * @description A page of the draft. ``address`` is where the public reads it, ``tab_title`` what its tab says.
+         *
+         *     ``shown_title`` is its title with the fill-ins filled; ``depth`` how many pages stand above it.
          */
         PageOut: {
             /** Address */
             address: string;
+            /** Depth */
+            depth: number;
             /** Id */
             id: number;
-            /** In Menu */
+            /**
+             * In Menu
+             * @default false
+             */
             in_menu: boolean;
-            /** Kind */
-            kind: string;
-            /** Menu Title */
+            /**
+             * Kind
+             * @default page
+             * @enum {string}
+             */
+            kind: "page" | "post" | "news";
+            /**
+             * Menu Title
+             * @default
+             */
             menu_title: string;
-            /** Order */
+            /**
+             * Order
+             * @default 0
+             */
             order: number;
             /** Parent */
-            parent: number | null;
+            parent?: number | null;
             /** Path */
             path: string;
             /** Published */
-            published: string | null;
-            /** Says */
-            says: string;
-            /** State */
-            state: string;
-            /** Summary */
+            published?: string | null;
+            /** Shown Title */
+            shown_title: string;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "live" | "changed" | "new";
+            /**
+             * Summary
+             * @default
+             */
             summary: string;
+            /** Tab Title */
+            tab_title: string;
             /** Title */
             title: string;
         };
@@ -1125,6 +1249,8 @@ export interface components {
             difference: number;
             /** Fore */
             fore: string;
+            /** Is Text */
+            is_text: boolean;
             /** Moved */
             moved: boolean;
             /**
@@ -1178,7 +1304,7 @@ export interface components {
         };
         /**
          * PictureOut
-         * @description A picture of a site. ``notes`` say what was done when it was taken in; ``markdown`` puts it into a text.
+         * @description A picture of a site. ``notes`` say what was done when it was uploaded; ``markdown`` puts it into a text.
          */
         PictureOut: {
             /** Came As */
@@ -1220,15 +1346,6 @@ export interface components {
             width: number;
         };
         /**
-         * PictureTaken
-         * @description A picture that was brought; ``new`` is false if the site had the very same file already.
-         */
-        PictureTaken: {
-            /** New */
-            new: boolean;
-            picture: components["schemas"]["PictureOut"];
-        };
-        /**
          * PicturesOut
          * @description A site's pictures, and those that can be brought back.
          */
@@ -1244,31 +1361,48 @@ export interface components {
         };
         /**
          * Place
-         * @description Anywhere a fact is seen.
+         * @description Anywhere a fact is seen. A new place is a name here and its module; see ``places.all``.
          * @enum {string}
          */
-        Place: "tab" | "header" | "footer" | "search" | "text" | "feed" | "manifest" | "structured" | "not_found" | "share" | "links" | "message";
+        Place: "tab" | "header" | "footer" | "search" | "text" | "share" | "links" | "structured" | "not_found" | "feed" | "manifest" | "message";
+        /**
+         * PlaceIn
+         * @description A place whose proof is wanted: on the page that was named, or on the home page.
+         */
+        PlaceIn: {
+            /**
+             * Home
+             * @default false
+             */
+            home: boolean;
+            /**
+             * Place
+             * @enum {string}
+             */
+            place: "tab" | "header" | "footer" | "search" | "share" | "links" | "feed" | "manifest" | "message";
+        };
         /**
          * PlaceReachOut
-         * @description In one place: on how many pages, in how many files.
+         * @description In one place: on how many pages, or in how many files.
          */
         PlaceReachOut: {
-            /** Files */
-            files: number;
-            /** Pages */
-            pages: number;
+            /** Number */
+            number: number;
             place: components["schemas"]["Place"];
         };
         /**
          * ProblemOut
-         * @description Problem details (RFC 9457). ``yours`` and ``current`` come with a stale write to the house style.
+         * @description Problem details (RFC 9457). ``yours`` and ``current`` come with a stale write: what was given, what is there.
          */
         ProblemOut: {
             /** Code */
             code: string;
-            current?: components["schemas"]["StyleOut"] | null;
+            /** Current */
+            current?: {
+                [key: string]: unknown;
+            } | null;
             /** Errors */
-            errors?: components["schemas"]["SpotOut"][];
+            errors?: components["schemas"]["FieldErrorOut"][];
             /** Status */
             status: number;
             /** Title */
@@ -1293,7 +1427,11 @@ export interface components {
             path: string;
             /** Pictures */
             pictures: components["schemas"]["ProofPictureOut"][];
-            place: components["schemas"]["Place"];
+            /**
+             * Place
+             * @enum {string}
+             */
+            place: "tab" | "header" | "footer" | "search" | "share" | "links" | "feed" | "manifest" | "message";
             /** Plates */
             plates: string;
         };
@@ -1315,11 +1453,29 @@ export interface components {
         };
         /**
          * ProofsIn
-         * @description Values as they are being typed, not kept yet.
+         * @description Values as they are being typed, not kept yet, and which places are wanted (all, if none are named).
          */
         ProofsIn: {
             /** Facts */
             facts?: {
+                accent_colour?: unknown;
+                brand_colour?: unknown;
+                description?: string;
+                footer_text?: string;
+                icon?: unknown;
+                language?: unknown;
+                logo?: unknown;
+                logo_dark?: unknown;
+                logo_plate?: unknown;
+                logo_says_name?: unknown;
+                logo_width?: unknown;
+                name?: string;
+                share_picture?: unknown;
+                short_name?: string;
+                tagline?: string;
+                time_zone?: unknown;
+                typefaces?: unknown;
+            } & {
                 [key: string]: unknown;
             };
             /**
@@ -1327,26 +1483,26 @@ export interface components {
              * @default /
              */
             path: string;
+            /** Places */
+            places?: components["schemas"]["PlaceIn"][] | null;
         };
         /**
          * ProofsOut
-         * @description The proofs of a page, of the home page and of the files; and each fact's reach.
+         * @description The proofs that were asked for; ``derived`` is what stands in for facts that are unset.
          */
         ProofsOut: {
+            /** Derived */
+            derived: {
+                [key: string]: string;
+            };
             /** Errors */
-            errors: components["schemas"]["SpotOut"][];
-            /** Mark */
-            mark: string;
+            errors: components["schemas"]["FieldErrorOut"][];
+            /** Icon Url */
+            icon_url: string;
             /** Path */
             path: string;
             /** Proofs */
             proofs: components["schemas"]["ProofOut"][];
-            /** Reach */
-            reach: {
-                [key: string]: components["schemas"]["PlaceReachOut"][];
-            };
-            /** Short Name */
-            short_name: string;
             /** Themes */
             themes: {
                 [key: string]: components["schemas"]["ThemeOut"];
@@ -1365,17 +1521,72 @@ export interface components {
             changes: components["schemas"]["ChangeOut"][];
             /** Live */
             live: boolean;
-            /** Look */
-            look: string;
             /** Name */
             name: string;
             /** Number */
             number: number;
+            /** Preview Url */
+            preview_url: string;
             /**
              * Published
              * Format: date-time
              */
             published: string;
+        };
+        /**
+         * ReachIn
+         * @description Which facts, and values as they are being typed, not kept yet.
+         */
+        ReachIn: {
+            /** Facts */
+            facts?: {
+                accent_colour?: unknown;
+                brand_colour?: unknown;
+                description?: string;
+                footer_text?: string;
+                icon?: unknown;
+                language?: unknown;
+                logo?: unknown;
+                logo_dark?: unknown;
+                logo_plate?: unknown;
+                logo_says_name?: unknown;
+                logo_width?: unknown;
+                name?: string;
+                share_picture?: unknown;
+                short_name?: string;
+                tagline?: string;
+                time_zone?: unknown;
+                typefaces?: unknown;
+            } & {
+                [key: string]: unknown;
+            };
+            /** Keys */
+            keys?: string[] | null;
+        };
+        /**
+         * ReachOut
+         * @description On how many pages a fact is seen at all, and in which places.
+         */
+        ReachOut: {
+            /** Pages */
+            pages: number;
+            /** Places */
+            places: components["schemas"]["PlaceReachOut"][];
+        };
+        /**
+         * RemedyOut
+         * @description Something to be done about a logo: facts to take; none where a picture has to be chosen first.
+         */
+        RemedyOut: {
+            /**
+             * Code
+             * @enum {string}
+             */
+            code: "untrim" | "trim" | "drop_dark" | "drop_plate" | "pale" | "deep" | "choose_dark" | "plate";
+            /** Facts */
+            facts: {
+                [key: string]: unknown;
+            };
         };
         /**
          * RestoredOut
@@ -1409,20 +1620,6 @@ export interface components {
             first_run: boolean;
         };
         /**
-         * ShareMarkOut
-         * @description The share picture as it was made.
-         */
-        ShareMarkOut: {
-            /** Alt */
-            alt: string;
-            /** Bytes */
-            bytes: number;
-            /** Composed */
-            composed: boolean;
-            /** Src */
-            src: string;
-        };
-        /**
          * SharePicture
          * @description A picture that stands for the site where its address is shared, with its description.
          */
@@ -1434,6 +1631,20 @@ export interface components {
             description: string;
             /** Picture */
             picture: string;
+        };
+        /**
+         * ShareReportOut
+         * @description The share picture as it was made.
+         */
+        ShareReportOut: {
+            /** Alt */
+            alt: string;
+            /** Bytes */
+            bytes: number;
+            /** Composed */
+            composed: boolean;
+            /** Src */
+            src: string;
         };
         /**
          * SignIn
@@ -1455,7 +1666,7 @@ export interface components {
         };
         /**
          * SiteOut
-         * @description A site as the switcher shows it. ``name`` and ``mark`` are those of the draft.
+         * @description A site as the switcher shows it. ``name`` and ``icon_url`` are those of the draft.
          */
         SiteOut: {
             /** Address */
@@ -1464,35 +1675,17 @@ export interface components {
             changes: number;
             /** Host */
             host: string;
+            /** Icon Url */
+            icon_url: string;
             /** Label */
             label: string;
             /** Live Number */
             live_number: number;
-            /** Mark */
-            mark: string;
             /** Name */
             name: string;
             role: components["schemas"]["Role"];
             /** Slug */
             slug: string;
-        };
-        /**
-         * SpotOut
-         * @description One refused spot; start and end count code points of the tidied value, where ``fix`` may be put.
-         */
-        SpotOut: {
-            /** Code */
-            code: string;
-            /** End */
-            end?: number | null;
-            /** Field */
-            field: string;
-            /** Fix */
-            fix?: string | null;
-            /** Message */
-            message: string;
-            /** Start */
-            start?: number | null;
         };
         /**
          * StyleChange
@@ -1501,30 +1694,56 @@ export interface components {
         StyleChange: {
             /** Facts */
             facts: {
+                accent_colour?: unknown;
+                brand_colour?: unknown;
+                description?: string;
+                footer_text?: string;
+                icon?: unknown;
+                language?: unknown;
+                logo?: unknown;
+                logo_dark?: unknown;
+                logo_plate?: unknown;
+                logo_says_name?: unknown;
+                logo_width?: unknown;
+                name?: string;
+                share_picture?: unknown;
+                short_name?: string;
+                tagline?: string;
+                time_zone?: unknown;
+                typefaces?: unknown;
+            } & {
                 [key: string]: unknown;
             };
         };
         /**
          * StyleOut
          * @description The house style: the draft's facts, the live ones, and what differs.
+         *
+         *     ``words`` and ``live_words`` say each value in words, ``derived`` what stands in for facts that are unset.
          */
         StyleOut: {
             /** Changed */
             changed: string[];
             /** Changed Pages */
             changed_pages: number;
-            facts: components["schemas"]["Facts"];
-            /** Limits */
-            limits: {
-                [key: string]: number;
+            /** Derived */
+            derived: {
+                [key: string]: string;
             };
+            facts: components["schemas"]["Facts"];
             live_facts: components["schemas"]["Facts"] | null;
             /** Live Number */
             live_number: number;
+            /** Live Words */
+            live_words: {
+                [key: string]: string;
+            };
             /** Revision */
             revision: number;
-            /** Short Name */
-            short_name: string;
+            /** Words */
+            words: {
+                [key: string]: string;
+            };
         };
         /**
          * ThemeOut
@@ -1543,6 +1762,8 @@ export interface components {
             ink: string;
             /** Link */
             link: string;
+            /** Plate */
+            plate: string;
             /** Soft */
             soft: string;
         };
@@ -1595,6 +1816,15 @@ export interface components {
             key: string;
             /** Text */
             text: string;
+        };
+        /**
+         * UploadOut
+         * @description A picture that was uploaded; ``new`` is false if the site had the very same file already.
+         */
+        UploadOut: {
+            /** New */
+            new: boolean;
+            picture: components["schemas"]["PictureOut"];
         };
         /**
          * UseOut
@@ -1763,7 +1993,7 @@ export interface operations {
             };
         };
     };
-    hestor_api_marks_shape: {
+    hestor_api_brand_shape: {
         parameters: {
             query?: never;
             header?: never;
@@ -1902,6 +2132,72 @@ export interface operations {
             };
             /** @description Unprocessable Entity */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_brand_show: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BrandOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_brand_typed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BrandIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BrandOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -2076,72 +2372,6 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
-            };
-        };
-    };
-    hestor_api_marks_show: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                site: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["MarksOut"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ProblemOut"];
-                };
-            };
-        };
-    };
-    hestor_api_marks_typed: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                site: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["MarksIn"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["MarksOut"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ProblemOut"];
-                };
             };
         };
     };
@@ -2367,7 +2597,7 @@ export interface operations {
             };
         };
     };
-    hestor_api_pictures_bring: {
+    hestor_api_pictures_upload: {
         parameters: {
             query?: never;
             header?: never;
@@ -2394,7 +2624,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["PictureTaken"];
+                    "application/json": components["schemas"]["UploadOut"];
                 };
             };
             /** @description Created */
@@ -2403,7 +2633,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["PictureTaken"];
+                    "application/json": components["schemas"]["UploadOut"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -2586,7 +2816,7 @@ export interface operations {
             };
         };
     };
-    hestor_api_pictures_bring_back: {
+    hestor_api_pictures_restore: {
         parameters: {
             query?: never;
             header?: never;
@@ -2709,6 +2939,43 @@ export interface operations {
             };
         };
     };
+    hestor_api_reach_find: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReachIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        [key: string]: components["schemas"]["ReachOut"];
+                    };
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
     hestor_api_style_show: {
         parameters: {
             query?: never;
@@ -2793,7 +3060,7 @@ export interface operations {
             };
         };
     };
-    hestor_api_marks_read: {
+    hestor_api_brand_read: {
         parameters: {
             query?: never;
             header?: never;
@@ -2828,7 +3095,7 @@ export interface operations {
             };
         };
     };
-    hestor_api_marks_export: {
+    hestor_api_brand_export: {
         parameters: {
             query?: never;
             header?: never;
@@ -2871,7 +3138,7 @@ export interface operations {
             };
         };
     };
-    hestor_api_marks_typeface: {
+    hestor_api_brand_typeface: {
         parameters: {
             query?: never;
             header?: never;

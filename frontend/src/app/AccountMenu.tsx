@@ -2,8 +2,8 @@ import { CircleUserRound } from "lucide-react";
 import { DropdownMenu as Menu } from "radix-ui";
 import { useTranslation } from "react-i18next";
 import type { Session, Site } from "../api/client";
-import { useSignOut } from "../session/api";
-import { useKeeper } from "../sheet/KeeperProvider";
+import { useSignOut } from "../accounts";
+import { useStore } from "../draft/hooks";
 
 interface Props {
   person: NonNullable<Session["account"]>;
@@ -13,27 +13,37 @@ interface Props {
 export function AccountMenu({ person, site }: Props) {
   const { t } = useTranslation();
   const signOut = useSignOut();
-  const { keeper } = useKeeper();
+  const store = useStore();
   async function leave() {
-    await keeper.flush();
+    await store.flush();
     signOut.mutate(undefined);
   }
   return (
     <Menu.Root modal={false}>
-      <Menu.Trigger aria-label={t("account.open", { name: person.name })} className="grid size-9 place-items-center rounded-full text-soft hover:bg-board">
+      <Menu.Trigger
+        aria-label={t("account.open", { name: person.name })}
+        className="grid size-9 place-items-center rounded-full text-soft hover:bg-board"
+      >
         <CircleUserRound size={20} aria-hidden />
       </Menu.Trigger>
-        <Menu.Content align="end" sideOffset={6} className="z-40 w-64 rounded-lg border border-line bg-paper p-1.5 shadow-xl">
-          <div className="px-3 py-2">
-            <p className="font-semibold">{person.name}</p>
-            <p className="font-code text-[11px] break-all text-soft">{person.email}</p>
-            <p className="mt-1 text-xs text-soft">{t("account.role", { role: t(`role.${site.role}`) })}</p>
-          </div>
-          <Menu.Separator className="my-1 h-px bg-line" />
-          <Menu.Item className="cursor-pointer rounded-md px-3 py-2 outline-none data-[highlighted]:bg-board" onSelect={() => void leave()}>
-            {t("account.signOut")}
-          </Menu.Item>
-        </Menu.Content>
+      <Menu.Content
+        align="end"
+        sideOffset={6}
+        className="z-40 w-64 rounded-lg border border-line bg-paper p-1.5 shadow-xl"
+      >
+        <div className="px-3 py-2">
+          <p className="font-semibold">{person.name}</p>
+          <p className="font-code text-[11px] break-all text-soft">{person.email}</p>
+          <p className="mt-1 text-xs text-soft">{t("account.role", { role: t(`role.${site.role}`) })}</p>
+        </div>
+        <Menu.Separator className="my-1 h-px bg-line" />
+        <Menu.Item
+          className="cursor-pointer rounded-md px-3 py-2 outline-none data-[highlighted]:bg-board"
+          onSelect={() => void leave()}
+        >
+          {t("account.signOut")}
+        </Menu.Item>
+      </Menu.Content>
     </Menu.Root>
   );
 }

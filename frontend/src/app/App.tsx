@@ -1,36 +1,35 @@
+import { ErrorBoundary } from "react-error-boundary";
 import { Navigate, Route, Routes } from "react-router";
-import { EditionsView } from "../editions/EditionsView";
-import { PagesView } from "../pages/PagesView";
-import { PicturesView } from "../pictures/PicturesView";
-import { ReviewView } from "../review/ReviewView";
-import { useSession } from "../session/api";
-import { FirstAccount } from "../session/FirstAccount";
-import { SignIn } from "../session/SignIn";
-import { SheetView } from "../sheet/SheetView";
-import { useSites } from "../sites/api";
-import { NewSite } from "../sites/NewSite";
-import { Await } from "../ui/Await";
+import { FirstAccount, SignIn, useSession } from "../accounts";
+import { EditionsView } from "../editions";
+import { SheetView } from "../house-style";
+import { PagesView } from "../pages";
+import { PicturesView } from "../pictures";
+import { ReviewView } from "../review";
+import { NewSite, useSites } from "../sites";
+import { QueryBoundary } from "../ui/QueryBoundary";
 import { lastSite } from "./lastSite";
-import { SiteFrame } from "./SiteFrame";
 import { Nowhere } from "./Nowhere";
+import { SiteFrame } from "./SiteFrame";
+import { ViewFailed } from "./ViewFailed";
 
 /** Leads to the site that was open last, or to making the first one. */
 function Start() {
   const sites = useSites();
   return (
-    <Await query={sites}>
+    <QueryBoundary query={sites}>
       {(all) => {
         const open = all.find((site) => site.slug === lastSite()) ?? all[0];
         return open ? <Navigate to={`/${open.slug}/style`} replace /> : <NewSite first />;
       }}
-    </Await>
+    </QueryBoundary>
   );
 }
 
-export function App() {
+function Desk() {
   const session = useSession();
   return (
-    <Await query={session}>
+    <QueryBoundary query={session}>
       {(now) => {
         if (now.first_run) return <FirstAccount />;
         if (!now.account) return <SignIn session={now} />;
@@ -49,6 +48,14 @@ export function App() {
           </Routes>
         );
       }}
-    </Await>
+    </QueryBoundary>
+  );
+}
+
+export function App() {
+  return (
+    <ErrorBoundary FallbackComponent={ViewFailed}>
+      <Desk />
+    </ErrorBoundary>
   );
 }

@@ -1,11 +1,11 @@
 import { useTranslation } from "react-i18next";
 import { NavLink, useNavigate } from "react-router";
 import type { Session, Site } from "../api/client";
-import { useKeeper } from "../sheet/KeeperProvider";
-import { countChanges } from "../sheet/keeper";
+import { countChanges } from "../draft/changes";
+import { useSelect, useStore } from "../draft/hooks";
 import { Button } from "../ui/Button";
+import { Glyph } from "../ui/Glyph";
 import { AccountMenu } from "./AccountMenu";
-import { Glyph } from "./Glyph";
 import { SiteSwitcher } from "./SiteSwitcher";
 
 interface Props {
@@ -19,7 +19,10 @@ const VIEWS = ["style", "pages", "pictures", "editions"] as const;
 function Views({ site }: { site: Site }) {
   const { t } = useTranslation();
   return (
-    <nav aria-label={t("shell.views")} className="flex min-w-0 flex-1 gap-0.5 overflow-x-auto max-lg:order-2 lg:flex-none">
+    <nav
+      aria-label={t("shell.views")}
+      className="flex min-w-0 flex-1 gap-0.5 overflow-x-auto max-lg:order-2 lg:flex-none"
+    >
       {VIEWS.map((view) => (
         <NavLink
           key={view}
@@ -36,11 +39,11 @@ function Views({ site }: { site: Site }) {
 function Kept({ site }: { site: Site }) {
   const { t } = useTranslation();
   const navigate = useNavigate();
-  const { state, keeper } = useKeeper();
-  const count = countChanges(state);
-  const behind = Object.values(state.signs).some((sign) => sign === "offline" || sign === "signedOut");
+  const store = useStore();
+  const count = useSelect(({ facts }) => countChanges(facts));
+  const behind = useSelect((one) => one.behind);
   async function review() {
-    await keeper.flush();
+    await store.flush();
     void navigate(`/${site.slug}/review`);
   }
   return (

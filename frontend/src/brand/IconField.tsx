@@ -1,10 +1,9 @@
 import { useState } from "react";
 import { useTranslation } from "react-i18next";
-import { useSite } from "../shell/SiteFrame";
-import { valueOf } from "../sheet/keeper";
-import { useKeeper } from "../sheet/KeeperProvider";
-import { Act, Advice } from "./Advice";
-import { useMarks } from "./api";
+import { useFact, useFactActions, useSite } from "../draft/hooks";
+import { ActionLink } from "../ui/ActionLink";
+import { Advice } from "../ui/Advice";
+import { useBrandReport } from "./BrandReport";
 import { IconCrop } from "./IconCrop";
 import { IconMaker } from "./IconMaker";
 import { IconPicture } from "./IconPicture";
@@ -12,7 +11,7 @@ import { IconPicture } from "./IconPicture";
 /** The icon at the sizes at which it is met, and its true smallest pixels made large. */
 function Shown() {
   const { t } = useTranslation();
-  const icon = useMarks()?.icon;
+  const icon = useBrandReport()?.icon;
   if (!icon) return <p className="h-14 text-soft">{t("state.loading")}</p>;
   const large = icon.files["icon.svg"] ?? icon.files["icon-512.png"];
   return (
@@ -23,8 +22,22 @@ function Shown() {
       <figure className="ms-auto flex items-end gap-2">
         <figcaption className="max-w-20 text-end text-[11px] leading-tight text-soft">{t("icon.enlarged")}</figcaption>
         <span className="grid grid-cols-2 overflow-hidden rounded-sm border border-line">
-          <img src={icon.pixels["16"]} alt={t("icon.onLight")} width={56} height={56} className="pixels bg-white p-1" />
-          <img src={icon.pixels["16"]} alt={t("icon.onDark")} width={56} height={56} className="pixels bg-[#1b1e2c] p-1" />
+          <img
+            src={icon.pixels["16"]}
+            alt={t("icon.onLight")}
+            width={56}
+            height={56}
+            className="pixels p-1"
+            style={{ background: icon.grounds.light }}
+          />
+          <img
+            src={icon.pixels["16"]}
+            alt={t("icon.onDark")}
+            width={56}
+            height={56}
+            className="pixels p-1"
+            style={{ background: icon.grounds.dark }}
+          />
         </span>
       </figure>
     </div>
@@ -33,7 +46,7 @@ function Shown() {
 
 function Legible() {
   const { t } = useTranslation();
-  const icon = useMarks()?.icon;
+  const icon = useBrandReport()?.icon;
   if (!icon) return null;
   return (
     <div role="status" className="mt-2 grid gap-1">
@@ -52,36 +65,36 @@ type Way = "made" | "picture" | "logo";
 export function IconField({ readOnly }: { readOnly: boolean }) {
   const { t } = useTranslation();
   const site = useSite();
-  const { keeper, state } = useKeeper();
+  const facts = useFactActions();
   const [way, setWay] = useState<Way | null>(null);
-  const icon = valueOf(state, "icon");
-  const logo = valueOf(state, "logo");
+  const icon = useFact("icon");
+  const logo = useFact("logo");
   const open = (next: Way) => setWay(way === next ? null : next);
   return (
-    <div data-fact="icon" tabIndex={-1} className="outline-none">
+    <div data-field="icon" tabIndex={-1} className="outline-none">
       <Shown />
       <Legible />
       {!readOnly && (
         <>
           <div className="mt-2 flex flex-wrap">
-            <Act pressed={way === "made"} onClick={() => open("made")}>
+            <ActionLink expanded={way === "made"} onClick={() => open("made")}>
               {t("icon.make")}
-            </Act>
+            </ActionLink>
             {logo && (
-              <Act
-                pressed={way === "logo"}
+              <ActionLink
+                expanded={way === "logo"}
                 onClick={() => {
                   open("logo");
-                  if (icon?.source !== "logo") keeper.choose({ icon: { source: "logo", crop: null } });
+                  if (icon?.source !== "logo") facts.choose({ icon: { source: "logo", crop: null } });
                 }}
               >
                 {t("icon.fromLogo")}
-              </Act>
+              </ActionLink>
             )}
-            <Act pressed={way === "picture"} onClick={() => open("picture")}>
+            <ActionLink expanded={way === "picture"} onClick={() => open("picture")}>
               {t("icon.fromPicture")}
-            </Act>
-            {icon && <Act onClick={() => keeper.choose({ icon: null })}>{t("icon.takeAway")}</Act>}
+            </ActionLink>
+            {icon && <ActionLink onClick={() => facts.choose({ icon: null })}>{t("icon.remove")}</ActionLink>}
           </div>
           {way === "made" && <IconMaker />}
           {way === "picture" && <IconPicture site={site.slug} />}
@@ -94,15 +107,15 @@ export function IconField({ readOnly }: { readOnly: boolean }) {
 
 /** The part of the logo that the icon shows. */
 function LogoCrop({ site }: { site: string }) {
-  const { keeper, state } = useKeeper();
-  const logo = valueOf(state, "logo");
-  const crop = useMarks()?.icon.crop;
+  const facts = useFactActions();
+  const logo = useFact("logo");
+  const crop = useBrandReport()?.icon.crop;
   if (!logo || !crop) return null;
   return (
     <IconCrop
       src={`/api/sites/${site}/files/pic-${logo.picture}`}
       crop={crop}
-      onCrop={(next) => keeper.choose({ icon: { source: "logo", crop: next } }, true)}
+      onCrop={(next) => facts.choose({ icon: { source: "logo", crop: next } }, true)}
     />
   );
 }

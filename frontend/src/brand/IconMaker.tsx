@@ -1,29 +1,57 @@
 import { useTranslation } from "react-i18next";
+import { useFact, useFactActions } from "../draft/hooks";
 import type { Facts } from "../api/client";
-import { valueOf } from "../sheet/keeper";
-import { useKeeper } from "../sheet/KeeperProvider";
 import { ColourInput } from "./ColourInput";
-import { useMarks } from "./api";
+import { useBrandReport } from "./BrandReport";
 
 type Drawn = Extract<NonNullable<Facts["icon"]>, { source: "drawn" }>;
-const PLAIN: Drawn = { source: "drawn", letters: "", shape: "", form: "rounded", ground: "", ground_to: "", shadow: false };
+const PLAIN: Drawn = {
+  source: "drawn",
+  letters: "",
+  shape: "",
+  form: "rounded",
+  ground: "",
+  ground_to: "",
+  shadow: false,
+};
 
-/** The first two letters as a reader counts them. */
-function twoLetters(text: string): string {
+/** The first letters of a text as a reader counts them. */
+function firstLetters(text: string, count: number): string {
   return [...new Intl.Segmenter(undefined, { granularity: "grapheme" }).segment(text)]
-    .slice(0, 2)
+    .slice(0, count)
     .map((one) => one.segment)
     .join("");
 }
 
-function Choices<T extends string>({ legend, all, chosen, label, onChoose, picture }: { legend: string; all: T[]; chosen: string; label: (one: T) => string; onChoose: (one: T) => void; picture?: (one: T) => string }) {
+function Choices<T extends string>({
+  legend,
+  all,
+  chosen,
+  label,
+  onChoose,
+  picture,
+}: {
+  legend: string;
+  all: T[];
+  chosen: string;
+  label: (one: T) => string;
+  onChoose: (one: T) => void;
+  picture?: (one: T) => string;
+}) {
   return (
     <fieldset className="min-w-0">
       <legend className="mb-1 text-xs text-soft">{legend}</legend>
       <div className="flex flex-wrap gap-1">
         {all.map((one) => (
           <label key={one} title={label(one)} className="cursor-pointer">
-            <input type="radio" name={legend} className="peer unseen" checked={chosen === one} aria-label={label(one)} onChange={() => onChoose(one)} />
+            <input
+              type="radio"
+              name={legend}
+              className="peer unseen"
+              checked={chosen === one}
+              aria-label={label(one)}
+              onChange={() => onChoose(one)}
+            />
             <span className="grid min-h-8 min-w-8 place-items-center rounded-sm border border-line px-1.5 text-[12.5px] peer-checked:border-act peer-checked:bg-act-soft peer-focus-visible:outline-2 peer-focus-visible:outline-offset-1 peer-focus-visible:outline-act">
               {picture ? <img src={picture(one)} alt="" width={22} height={22} /> : label(one)}
             </span>
@@ -36,8 +64,8 @@ function Choices<T extends string>({ legend, all, chosen, label, onChoose, pictu
 
 function Ground({ icon, set }: { icon: Drawn; set: (part: Partial<Drawn>) => void }) {
   const { t } = useTranslation();
-  const { state } = useKeeper();
-  const own = icon.ground || valueOf(state, "brand_colour");
+  const brand = useFact("brand_colour");
+  const own = icon.ground || brand;
   return (
     <div className="grid gap-1.5">
       <span className="flex flex-wrap items-center gap-2">
@@ -50,13 +78,30 @@ function Ground({ icon, set }: { icon: Drawn; set: (part: Partial<Drawn>) => voi
       </span>
       {icon.form !== "plain" && (
         <label className="flex items-center gap-2">
-          <input type="checkbox" className="size-4 accent-act" checked={icon.ground_to !== ""} onChange={(event) => set({ ground_to: event.target.checked ? "#c0762f" : "" })} />
+          <input
+            type="checkbox"
+            className="size-4 accent-act"
+            checked={icon.ground_to !== ""}
+            onChange={(event) => set({ ground_to: event.target.checked ? "#c0762f" : "" })}
+          />
           {t("maker.gradient")}
-          {icon.ground_to && <ColourInput label={t("maker.gradientTo")} hideLabel value={icon.ground_to} onChange={(ground_to) => set({ ground_to })} />}
+          {icon.ground_to && (
+            <ColourInput
+              label={t("maker.gradientTo")}
+              hideLabel
+              value={icon.ground_to}
+              onChange={(ground_to) => set({ ground_to })}
+            />
+          )}
         </label>
       )}
       <label className="flex items-center gap-2">
-        <input type="checkbox" className="size-4 accent-act" checked={icon.shadow} onChange={(event) => set({ shadow: event.target.checked })} />
+        <input
+          type="checkbox"
+          className="size-4 accent-act"
+          checked={icon.shadow}
+          onChange={(event) => set({ shadow: event.target.checked })}
+        />
         {t("maker.shadow")}
       </label>
     </div>
@@ -66,11 +111,12 @@ function Ground({ icon, set }: { icon: Drawn; set: (part: Partial<Drawn>) => voi
 /** An icon made here: letters or a shape on a ground. Every choice is kept and seen at once. */
 export function IconMaker() {
   const { t } = useTranslation();
-  const { keeper, state } = useKeeper();
-  const marks = useMarks();
-  const kept = valueOf(state, "icon");
+  const facts = useFactActions();
+  const report = useBrandReport();
+  const kept = useFact("icon");
   const icon: Drawn = kept?.source === "drawn" ? kept : PLAIN;
-  const set = (part: Partial<Drawn>) => keeper.choose({ icon: { ...icon, ...part } }, "ground" in part || "ground_to" in part || "letters" in part);
+  const set = (part: Partial<Drawn>) =>
+    facts.choose({ icon: { ...icon, ...part } }, "ground" in part || "ground_to" in part || "letters" in part);
   return (
     <div className="mt-3 grid gap-3 rounded-md border border-line p-3">
       <label className="flex items-center gap-2">
@@ -80,18 +126,26 @@ export function IconMaker() {
           dir="auto"
           placeholder={t("maker.firstLetter")}
           className="w-36 rounded-sm border border-soft bg-paper px-2 py-1 font-display text-lg font-semibold placeholder:text-sm placeholder:font-normal placeholder:text-soft"
-          onChange={(event) => set({ letters: twoLetters(event.target.value), shape: "" })}
+          onChange={(event) =>
+            set({ letters: firstLetters(event.target.value, report?.icon.most_letters ?? 1), shape: "" })
+          }
         />
       </label>
       <Choices
         legend={t("maker.shape")}
-        all={marks?.shapes ?? []}
+        all={report?.shapes ?? []}
         chosen={icon.shape}
         label={(shape) => t(`shape.${shape}`)}
         picture={(shape) => `/api/shapes/${shape}`}
         onChoose={(shape) => set({ shape, letters: "" })}
       />
-      <Choices legend={t("maker.form")} all={marks?.forms ?? []} chosen={icon.form} label={(form) => t(`form.${form}`)} onChoose={(form) => set({ form })} />
+      <Choices
+        legend={t("maker.form")}
+        all={report?.forms ?? []}
+        chosen={icon.form}
+        label={(form) => t(`form.${form}`)}
+        onChoose={(form) => set({ form })}
+      />
       <Ground icon={icon} set={set} />
     </div>
   );

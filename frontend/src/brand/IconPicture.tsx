@@ -1,33 +1,32 @@
 import { useCallback } from "react";
 import { useTranslation } from "react-i18next";
-import { proposedCrop, type Picture } from "../pictures/api";
-import { BringPictures } from "../pictures/BringPictures";
-import { PictureChoice } from "../pictures/PictureChoice";
-import { valueOf } from "../sheet/keeper";
-import { useKeeper } from "../sheet/KeeperProvider";
+import { useFact, useFactActions } from "../draft/hooks";
+import { PictureChoice, proposedCrop, UploadArea, type Picture } from "../pictures";
 import { IconCrop } from "./IconCrop";
 
 /** An icon from a picture: bring or choose one, then the square of it; the first square is proposed. */
 export function IconPicture({ site }: { site: string }) {
   const { t } = useTranslation();
-  const { keeper, state } = useKeeper();
-  const icon = valueOf(state, "icon");
+  const facts = useFactActions();
+  const icon = useFact("icon");
   const take = useCallback(
     (picture: Picture) => {
-      void proposedCrop(site, picture.id).then((crop) => keeper.choose({ icon: { source: "picture", picture: picture.key, crop } }));
+      void proposedCrop(site, picture.id).then((crop) =>
+        facts.choose({ icon: { source: "picture", picture: picture.key, crop } }),
+      );
     },
-    [site, keeper],
+    [site, facts],
   );
   return (
     <div className="mt-2">
-      <BringPictures site={site} label={t("icon.bring")} onTaken={take} />
+      <UploadArea site={site} label={t("icon.upload")} onUploaded={take} />
       <PictureChoice site={site} onChoose={take} />
       {icon?.source === "picture" && (
         <IconCrop
           key={icon.picture}
           src={`/api/sites/${site}/files/pic-${icon.picture}`}
           crop={icon.crop}
-          onCrop={(crop) => keeper.choose({ icon: { ...icon, crop } }, true)}
+          onCrop={(crop) => facts.choose({ icon: { ...icon, crop } }, true)}
         />
       )}
     </div>

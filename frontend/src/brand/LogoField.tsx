@@ -1,14 +1,10 @@
 import { useCallback, useState } from "react";
 import { useTranslation } from "react-i18next";
+import { useFact, useFactActions, useSite, useStore } from "../draft/hooks";
 import type { Facts } from "../api/client";
-import { BringPictures } from "../pictures/BringPictures";
-import { PictureChoice } from "../pictures/PictureChoice";
-import type { Picture } from "../pictures/api";
-import { useSite } from "../shell/SiteFrame";
-import { valueOf } from "../sheet/keeper";
-import { useKeeper } from "../sheet/KeeperProvider";
-import { Act } from "./Advice";
-import { useMarks } from "./api";
+import { PictureChoice, UploadArea, type Picture } from "../pictures";
+import { ActionLink } from "../ui/ActionLink";
+import { useBrandReport } from "./BrandReport";
 import { LogoAdvice } from "./LogoAdvice";
 import { LogoOptions } from "./LogoOptions";
 
@@ -34,17 +30,16 @@ function Frame({ box }: { box: number[] }) {
 /** The logo as it is, on a ground that shows where it is clear. */
 function Shown() {
   const { t } = useTranslation();
-  const marks = useMarks();
-  const { state } = useKeeper();
-  const logo = valueOf(state, "logo");
+  const report = useBrandReport();
+  const logo = useFact("logo");
   if (!logo) return <p className="mb-1 text-soft">{t("logo.none")}</p>;
   return (
     <div className="checker mb-2 grid h-21 place-items-center overflow-hidden rounded-md border border-line p-2">
-      {!marks && <span className="text-soft">{t("state.loading")}</span>}
-      {marks?.logo && (
+      {!report && <span className="text-soft">{t("state.loading")}</span>}
+      {report?.logo && (
         <span className="relative block">
-          <img src={marks.logo.src} alt={t("logo.shown")} className="block max-h-16 max-w-full" />
-          {logo && !logo.trim && marks.logo.trim && <Frame box={marks.logo.trim} />}
+          <img src={report.logo.src} alt={t("logo.shown")} className="block max-h-16 max-w-full" />
+          {logo && !logo.trim && report.logo.trim && <Frame box={report.logo.trim} />}
         </span>
       )}
     </div>
@@ -54,43 +49,45 @@ function Shown() {
 export function LogoField({ readOnly }: { readOnly: boolean }) {
   const { t } = useTranslation();
   const site = useSite();
-  const { keeper, state } = useKeeper();
+  const facts = useFactActions();
+  const store = useStore();
   const [choosing, setChoosing] = useState<"logo" | "logo_dark" | null>(null);
-  const logo = valueOf(state, "logo");
+  const logo = useFact("logo");
   const take = useCallback(
     (picture: Picture) => {
-      const { logo: former, logo_dark: dark } = keeper.snapshot().style.facts;
+      const former = store.facts.value("logo");
+      const dark = store.facts.value("logo_dark");
       // A version for dark that was made of the former logo says nothing of the new one.
       const stale = dark && dark.picture === former?.picture;
-      keeper.choose({ logo: logoOf(picture), logo_width: 0, ...(stale ? { logo_dark: null } : {}) });
+      facts.choose({ logo: logoOf(picture), logo_width: 0, ...(stale ? { logo_dark: null } : {}) });
     },
-    [keeper],
+    [facts, store],
   );
 
   if (readOnly) return <Shown />;
   return (
-    <div data-fact="logo" tabIndex={-1} className="outline-none">
-      <BringPictures
+    <div data-field="logo" tabIndex={-1} className="outline-none">
+      <UploadArea
         site={site.slug}
-        label={t(logo ? "logo.replace" : "logo.bring")}
-        onTaken={take}
+        label={t(logo ? "logo.replace" : "logo.upload")}
+        onUploaded={take}
         actions={
           <>
-            <Act pressed={choosing === "logo"} onClick={() => setChoosing(choosing === "logo" ? null : "logo")}>
+            <ActionLink expanded={choosing === "logo"} onClick={() => setChoosing(choosing === "logo" ? null : "logo")}>
               {t("logo.fromPictures")}
-            </Act>
-            {logo && <Act onClick={() => keeper.choose({ logo: null })}>{t("logo.takeAway")}</Act>}
+            </ActionLink>
+            {logo && <ActionLink onClick={() => facts.choose({ logo: null })}>{t("logo.remove")}</ActionLink>}
           </>
         }
       >
         <Shown />
-      </BringPictures>
+      </UploadArea>
       {choosing && (
         <PictureChoice
           site={site.slug}
           onChoose={(picture) => {
             if (choosing === "logo") take(picture);
-            else keeper.choose({ logo_dark: logoOf(picture) });
+            else facts.choose({ logo_dark: logoOf(picture) });
             setChoosing(null);
           }}
         />

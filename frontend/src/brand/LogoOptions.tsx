@@ -1,19 +1,21 @@
 import { useTranslation } from "react-i18next";
-import { valueOf } from "../sheet/keeper";
-import { useKeeper } from "../sheet/KeeperProvider";
-import { Act } from "./Advice";
-import { useMarks } from "./api";
+import { leastOf, mostOf } from "../draft/facts";
+import { useFact, useFactActions, useFieldState } from "../draft/hooks";
+import { ActionLink } from "../ui/ActionLink";
+import { useBrandReport } from "./BrandReport";
 
-const LEAST = 24;
-const MOST = 480;
+const LEAST = leastOf("logo_width");
+const MOST = mostOf("logo_width");
 
 function Width() {
   const { t } = useTranslation();
-  const { keeper, state } = useKeeper();
-  const mark = useMarks()?.logo;
-  const set = valueOf(state, "logo_width");
-  const width = set || mark?.width;
-  const wrong = (state.errors.logo_width ?? []).map((spot) => spot.message).join(" ");
+  const facts = useFactActions();
+  const logo = useBrandReport()?.logo;
+  const set = useFact("logo_width");
+  const width = set || logo?.width;
+  const wrong = useFieldState("facts", "logo_width")
+    .errors.map((error) => error.message)
+    .join(" ");
   if (!width) return null;
   return (
     <div className="mt-3">
@@ -28,7 +30,7 @@ function Width() {
           max={MOST}
           value={width}
           className="min-w-0 flex-1 accent-act"
-          onChange={(event) => keeper.choose({ logo_width: Number(event.target.value) }, true)}
+          onChange={(event) => facts.choose({ logo_width: Number(event.target.value) }, true)}
         />
         <input
           type="number"
@@ -37,14 +39,20 @@ function Width() {
           value={width}
           aria-label={t("logo.widthNumber")}
           className="w-18 rounded-sm border border-soft bg-paper px-2 py-1"
-          onChange={(event) => keeper.choose({ logo_width: Math.round(Number(event.target.value)) }, true)}
+          onChange={(event) => facts.choose({ logo_width: Math.round(Number(event.target.value)) }, true)}
         />
       </div>
       <p role="alert" className="text-xs text-stop empty:hidden">
         {wrong}
       </p>
       <p className="text-xs text-soft">
-        {set === 0 ? t("logo.byShape", { width }) : <Act onClick={() => keeper.choose({ logo_width: 0 })}>{t("logo.toShape", { width: mark?.sensible_width ?? 0 })}</Act>}
+        {set === 0 ? (
+          t("logo.byShape", { width })
+        ) : (
+          <ActionLink onClick={() => facts.choose({ logo_width: 0 })}>
+            {t("logo.toShape", { width: logo?.sensible_width ?? 0 })}
+          </ActionLink>
+        )}
       </p>
     </div>
   );
@@ -53,7 +61,7 @@ function Width() {
 /** How wide the logo is, and whether it says the name by itself. */
 export function LogoOptions() {
   const { t } = useTranslation();
-  const { keeper, state } = useKeeper();
+  const facts = useFactActions();
   return (
     <>
       <Width />
@@ -61,8 +69,8 @@ export function LogoOptions() {
         <input
           type="checkbox"
           className="mt-0.5 size-4 accent-act"
-          checked={valueOf(state, "logo_says_name")}
-          onChange={(event) => keeper.choose({ logo_says_name: event.target.checked })}
+          checked={useFact("logo_says_name")}
+          onChange={(event) => facts.choose({ logo_says_name: event.target.checked })}
         />
         <span>
           {t("logo.saysName")} <span className="block text-xs text-soft">{t("logo.saysNameWhy")}</span>

@@ -1,50 +1,50 @@
 import { useCallback, useState } from "react";
 import { useTranslation } from "react-i18next";
-import { BringPictures } from "../pictures/BringPictures";
-import { PictureChoice } from "../pictures/PictureChoice";
-import type { Picture } from "../pictures/api";
-import { useSite } from "../shell/SiteFrame";
-import { valueOf } from "../sheet/keeper";
-import { useKeeper } from "../sheet/KeeperProvider";
-import { Act } from "./Advice";
-import { useMarks } from "./api";
+import { useFact, useFactActions, useSite } from "../draft/hooks";
+import { useFormat } from "../i18n/format";
+import { PictureChoice, UploadArea, type Picture } from "../pictures";
+import { ActionLink } from "../ui/ActionLink";
+import { useBrandReport } from "./BrandReport";
 
 /** The picture that goes with the site's address where it is shared. */
 export function ShareField({ readOnly }: { readOnly: boolean }) {
   const { t } = useTranslation();
+  const format = useFormat();
   const site = useSite();
-  const { keeper, state } = useKeeper();
-  const share = useMarks()?.share;
-  const own = valueOf(state, "share_picture");
+  const facts = useFactActions();
+  const share = useBrandReport()?.share;
+  const own = useFact("share_picture");
   const [choosing, setChoosing] = useState(false);
   const take = useCallback(
-    (picture: Picture) => keeper.choose({ share_picture: { picture: picture.key, description: picture.description } }),
-    [keeper],
+    (picture: Picture) => facts.choose({ share_picture: { picture: picture.key, description: picture.description } }),
+    [facts],
   );
   const shown = (
     <>
       <p className="font-medium">{t(own ? "share.own" : "share.composed")}</p>
-      <p className="mb-1.5 text-xs text-soft">{share && share.bytes > 0 && t("share.size", { kB: Math.round(share.bytes / 1000) })}</p>
+      <p className="mb-1.5 text-xs text-soft">
+        {share && share.bytes > 0 && t("share.size", { size: format.bytes(share.bytes) })}
+      </p>
     </>
   );
   if (readOnly) return shown;
   return (
-    <div data-fact="share_picture" tabIndex={-1} className="outline-none">
-      <BringPictures
+    <div data-field="share_picture" tabIndex={-1} className="outline-none">
+      <UploadArea
         site={site.slug}
-        label={t("share.bring")}
-        onTaken={take}
+        label={t("share.upload")}
+        onUploaded={take}
         actions={
           <>
-            <Act pressed={choosing} onClick={() => setChoosing(!choosing)}>
+            <ActionLink expanded={choosing} onClick={() => setChoosing(!choosing)}>
               {t("logo.fromPictures")}
-            </Act>
-            {own && <Act onClick={() => keeper.choose({ share_picture: null })}>{t("share.compose")}</Act>}
+            </ActionLink>
+            {own && <ActionLink onClick={() => facts.choose({ share_picture: null })}>{t("share.compose")}</ActionLink>}
           </>
         }
       >
         {shown}
-      </BringPictures>
+      </UploadArea>
       {choosing && (
         <PictureChoice
           site={site.slug}

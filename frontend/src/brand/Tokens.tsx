@@ -1,8 +1,7 @@
 import { useRef, useState } from "react";
 import { useTranslation } from "react-i18next";
-import { api, given, type Schemas } from "../api/client";
-import { useSite } from "../shell/SiteFrame";
-import { useKeeper } from "../sheet/KeeperProvider";
+import { useFactActions, useSite } from "../draft/hooks";
+import { api, result, type Facts, type Schemas } from "../api/client";
 import { ErrorNotice } from "../ui/ErrorNotice";
 import { Swatch } from "./Swatch";
 
@@ -11,15 +10,20 @@ type Found = Schemas["TokensOut"];
 /** What a file of tokens held: what was taken from it, and its other colours, to be taken by hand. */
 function Taken({ found }: { found: Found }) {
   const { t } = useTranslation();
-  const { keeper } = useKeeper();
+  const facts = useFactActions();
   const taken = Object.keys(found.facts).map((key) => t(`fact.${key}.name`));
   const others = [...new Set(Object.values(found.colours))].slice(0, 12);
   return (
-    <div role="status" className="mt-2 text-xs">
-      <p>{taken.length ? t("tokens.taken", { facts: taken.join(", ") }) : t("tokens.choose")}</p>
+    <div className="mt-2 text-xs">
+      <p role="status">{taken.length ? t("tokens.taken", { facts: taken.join(", ") }) : t("tokens.choose")}</p>
       <p className="mt-1 flex flex-wrap gap-1">
         {others.map((colour) => (
-          <Swatch key={colour} colour={colour} label={t("tokens.asBrand", { colour })} onTake={() => keeper.choose({ brand_colour: colour })} />
+          <Swatch
+            key={colour}
+            colour={colour}
+            label={t("tokens.asBrand", { colour })}
+            onTake={() => facts.choose({ brand_colour: colour })}
+          />
         ))}
       </p>
     </div>
@@ -30,7 +34,7 @@ function Taken({ found }: { found: Found }) {
 export function Tokens({ readOnly }: { readOnly: boolean }) {
   const { t } = useTranslation();
   const site = useSite();
-  const { keeper } = useKeeper();
+  const facts = useFactActions();
   const [found, setFound] = useState<Found | null>(null);
   const [error, setError] = useState<Error | null>(null);
   const input = useRef<HTMLInputElement>(null);
@@ -41,8 +45,10 @@ export function Tokens({ readOnly }: { readOnly: boolean }) {
     setFound(null);
     try {
       const text = await file.text();
-      const read = await given<Found>(api.POST("/api/sites/{site}/tokens", { params: { path: { site: site.slug } }, body: { text } }));
-      keeper.choose(read.facts);
+      const read = await result<Found>(
+        api.POST("/api/sites/{site}/tokens", { params: { path: { site: site.slug } }, body: { text } }),
+      );
+      facts.choose(read.facts as Partial<Facts>);
       setFound(read);
     } catch (failure) {
       setError(failure as Error);
@@ -60,7 +66,7 @@ export function Tokens({ readOnly }: { readOnly: boolean }) {
         </a>
         {!readOnly && (
           <button type="button" className="act-link" onClick={() => input.current?.click()}>
-            {t("tokens.bring")}
+            {t("tokens.upload")}
           </button>
         )}
       </p>

@@ -1,8 +1,7 @@
 import { useEffect } from "react";
 import { useTranslation } from "react-i18next";
-import { valueOf } from "../sheet/keeper";
-import { useKeeper } from "../sheet/KeeperProvider";
-import { useMarks } from "./api";
+import { useFact, useFactActions } from "../draft/hooks";
+import { useBrandReport } from "./BrandReport";
 import { Tokens } from "./Tokens";
 
 /** The faces that were asked for already; a document loads each but once. */
@@ -13,7 +12,9 @@ function useFaces(families: string[]) {
   useEffect(() => {
     for (const family of families.filter((one) => !asked.has(one))) {
       asked.add(family);
-      const face = new FontFace(`Site ${family}`, `url(/api/typefaces/${encodeURIComponent(family)})`, { weight: "200 900" });
+      const face = new FontFace(`Site ${family}`, `url(/api/typefaces/${encodeURIComponent(family)})`, {
+        weight: "200 900",
+      });
       document.fonts.add(face);
     }
   }, [families]);
@@ -23,24 +24,46 @@ const SAMPLE = "fact.typefaces.sample";
 
 export function TypefacesField({ readOnly }: { readOnly: boolean }) {
   const { t } = useTranslation();
-  const { keeper, state } = useKeeper();
-  const pairs = useMarks()?.typefaces ?? [];
-  const chosen = valueOf(state, "typefaces");
+  const facts = useFactActions();
+  const pairs = useBrandReport()?.typefaces ?? [];
+  const chosen = useFact("typefaces");
+  const name = useFact("name");
   useFaces(pairs.flatMap((pair) => [pair.heading, pair.text]));
   return (
     <>
-      <div role="radiogroup" aria-labelledby="fact-typefaces" data-fact="typefaces" tabIndex={-1} className="grid gap-1.5 outline-none">
+      <div
+        role="radiogroup"
+        aria-labelledby="fact-typefaces"
+        data-field="typefaces"
+        tabIndex={-1}
+        className="grid gap-1.5 outline-none"
+      >
         {pairs.map((pair) => (
-          <label key={pair.key} className="flex cursor-pointer items-start gap-2.5 rounded-md border border-line px-3 py-2 has-checked:border-act has-checked:bg-act-soft">
-            <input type="radio" name="typefaces" disabled={readOnly} className="mt-1.5 size-4 accent-act" checked={chosen === pair.key} onChange={() => keeper.choose({ typefaces: pair.key })} />
+          <label
+            key={pair.key}
+            className="flex cursor-pointer items-start gap-2.5 rounded-md border border-line px-3 py-2 has-checked:border-act has-checked:bg-act-soft"
+          >
+            <input
+              type="radio"
+              name="typefaces"
+              disabled={readOnly}
+              className="mt-1.5 size-4 accent-act"
+              checked={chosen === pair.key}
+              onChange={() => facts.choose({ typefaces: pair.key })}
+            />
             <span className="min-w-0">
-              <span className="block truncate text-lg leading-snug font-semibold" style={{ fontFamily: `"Site ${pair.heading}", serif` }}>
-                {state.style.facts.name}
+              <span
+                className="block truncate text-lg leading-snug font-semibold"
+                style={{ fontFamily: `"Site ${pair.heading}", serif` }}
+              >
+                {name}
               </span>
               <span className="block truncate" style={{ fontFamily: `"Site ${pair.text}", serif` }}>
                 {t(SAMPLE)}
               </span>
-              <span className="text-[11px] text-soft">{pair.heading === pair.text ? pair.heading : `${pair.heading} · ${pair.text}`}</span>
+              <span className="text-[11px] text-soft">
+                {pair.heading === pair.text ? pair.heading : `${pair.heading} · ${pair.text}`}
+              </span>
             </span>
           </label>
         ))}

@@ -1,70 +1,66 @@
-import { createContext, useContext, useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from "react";
-import type { Site, Style } from "../api/client";
-import { Await } from "../ui/Await";
-import { deskFor, useStyle } from "./api";
-import { Keeper, type Key, type KeeperState, type Values } from "./keeper";
-
-const Context = createContext<Keeper | null>(null);
-
-/** The keeper of the open site, and its present state. */
-export function useKeeper(): { keeper: Keeper; state: KeeperState } {
-  const keeper = useContext(Context);
-  if (!keeper) throw new Error("`useKeeper` must be used within `KeeperProvider`");
-  return { keeper, state: useSyncExternalStore(keeper.subscribe, keeper.snapshot) };
-}
+import { useQueryClient } from "@tanstack/react-query";
+import { useEffect, useMemo, useState, type ReactNode } from "react";
+import type { Facts, Site, Style } from "../api/client";
+import { QueryBoundary } from "../ui/QueryBoundary";
+import { backendFor, useStyle } from "./api";
+import { StoreContext } from "./hooks";
+import { DraftStore } from "./store";
 
 function asideKey(site: string): string {
-  return `hestor.unkept.${site}`;
+  return `hestor.unsaved.${site}`;
 }
 
 /** Lays what the server does not have aside in this browser, and takes it up again at the next visit. */
-function useNothingLost(site: string, keeper: Keeper, mayWrite: boolean) {
+function useNothingLost(site: string, store: DraftStore, mayWrite: boolean) {
   useEffect(() => {
     const aside = localStorage.getItem(asideKey(site));
     if (aside && mayWrite) {
       localStorage.removeItem(asideKey(site));
-      for (const [key, value] of Object.entries(JSON.parse(aside) as Values)) {
-        if (typeof value === "string") keeper.type(key as Key, value);
-        else keeper.choose({ [key]: value });
-      }
+      store.choose("facts", JSON.parse(aside) as Partial<Facts>);
     }
     function layAside() {
-      const unkept = keeper.unkept();
-      if (Object.keys(unkept).length) localStorage.setItem(asideKey(site), JSON.stringify(unkept));
+      const unsaved = store.facts.unsaved();
+      if (Object.keys(unsaved).length) localStorage.setItem(asideKey(site), JSON.stringify(unsaved));
       else localStorage.removeItem(asideKey(site));
     }
-    const stop = keeper.subscribe(layAside);
+    const stop = store.subscribe(layAside);
     addEventListener("pagehide", layAside);
     return () => {
       stop();
       removeEventListener("pagehide", layAside);
-      void keeper.flush();
+      void store.flush();
     };
-  }, [site, keeper, mayWrite]);
+  }, [site, store, mayWrite]);
 }
 
-function Keeping({ site, style, children }: { site: Site; style: Style; children: ReactNode }) {
+function Provided({ site, style, children }: { site: Site; style: Style; children: ReactNode }) {
   const [first] = useState(style);
-  const keeper = useMemo(() => new Keeper(first, deskFor(site.slug)), [first, site.slug]);
-  useNothingLost(site.slug, keeper, site.role !== "viewer");
-  useEffect(() => keeper.refresh(style), [keeper, style]);
+  const queries = useQueryClient();
+  const store = useMemo(() => {
+    const wrotePage = () =>
+      void queries.invalidateQueries({ predicate: ({ queryKey }) => ["style", "pages"].includes(String(queryKey[0])) });
+    return new DraftStore(first, backendFor(site.slug, wrotePage));
+  }, [first, site.slug, queries]);
+  useNothingLost(site.slug, store, site.role !== "viewer");
+  useEffect(() => store.facts.refresh(style), [store, style]);
   useEffect(() => {
-    const again = () => void keeper.flush();
+    const again = () => void store.flush();
     addEventListener("online", again);
     return () => removeEventListener("online", again);
-  }, [keeper]);
-  return <Context value={keeper}>{children}</Context>;
+  }, [store]);
+  return <StoreContext value={store}>{children}</StoreContext>;
 }
 
-export function KeeperProvider({ site, children }: { site: Site; children: ReactNode }) {
+/** Holds the draft of the open site for every view of it. */
+export function DraftProvider({ site, children }: { site: Site; children: ReactNode }) {
   const style = useStyle(site.slug);
   return (
-    <Await query={style}>
+    <QueryBoundary query={style}>
       {(now) => (
-        <Keeping site={site} style={now}>
+        <Provided site={site} style={now}>
           {children}
-        </Keeping>
+        </Provided>
       )}
-    </Await>
+    </QueryBoundary>
   );
 }

@@ -1,32 +1,39 @@
 import { useQuery } from "@tanstack/react-query";
-import { api, given, type Style } from "../api/client";
-import type { Desk } from "./keeper";
+import { api, result, type PageFull, type Style } from "../api/client";
+import type { Backend } from "./store";
 
 /** How often another person's changes are looked for while the sheet is open. */
 const LOOK_AGAIN = 8_000;
 
-export function styleKey(site: string) {
-  return ["style", site] as const;
-}
-
 export function useStyle(site: string) {
   return useQuery({
-    queryKey: styleKey(site),
-    queryFn: () => given<Style>(api.GET("/api/sites/{site}/style", { params: { path: { site } } })),
+    queryKey: ["style", site],
+    queryFn: () => result<Style>(api.GET("/api/sites/{site}/style", { params: { path: { site } } })),
     refetchInterval: LOOK_AGAIN,
     staleTime: 0,
   });
 }
 
-export function deskFor(site: string): Desk {
+export function backendFor(site: string, wrotePage: () => void): Backend {
   return {
-    keep: (facts, revision) =>
-      given<Style>(
+    facts: (facts, revision) =>
+      result<Style>(
         api.PATCH("/api/sites/{site}/style", {
           params: { path: { site } },
           headers: { "If-Match": String(revision) },
           body: { facts },
         }),
       ),
+    page: async (page, body, revision) => {
+      const saved = await result<PageFull>(
+        api.PATCH("/api/sites/{site}/pages/{page}", {
+          params: { path: { site, page } },
+          headers: { "If-Match": String(revision) },
+          body,
+        }),
+      );
+      wrotePage();
+      return saved;
+    },
   };
 }

@@ -1,10 +1,10 @@
 import { beforeEach, describe, expect, it, vi } from "vitest";
-import type { Facts, Style } from "../api/client";
+import type { Facts, PageFields, PageFull, Style } from "../api/client";
 import { ApiProblem, NoConnection } from "../api/problem";
-import { countChanges, isChanged, Keeper, notKept, shownValue, valueOf, type Key, type Values } from "./keeper";
+import { countChanges, isChanged, type FactKey } from "./changes";
+import { DraftStore, type Backend } from "./store";
 
-const FACTS = {
-  version: 1 as const,
+const FACTS: Facts = {
   name: "Live",
   short_name: "",
   tagline: "Tag",
@@ -13,9 +13,9 @@ const FACTS = {
   brand_colour: "#000000",
   language: "en-GB",
   time_zone: "UTC",
-  logo: null as NonNullable<Facts["logo"]> | null,
+  logo: null,
   logo_dark: null,
-  logo_plate: "" as const,
+  logo_plate: "",
   logo_width: 0,
   logo_says_name: false,
   icon: null,
@@ -24,36 +24,79 @@ const FACTS = {
   typefaces: "reading",
 };
 
-function style(change: Partial<typeof FACTS> = {}, revision = 1): Style {
+function style(change: Partial<Facts> = {}, revision = 1): Style {
   const facts = { ...FACTS, ...change };
-  const changed = (Object.keys(change) as Key[]).filter((key) => change[key] !== FACTS[key]);
-  return { revision, facts, live_facts: FACTS, changed, changed_pages: 0, live_number: 1, short_name: "Live", limits: {} };
+  const changed = (Object.keys(change) as FactKey[]).filter((key) => change[key] !== FACTS[key]);
+  const words = { words: {}, live_words: {}, derived: {} };
+  return { revision, facts, live_facts: FACTS, changed, changed_pages: 0, live_number: 1, ...words };
 }
 
-/** A server in memory that keeps facts by revision, as the real one does. */
+const PAGE: PageFull = {
+  id: 7,
+  path: "/about/",
+  title: "About",
+  shown_title: "About",
+  tab_title: "About – Live",
+  body: "",
+  kind: "page",
+  menu_title: "",
+  summary: "",
+  parent: null,
+  in_menu: false,
+  order: 0,
+  published: null,
+  state: "live",
+  address: "",
+  depth: 0,
+  revision: 1,
+};
+
+function kept<V extends object>(values: V): V {
+  const tidied = Object.entries(values).map(([key, value]) => [key, typeof value === "string" ? value.trim() : value]);
+  return Object.fromEntries(tidied) as V;
+}
+
+/** A server in memory that keeps a draft by its revision, as the real one does. */
 function server() {
-  let kept: Partial<typeof FACTS> = {};
+  let facts: Partial<Facts> = {};
+  let page: Partial<PageFields> = {};
   let revision = 1;
-  const calls: Values[] = [];
+  const calls: object[] = [];
   let failing: Error | null = null;
+  function write(values: object, on: number, current: () => Style | PageFull) {
+    calls.push(values);
+    if (failing) throw failing;
+    if (on === revision) return;
+    const now = current() as unknown as Record<string, never>;
+    throw new ApiProblem({ type: "", status: 412, code: "stale_revision", title: "", errors: [], current: now });
+  }
+  const pageNow = (): PageFull => ({ ...PAGE, ...page, revision });
+  const backend: Backend = {
+    async facts(values, on) {
+      write(values, on, () => style(facts, revision));
+      facts = { ...facts, ...kept(values) };
+      revision += 1;
+      return style(facts, revision);
+    },
+    async page(_, values, on) {
+      write(values, on, pageNow);
+      page = { ...page, ...kept(values) };
+      revision += 1;
+      return pageNow();
+    },
+  };
   return {
     calls,
+    backend,
     fail: (error: Error | null) => (failing = error),
-    other(change: Partial<typeof FACTS>) {
-      kept = { ...kept, ...change };
+    other(change: Partial<Facts>) {
+      facts = { ...facts, ...change };
       revision += 1;
-      return style(kept, revision);
+      return style(facts, revision);
     },
-    async keep(values: Values, on: number): Promise<Style> {
-      calls.push(values);
-      if (failing) throw failing;
-      if (on !== revision) {
-        const problem = { type: "", status: 412, code: "stale_revision", title: "", errors: [], current: style(kept, revision) };
-        throw new ApiProblem(problem);
-      }
-      kept = { ...kept, ...Object.fromEntries(Object.entries(values).map(([key, value]) => [key, typeof value === "string" ? value.trim() : value])) };
+    otherPage(change: Partial<PageFields>) {
+      page = { ...page, ...change };
       revision += 1;
-      return style(kept, revision);
     },
   };
 }
@@ -62,111 +105,113 @@ const LOGO = { picture: "a".repeat(32), trim: null, recolour: "", description: "
 
 let now = 0;
 let desk: ReturnType<typeof server>;
-let keeper: Keeper;
+let store: DraftStore;
 beforeEach(() => {
   vi.useFakeTimers();
   now = 0;
   desk = server();
-  keeper = new Keeper(style(), desk, () => now);
+  store = new DraftStore(style(), desk.backend, () => now);
 });
 
-const shown = (key: Key = "name") => shownValue(keeper.snapshot(), key);
-const sign = (key: Key = "name") => keeper.snapshot().signs[key];
+const shown = (key: FactKey = "name") => store.facts.value(key);
+const status = (key: FactKey = "name") => store.facts.state.statuses[key];
+const type = (key: FactKey, text: string) => store.type("facts", key, text);
+const choose = (values: Partial<Facts>, sliding = false) => store.choose("facts", values, sliding);
 
 describe("keeping", () => {
   it("waits for a pause in the typing, then keeps the last words within half a second", async () => {
-    keeper.type("name", "A");
+    type("name", "A");
     await vi.advanceTimersByTimeAsync(200);
-    keeper.type("name", "AB");
+    type("name", "AB");
     await vi.advanceTimersByTimeAsync(299);
     expect(desk.calls).toEqual([]);
     await vi.advanceTimersByTimeAsync(1);
     expect(desk.calls).toEqual([{ name: "AB" }]);
-    expect(sign()).toBe("kept");
+    expect(status()).toBe("saved");
   });
 
   it("leaves a space that is being typed alone, and tidies it when the field is left", async () => {
-    keeper.type("name", "Two ");
-    await keeper.flush();
+    type("name", "Two ");
+    await store.flush();
     expect(shown()).toBe("Two ");
-    keeper.settle("name");
+    store.facts.settle("name");
     expect(shown()).toBe("Two");
   });
 
   it("writes again what was typed while a write was under way", async () => {
-    keeper.type("name", "A");
-    const first = keeper.flush();
-    keeper.type("name", "AB");
+    type("name", "A");
+    const first = store.flush();
+    type("name", "AB");
     await first;
     await vi.advanceTimersByTimeAsync(300);
     expect(desk.calls).toEqual([{ name: "A" }, { name: "AB" }]);
-    expect(sign()).toBe("kept");
+    expect(status()).toBe("saved");
   });
 
   it("tries again until the connection is back", async () => {
     desk.fail(new NoConnection());
-    keeper.type("name", "A");
-    await keeper.flush();
-    expect(sign()).toBe("offline");
+    type("name", "A");
+    await store.flush();
+    expect(status()).toBe("offline");
     desk.fail(null);
     await vi.advanceTimersByTimeAsync(3_000);
-    expect(sign()).toBe("kept");
+    expect(status()).toBe("saved");
   });
 
   it("keeps the rest when one fact is refused, and does not send that again", async () => {
     const errors = [{ field: "name", code: "empty", message: "Empty." }];
     desk.fail(new ApiProblem({ type: "", status: 422, code: "invalid_input", title: "", errors }));
-    keeper.type("name", " ");
-    keeper.type("tagline", "T");
-    await keeper.flush();
+    type("name", " ");
+    type("tagline", "T");
+    await store.flush();
     desk.fail(null);
     await vi.advanceTimersByTimeAsync(10);
-    expect([sign("name"), sign("tagline")]).toEqual(["refused", "kept"]);
+    expect([status("name"), status("tagline")]).toEqual(["refused", "saved"]);
     expect(desk.calls.at(-1)).toEqual({ tagline: "T" });
-    expect(notKept(keeper.snapshot())).toEqual(["name"]);
-    expect(countChanges(keeper.snapshot())).toBe(1);
+    expect(store.facts.notSaved()).toEqual(["name"]);
+    expect(countChanges(store.facts)).toBe(1);
   });
 });
 
 it("says why a write is not allowed, and does not try it over and over", async () => {
   desk.fail(new ApiProblem({ type: "", status: 403, code: "forbidden", title: "Ask the owner.", errors: [] }));
-  keeper.type("name", "A");
-  await keeper.flush();
+  type("name", "A");
+  await store.flush();
   await vi.advanceTimersByTimeAsync(10_000);
   expect(desk.calls).toHaveLength(1);
-  expect(keeper.snapshot().errors.name?.[0]?.message).toBe("Ask the owner.");
+  expect(store.facts.state.errors.name?.[0]?.message).toBe("Ask the owner.");
 });
 
 describe("undo and redo", () => {
   it("takes keystrokes in a row back as one step", () => {
-    for (const text of ["A", "AB", "ABC"]) keeper.type("name", text);
-    expect(keeper.undo()).toBe("name");
+    for (const text of ["A", "AB", "ABC"]) type("name", text);
+    expect(store.undo()?.key).toBe("name");
     expect(shown()).toBe("Live");
-    expect(keeper.redo()).toBe("name");
+    expect(store.redo()?.key).toBe("name");
     expect(shown()).toBe("ABC");
   });
 
   it("goes back over facts and pauses, and forgets what was undone at the next keystroke", () => {
-    keeper.type("name", "A");
+    type("name", "A");
     now = 2_000;
-    keeper.type("name", "AB");
-    keeper.type("tagline", "T");
-    expect([keeper.undo(), keeper.undo()]).toEqual(["tagline", "name"]);
+    type("name", "AB");
+    type("tagline", "T");
+    expect([store.undo()?.key, store.undo()?.key]).toEqual(["tagline", "name"]);
     expect(shown()).toBe("A");
-    keeper.type("name", "B");
-    expect(keeper.redo()).toBeUndefined();
+    type("name", "B");
+    expect(store.redo()?.key).toBeUndefined();
   });
 
   it("says when there is nothing to take back", () => {
-    expect(keeper.undo()).toBeUndefined();
-    expect(keeper.snapshot().canUndo).toBe(false);
+    expect(store.undo()?.key).toBeUndefined();
+    expect(store.canUndo).toBe(false);
   });
 
   it("takes putting back, back", async () => {
-    keeper.type("name", "A");
-    keeper.putBack("name");
-    expect(isChanged(keeper.snapshot(), "name")).toBe(false);
-    keeper.undo();
+    type("name", "A");
+    store.putBack("name");
+    expect(isChanged(store.facts, "name")).toBe(false);
+    store.undo();
     expect(shown()).toBe("A");
   });
 });
@@ -174,11 +219,11 @@ describe("undo and redo", () => {
 describe("two people", () => {
   it("joins changes of different facts without asking", async () => {
     desk.other({ tagline: "Theirs" });
-    keeper.type("name", "Mine");
-    await keeper.flush();
+    type("name", "Mine");
+    await store.flush();
     await vi.advanceTimersByTimeAsync(10);
-    expect(keeper.snapshot().style.facts).toMatchObject({ name: "Mine", tagline: "Theirs" });
-    expect(keeper.snapshot().conflicts).toEqual({});
+    expect(store.facts.state.saved).toMatchObject({ name: "Mine", tagline: "Theirs" });
+    expect(store.facts.state.conflicts).toEqual({});
   });
 
   it.each([
@@ -186,101 +231,146 @@ describe("two people", () => {
     ["theirs", "Theirs"],
   ] as const)("asks about the same fact and keeps %s", async (whose, kept) => {
     desk.other({ name: "Theirs" });
-    keeper.type("name", "Mine");
-    await keeper.flush();
+    type("name", "Mine");
+    await store.flush();
     await vi.advanceTimersByTimeAsync(1_000);
-    expect(keeper.snapshot().conflicts).toEqual({ name: { mine: "Mine", theirs: "Theirs" } });
-    keeper.settleConflict("name", whose);
+    expect(store.facts.state.conflicts).toEqual({ name: { mine: "Mine", theirs: "Theirs" } });
+    store.facts.settleConflict("name", whose);
     await vi.advanceTimersByTimeAsync(1_000);
-    expect(keeper.snapshot().style.facts.name).toBe(kept);
-    expect(keeper.snapshot().conflicts).toEqual({});
+    expect(store.facts.state.saved.name).toBe(kept);
+    expect(store.facts.state.conflicts).toEqual({});
   });
 
   it("does not ask when both typed the same", async () => {
     desk.other({ name: "Same" });
-    keeper.type("name", "Same");
-    await keeper.flush();
-    expect(keeper.snapshot().conflicts).toEqual({});
+    type("name", "Same");
+    await store.flush();
+    expect(store.facts.state.conflicts).toEqual({});
   });
 
   it("shows another person's words where nothing is typed here", () => {
-    keeper.refresh(desk.other({ name: "Theirs" }));
+    store.facts.refresh(desk.other({ name: "Theirs" }));
     expect(shown()).toBe("Theirs");
   });
 
   it("takes no older state than the one it has", async () => {
-    keeper.type("name", "New");
-    await keeper.flush();
-    keeper.settle("name");
-    keeper.refresh(style());
+    type("name", "New");
+    await store.flush();
+    store.facts.settle("name");
+    store.facts.refresh(style());
     expect(shown()).toBe("New");
   });
 });
 
 it("knows what the server does not have yet", async () => {
-  keeper.type("name", "Not yet");
-  expect(keeper.unkept()).toEqual({ name: "Not yet" });
-  await keeper.flush();
-  expect(keeper.unkept()).toEqual({});
+  type("name", "Not yet");
+  expect(store.facts.unsaved()).toEqual({ name: "Not yet" });
+  await store.flush();
+  expect(store.facts.unsaved()).toEqual({});
 });
 
 describe("choices", () => {
   it("keep several facts at once, as one step to undo", async () => {
-    keeper.choose({ logo: LOGO, logo_width: 180 });
+    choose({ logo: LOGO, logo_width: 180 });
     await vi.runAllTimersAsync();
     expect(desk.calls).toEqual([{ logo: LOGO, logo_width: 180 }]);
-    expect(valueOf(keeper.snapshot(), "logo")).toEqual(LOGO);
-    expect(isChanged(keeper.snapshot(), "logo_width")).toBe(true);
-    expect(keeper.undo()).toBe("logo");
+    expect(store.facts.value("logo")).toEqual(LOGO);
+    expect(isChanged(store.facts, "logo_width")).toBe(true);
+    expect(store.undo()?.key).toBe("logo");
     await vi.runAllTimersAsync();
     expect(desk.calls.at(-1)).toEqual({ logo: null, logo_width: 0 });
-    expect(isChanged(keeper.snapshot(), "logo")).toBe(false);
+    expect(isChanged(store.facts, "logo")).toBe(false);
   });
 
   it("that slide are one step while they go on", () => {
-    for (const width of [100, 120, 140]) keeper.choose({ logo_width: width }, true);
+    for (const width of [100, 120, 140]) choose({ logo_width: width }, true);
     now = 5_000;
-    keeper.choose({ logo_width: 200 }, true);
-    keeper.undo();
-    expect(valueOf(keeper.snapshot(), "logo_width")).toBe(140);
-    keeper.undo();
-    expect(valueOf(keeper.snapshot(), "logo_width")).toBe(0);
+    choose({ logo_width: 200 }, true);
+    store.undo();
+    expect(store.facts.value("logo_width")).toBe(140);
+    store.undo();
+    expect(store.facts.value("logo_width")).toBe(0);
   });
 
   it("that change nothing are no step", () => {
-    keeper.choose({ logo: null, logo_says_name: false });
-    expect(keeper.snapshot().canUndo).toBe(false);
+    choose({ logo: null, logo_says_name: false });
+    expect(store.canUndo).toBe(false);
   });
 
   it("show as the server kept them, and are not sent again", async () => {
-    keeper.choose({ icon: { source: "logo", crop: null } });
+    choose({ icon: { source: "logo", crop: null } });
     await vi.runAllTimersAsync();
-    expect(keeper.snapshot().typed).toEqual({});
-    await keeper.flush();
+    expect(store.facts.state.typed).toEqual({});
+    await store.flush();
     expect(desk.calls).toHaveLength(1);
   });
 
   it("of somebody else for the same fact are asked about", async () => {
     const theirs = { ...LOGO, picture: "b".repeat(32) };
     desk.other({ logo: theirs });
-    keeper.choose({ logo: LOGO });
+    choose({ logo: LOGO });
     await vi.runAllTimersAsync();
-    expect(keeper.snapshot().conflicts.logo).toEqual({ mine: LOGO, theirs });
-    keeper.settleConflict("logo", "mine");
+    expect(store.facts.state.conflicts.logo).toEqual({ mine: LOGO, theirs });
+    store.facts.settleConflict("logo", "mine");
     await vi.runAllTimersAsync();
-    expect(valueOf(keeper.snapshot(), "logo")).toEqual(LOGO);
+    expect(store.facts.value("logo")).toEqual(LOGO);
   });
 });
 
 it("does not take its own words for another's when they are read back early", async () => {
   let answer: (style: Style) => void = () => undefined;
-  const slow = new Keeper(style(), { keep: () => new Promise((resolve) => (answer = resolve)) }, () => now);
-  slow.type("name", "One");
+  const facts: Backend["facts"] = () => new Promise((resolve) => (answer = resolve));
+  const slow = new DraftStore(style(), { ...desk.backend, facts }, () => now);
+  slow.type("facts", "name", "One");
   await vi.advanceTimersByTimeAsync(400);
-  slow.type("name", "One more");
-  slow.refresh(style({ name: "One" }, 2));
-  expect(slow.snapshot().conflicts).toEqual({});
+  slow.type("facts", "name", "One more");
+  slow.facts.refresh(style({ name: "One" }, 2));
+  expect(slow.facts.state.conflicts).toEqual({});
   answer(style({ name: "One" }, 2));
   await vi.advanceTimersByTimeAsync(0);
-  expect(shownValue(slow.snapshot(), "name")).toBe("One more");
+  expect(slow.facts.value("name")).toBe("One more");
+});
+
+describe("pages beside facts", () => {
+  const title = () => store.page(7)?.value("title");
+
+  it("have one history with them", async () => {
+    store.openPage(PAGE);
+    type("name", "A");
+    store.type("page:7", "title", "Us");
+    await vi.advanceTimersByTimeAsync(1_000);
+    expect(desk.calls).toContainEqual({ title: "Us" });
+    expect(store.undo()).toEqual({ document: "page:7", key: "title" });
+    expect([title(), shown()]).toEqual(["About", "A"]);
+    expect(store.undo()).toEqual({ document: "facts", key: "name" });
+    expect([store.redo()?.document, store.redo()?.document]).toEqual(["facts", "page:7"]);
+    expect([title(), shown()]).toEqual(["Us", "A"]);
+  });
+
+  it("are no strangers to each other's writes", async () => {
+    store.openPage(PAGE);
+    type("name", "A");
+    await store.flush();
+    store.type("page:7", "title", "Us");
+    await store.flush();
+    type("tagline", "B");
+    await store.flush();
+    expect(desk.calls).toEqual([{ name: "A" }, { title: "Us" }, { tagline: "B" }]);
+  });
+
+  it("are asked about where somebody else changed the same field", async () => {
+    store.openPage(PAGE);
+    desk.otherPage({ title: "Theirs", summary: "New" });
+    store.type("page:7", "title", "Mine");
+    await vi.advanceTimersByTimeAsync(1_000);
+    expect(store.page(7)?.state.conflicts).toEqual({ title: { mine: "Mine", theirs: "Theirs" } });
+    expect(store.page(7)?.value("summary")).toBe("New");
+    store.document("page:7").settleConflict("title", "mine");
+    await vi.advanceTimersByTimeAsync(1_000);
+    expect(store.page(7)?.state.saved.title).toBe("Mine");
+  });
+
+  it("can't be written before they are open", () => {
+    expect(() => store.type("page:9", "title", "X")).toThrow("open it with `openPage`");
+  });
 });

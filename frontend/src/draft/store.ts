@@ -1,117 +1,84 @@
-import type { Facts, Style } from "../api/client";
-import { ApiProblem, NoConnection, type Spot } from "../api/problem";
+import type { Facts, PageFields, PageFull, Style } from "../api/client";
+import { DraftDocument, same, type DocumentSource, type DocumentState } from "./document";
 
-/** A fact that is edited on the sheet. */
-export type Key = Exclude<keyof Facts, "version">;
-/** What a fact says: a text, or the plain value of one that is no text, such as a logo. */
-export type Value = Facts[Key];
-export type Values = Partial<Record<Key, Value>>;
+export type FactsDocument = DraftDocument<Facts, Style>;
+export type PageDocument = DraftDocument<PageFields, PageFull>;
+export type DocumentId = "facts" | `page:${number}`;
 
-export type Sign = "typing" | "keeping" | "kept" | "refused" | "offline" | "signedOut";
-
-export interface Conflict {
-  mine: Value;
-  theirs: Value;
+/** A field of a document. */
+export interface FieldRef {
+  document: DocumentId;
+  key: string;
 }
 
-/** What one undo takes back: the values of one fact, or of several that were chosen together. */
+export type Values = Record<string, unknown>;
+
+/** What one undo takes back: the values of one field, or of several of one document that were chosen together. */
 interface Step {
+  document: DocumentId;
   before: Values;
   after: Values;
 }
 
-export interface KeeperState {
-  style: Style;
-  /** What stands in the fields, where it is not (or not yet) what the server keeps. */
-  typed: Values;
-  signs: Partial<Record<Key, Sign>>;
-  errors: Partial<Record<Key, Spot[]>>;
-  conflicts: Partial<Record<Key, Conflict>>;
-  canUndo: boolean;
-  canRedo: boolean;
+/** A document, whichever it is. */
+export interface AnyDocument {
+  readonly state: DocumentState<Values, unknown>;
+  value(key: string): unknown;
+  settle(key: string): void;
+  settleConflict(key: string, whose: "mine" | "theirs"): void;
+  put(values: Values): void;
+  flush(): Promise<void>;
 }
 
-/** The keeper's way to the server. */
-export interface Desk {
-  keep(values: Values, revision: number): Promise<Style>;
+/** The store's way to the server. */
+export interface Backend {
+  facts: (values: Partial<Facts>, revision: number) => Promise<Style>;
+  page: (id: number, values: Partial<PageFields>, revision: number) => Promise<PageFull>;
 }
 
-const WAIT = 300;
-const RETRY = 3_000;
 const SAME_STEP = 1_000;
 
-/** What the server would make of a text (`core.texts.tidy`), to tell whether it has it already. */
-export function tidy(text: string): string {
-  return text.trim().normalize("NFC");
+/** What an attribute says to find a field in the page by. */
+export function fieldName(document: DocumentId, key: string): string {
+  return document === "facts" ? key : `${document}.${key}`;
 }
 
-function without<T>(values: Partial<Record<Key, T>>, key: Key): Partial<Record<Key, T>> {
-  return Object.fromEntries(Object.entries(values).filter(([name]) => name !== key)) as Partial<Record<Key, T>>;
+function pageFields(page: PageFull): PageFields {
+  const { path, title, body, kind, menu_title, summary, in_menu, order } = page;
+  return {
+    path,
+    title,
+    body,
+    kind,
+    menu_title,
+    summary,
+    in_menu,
+    order,
+    parent: page.parent ?? null,
+    published: page.published ?? null,
+  };
 }
 
-/** Whether two values say the same, as the server would keep them. */
-export function same(one: Value | undefined, other: Value | undefined): boolean {
-  if (typeof one === "string" && typeof other === "string") return tidy(one) === tidy(other);
-  return JSON.stringify(one ?? null) === JSON.stringify(other ?? null);
-}
-
-/** What a fact says here, kept or not. */
-export function valueOf<K extends Key>(state: KeeperState, key: K): Facts[K] {
-  return (key in state.typed ? state.typed[key] : state.style.facts[key]) as Facts[K];
-}
-
-/** What stands in a text's field. */
-export function shownValue(state: KeeperState, key: Key): string {
-  return String(valueOf(state, key) ?? "");
-}
-
-/** The facts whose words in the field are not kept, as they were refused or wait for a choice. */
-export function notKept(state: KeeperState): Key[] {
-  const keys = Object.keys(state.typed) as Key[];
-  return keys.filter((key) => state.signs[key] === "refused" || state.conflicts[key]);
-}
-
-/** How many changes visitors don't see yet: facts, as kept or about to be, and pages. */
-export function countChanges(state: KeeperState): number {
-  const keys = new Set<string>(state.style.changed);
-  const stuck = notKept(state);
-  for (const key of Object.keys(state.typed) as Key[]) {
-    if (stuck.includes(key)) continue;
-    if (isChanged(state, key)) keys.add(key);
-    else keys.delete(key);
-  }
-  return keys.size + state.style.changed_pages;
-}
-
-/** Whether a fact says something else than the live edition. */
-export function isChanged(state: KeeperState, key: Key): boolean {
-  const live = state.style.live_facts;
-  const value = valueOf(state, key);
-  if (live) return !same(value, live[key]);
-  return typeof value === "string" ? tidy(value) !== "" : Boolean(value);
-}
-
-/**
- * Keeps what is typed: as a draft on the server soon after the last keystroke, with undo and redo, one write
- * at a time. A write that somebody else's overtook is made again where both touched different facts; where
- * they touched the same one, the person is asked.
- */
-export class Keeper {
-  private state: KeeperState;
+/** All documents of a site's draft that are open in this browser, with one history of undo. */
+export class DraftStore {
+  readonly facts: FactsDocument;
+  private readonly pages = new Map<number, PageDocument>();
   private readonly listeners = new Set<() => void>();
   private readonly done: Step[] = [];
   private readonly undone: Step[] = [];
   private lastTyped = -Infinity;
-  private timer: ReturnType<typeof setTimeout> | undefined;
-  private sending: Promise<void> | undefined;
-  private readonly sent = new Map<Key, Value>();
 
   constructor(
     style: Style,
-    private readonly desk: Desk,
+    private readonly backend: Backend,
     private readonly now: () => number = Date.now,
   ) {
-    this.state = { style, typed: {}, signs: {}, errors: {}, conflicts: {}, canUndo: false, canRedo: false };
+    const source: DocumentSource<Facts, Style> = {
+      values: (meta) => meta.facts,
+      revision: (meta) => meta.revision,
+      write: (values, revision) => backend.facts(values, revision),
+    };
+    this.facts = new DraftDocument(style, source, this.changed, this.advance);
   }
 
   readonly subscribe = (listener: () => void): (() => void) => {
@@ -119,211 +86,126 @@ export class Keeper {
     return () => this.listeners.delete(listener);
   };
 
-  readonly snapshot = (): KeeperState => this.state;
-
-  private set(change: Partial<KeeperState>): void {
-    const steps = { canUndo: this.done.length > 0, canRedo: this.undone.length > 0 };
-    this.state = { ...this.state, ...steps, ...change };
+  private readonly changed = (): void => {
     for (const listener of this.listeners) listener();
+  };
+
+  /** A write of one document raises the revision of the whole draft, which others that were up to date then are again. */
+  private readonly advance = (from: number, to: number): void => {
+    for (const document of [this.facts, ...this.pages.values()]) {
+      if (document.revision === from) document.revision = to;
+    }
+  };
+
+  /** Opens a page, as it was read from the server. */
+  openPage(page: PageFull): PageDocument {
+    const open = this.pages.get(page.id);
+    if (open) {
+      open.refresh(page);
+      return open;
+    }
+    const source: DocumentSource<PageFields, PageFull> = {
+      values: pageFields,
+      revision: (meta) => meta.revision,
+      write: (values, revision) => this.backend.page(page.id, values, revision),
+    };
+    const made = new DraftDocument(page, source, this.changed, this.advance);
+    this.pages.set(page.id, made);
+    this.changed();
+    return made;
   }
 
-  private mark(keys: Iterable<Key>, sign: Sign): void {
-    this.set({ signs: { ...this.state.signs, ...Object.fromEntries([...keys].map((key) => [key, sign])) } });
+  /** An open page; undefined while it is not open. */
+  page(id: number): PageDocument | undefined {
+    return this.pages.get(id);
   }
 
-  /** A keystroke in a fact's field. Keystrokes in a row are one step to undo. */
-  type(key: Key, text: string): void {
-    const before = shownValue(this.state, key);
+  /** An open document. */
+  document(id: DocumentId): AnyDocument {
+    const found = id === "facts" ? this.facts : this.pages.get(Number(id.slice("page:".length)));
+    if (!found) throw new Error(`The document ${id} is not open; open it with \`openPage\`.`);
+    return found as unknown as AnyDocument;
+  }
+
+  private push(step: Step): void {
+    this.done.push(step);
+    this.undone.length = 0;
+  }
+
+  /** A keystroke in a field. Keystrokes in a row are one step to undo. */
+  type(id: DocumentId, key: string, text: string): void {
+    const document = this.document(id);
+    const before = String(document.value(key) ?? "");
     if (text === before) return;
     const last = this.done.at(-1);
     const now = this.now();
-    if (last && key in last.after && now - this.lastTyped < SAME_STEP) last.after[key] = text;
-    else this.done.push({ before: { [key]: before }, after: { [key]: text } });
-    this.lastTyped = now;
+    if (last?.document === id && key in last.after && now - this.lastTyped < SAME_STEP) last.after[key] = text;
+    else this.push({ document: id, before: { [key]: before }, after: { [key]: text } });
     this.undone.length = 0;
-    this.put({ [key]: text });
+    this.lastTyped = now;
+    document.put({ [key]: text });
   }
 
   /** A choice of one or more values at once, which is one step to undo. With `sliding`, choices in a row are one. */
-  choose(values: Values, sliding = false): void {
-    const keys = (Object.keys(values) as Key[]).filter((key) => !same(values[key], valueOf(this.state, key)));
+  choose(id: DocumentId, values: Values, sliding = false): void {
+    const document = this.document(id);
+    const keys = Object.keys(values).filter((key) => !same(values[key], document.value(key)));
     if (!keys.length) return;
-    const pick = (from: (key: Key) => Value | undefined) => Object.fromEntries(keys.map((key) => [key, from(key)])) as Values;
-    const step = { before: pick((key) => valueOf(this.state, key)), after: pick((key) => values[key]) };
+    const pick = (from: (key: string) => unknown) => Object.fromEntries(keys.map((key) => [key, from(key)]));
+    const step = { document: id, before: pick((key) => document.value(key)), after: pick((key) => values[key]) };
     const last = this.done.at(-1);
-    const goesOn = sliding && last && this.now() - this.lastTyped < SAME_STEP && keys.every((key) => key in last.after);
-    if (goesOn) Object.assign(last.after, step.after);
-    else this.done.push(step);
-    this.lastTyped = sliding ? this.now() : -Infinity;
+    const near = this.now() - this.lastTyped < SAME_STEP;
+    if (sliding && near && last?.document === id && keys.every((key) => key in last.after))
+      Object.assign(last.after, step.after);
+    else this.push(step);
     this.undone.length = 0;
-    this.put(step.after);
+    this.lastTyped = sliding ? this.now() : -Infinity;
+    document.put(step.after);
   }
 
-  private put(values: Values): void {
-    const keys = Object.keys(values);
-    const each = <T>(value: T) => Object.fromEntries(keys.map((key) => [key, value]));
-    this.set({
-      typed: { ...this.state.typed, ...values },
-      signs: { ...this.state.signs, ...each("typing" as Sign) },
-      errors: { ...this.state.errors, ...each([]) },
-    });
-    this.soon(WAIT);
-  }
-
-  /** Takes the last step back; says which fact it was. */
-  undo(): Key | undefined {
+  /** Takes the last step back; says which field it was. */
+  undo(): FieldRef | undefined {
     return this.step(this.done, this.undone, (step) => step.before);
   }
 
   /** Makes the last step that was taken back again. */
-  redo(): Key | undefined {
+  redo(): FieldRef | undefined {
     return this.step(this.undone, this.done, (step) => step.after);
   }
 
-  private step(from: Step[], to: Step[], values: (step: Step) => Values): Key | undefined {
+  private step(from: Step[], to: Step[], values: (step: Step) => Values): FieldRef | undefined {
     const step = from.pop();
     if (!step) return undefined;
     to.push(step);
     this.lastTyped = -Infinity;
-    this.put(values(step));
-    return Object.keys(step.after)[0] as Key | undefined;
+    this.document(step.document).put(values(step));
+    return { document: step.document, key: Object.keys(step.after)[0] ?? "" };
+  }
+
+  get canUndo(): boolean {
+    return this.done.length > 0;
+  }
+
+  get canRedo(): boolean {
+    return this.undone.length > 0;
   }
 
   /** Makes a fact say again what the live edition says. */
-  putBack(key: Key): void {
-    const live = this.state.style.live_facts;
+  putBack(key: keyof Facts): void {
+    const live = this.facts.state.meta.live_facts;
     if (!live) return;
-    const value = live[key];
     this.lastTyped = -Infinity;
-    if (typeof value === "string") this.type(key, value);
-    else this.choose({ [key]: value });
-    this.lastTyped = -Infinity;
-    void this.flush();
+    this.choose("facts", { [key]: live[key] });
+    void this.facts.flush();
   }
 
-  /** The person's choice between two values of one fact. */
-  settleConflict(key: Key, whose: "mine" | "theirs"): void {
-    const conflict = this.state.conflicts[key];
-    if (!conflict) return;
-    this.set({ conflicts: without(this.state.conflicts, key) });
-    this.sent.delete(key);
-    this.put({ [key]: conflict[whose] });
-    void this.flush();
-  }
-
-  /** The field was left: it may show the value as it was tidied and kept. */
-  settle(key: Key): void {
-    const text = this.state.typed[key];
-    if (text !== undefined && same(text, this.state.style.facts[key]) && !this.state.conflicts[key]) {
-      this.set({ typed: without(this.state.typed, key) });
-    }
-  }
-
-  /** What the server keeps now, as read from it: others may have written meanwhile. */
-  refresh(style: Style): void {
-    if (style.revision >= this.state.style.revision) this.take(style);
-  }
-
-  private soon(wait: number): void {
-    clearTimeout(this.timer);
-    this.timer = setTimeout(() => void this.flush(), wait);
-  }
-
-  private pending(): Values {
-    return this.differing((key) => this.state.signs[key] !== "refused" && !this.state.conflicts[key]);
-  }
-
-  /** Keeps everything that was typed; done when the server has it, or has refused it. */
+  /** Saves everything that was typed in any document. */
   async flush(): Promise<void> {
-    clearTimeout(this.timer);
-    while (this.sending) await this.sending;
-    const values = this.pending();
-    const keys = Object.keys(values) as Key[];
-    const idle = (Object.keys(this.state.typed) as Key[]).filter((key) => this.state.signs[key] === "typing" && !keys.includes(key));
-    if (idle.length) this.mark(idle, "kept");
-    if (keys.length === 0) return;
-    this.sending = this.send(values, keys).finally(() => (this.sending = undefined));
-    await this.sending;
+    await Promise.all([this.facts, ...this.pages.values()].map((document) => document.flush()));
   }
 
-  private async send(values: Values, keys: Key[]): Promise<void> {
-    this.mark(keys, "keeping");
-    for (const key of keys) this.sent.set(key, values[key] as Value);
-    try {
-      const style = await this.desk.keep(values, this.state.style.revision);
-      const still = keys.filter((key) => this.state.typed[key] === values[key]);
-      // A text stays as it was typed until its field is left; any other value shows as it was kept.
-      const shown = still.filter((key) => typeof values[key] !== "string");
-      this.set({ style, typed: shown.reduce((typed, key) => without(typed, key), this.state.typed) });
-      for (const key of keys) this.sent.delete(key);
-      this.mark(still, "kept");
-    } catch (error) {
-      this.failed(error, keys);
-    }
-  }
-
-  private failed(error: unknown, keys: Key[]): void {
-    if (error instanceof NoConnection) {
-      this.mark(keys, "offline");
-      this.soon(RETRY);
-    } else if (error instanceof ApiProblem && error.problem.current) {
-      this.take(error.problem.current);
-      this.soon(0);
-    } else if (error instanceof ApiProblem && error.status === 422) {
-      this.refused(error, keys);
-    } else if (error instanceof ApiProblem && error.status === 401) {
-      this.mark(keys, "signedOut");
-    } else if (error instanceof ApiProblem && error.status < 500) {
-      // Such as a role that was taken away: trying again would not help, so the reason is shown instead.
-      const spot = { field: "", code: error.problem.code, message: error.message };
-      this.set({ errors: { ...this.state.errors, ...Object.fromEntries(keys.map((key) => [key, [spot]])) } });
-      this.mark(keys, "refused");
-    } else {
-      this.mark(keys, "offline");
-      this.soon(RETRY);
-    }
-  }
-
-  private refused(error: ApiProblem, keys: Key[]): void {
-    const wrong = keys.filter((key) => error.spots(key).length > 0);
-    const errors = Object.fromEntries(wrong.map((key) => [key, error.spots(key)]));
-    // Keystrokes that came meanwhile may have mended it, so only what was refused is marked so.
-    const same = wrong.filter((key) => this.state.typed[key] === this.sent.get(key));
-    this.set({ errors: { ...this.state.errors, ...errors } });
-    this.mark(same, "refused");
-    this.mark(
-      keys.filter((key) => !wrong.includes(key)),
-      "typing",
-    );
-    if (Object.keys(this.pending()).length) this.soon(0);
-  }
-
-  /** Takes a newer state of the server; asks where somebody else changed a fact that is being changed here. */
-  private take(style: Style): void {
-    const before = this.state.style.facts;
-    const conflicts = { ...this.state.conflicts };
-    let typed = this.state.typed;
-    for (const [name, text] of Object.entries(this.state.typed)) {
-      const key = name as Key;
-      const theirs = style.facts[key];
-      // What is on its way from here may be read back before its own answer comes.
-      const ours = this.sent.has(key) && same(theirs, this.sent.get(key));
-      if (ours || same(theirs, before[key]) || same(theirs, text)) continue;
-      const mineIsKept = same(text, before[key]);
-      if (mineIsKept) typed = without(typed, key);
-      else conflicts[key] = { mine: text, theirs };
-    }
-    this.set({ style, typed, conflicts });
-  }
-
-  /** What the server does not have yet, to be laid aside if the page has to go. */
-  unkept(): Values {
-    return this.differing(() => true);
-  }
-
-  private differing(counts: (key: Key) => boolean): Values {
-    const keys = Object.keys(this.state.typed) as Key[];
-    const found = keys.filter((key) => counts(key) && !same(this.state.typed[key], this.state.style.facts[key]));
-    return Object.fromEntries(found.map((key) => [key, this.state.typed[key]])) as Values;
+  /** Whether anything waits because the server can't be reached, or knows us no more. */
+  get behind(): boolean {
+    return [this.facts, ...this.pages.values()].some((document) => document.behind);
   }
 }

@@ -1,13 +1,14 @@
 import { useEffect } from "react";
-import type { Keeper, Key } from "./keeper";
+import { fieldName, type DraftStore, type FieldRef } from "./store";
 
-/** Brings the field of a fact that was just changed from elsewhere to the eye. */
-export function focusFact(fact: Key | undefined): void {
-  if (fact) document.querySelector<HTMLElement>(`[data-fact="${fact}"]`)?.focus();
+/** Brings a field that was just changed from elsewhere to the eye. */
+export function focusField(field: FieldRef | undefined): void {
+  if (!field) return;
+  document.querySelector<HTMLElement>(`[data-field="${fieldName(field.document, field.key)}"]`)?.focus();
 }
 
-/** Ctrl+Z takes the last change of a fact back, Ctrl+Shift+Z or Ctrl+Y makes it again; ⌘ where there is one. */
-export function useUndoKeys(keeper: Keeper, on: boolean): void {
+/** Ctrl+Z takes the last change back, Ctrl+Shift+Z or Ctrl+Y makes it again; ⌘ where there is one. */
+export function useUndoKeys(store: DraftStore, on: boolean): void {
   useEffect(() => {
     if (!on) return;
     function onKey(event: KeyboardEvent) {
@@ -17,11 +18,11 @@ export function useUndoKeys(keeper: Keeper, on: boolean): void {
       if (!redo && key !== "z") return;
       // Other fields (choosing a town, say) keep the browser's own undo.
       const target = event.target as HTMLElement;
-      if (/^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) && !target.dataset.fact) return;
+      if (/^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) && !target.dataset.field) return;
       event.preventDefault();
-      focusFact(redo ? keeper.redo() : keeper.undo());
+      focusField(redo ? store.redo() : store.undo());
     }
     addEventListener("keydown", onKey);
     return () => removeEventListener("keydown", onKey);
-  }, [keeper, on]);
+  }, [store, on]);
 }

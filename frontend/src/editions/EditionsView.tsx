@@ -2,29 +2,35 @@ import { ExternalLink } from "lucide-react";
 import { useTranslation } from "react-i18next";
 import { Link } from "react-router";
 import type { Edition, Site } from "../api/client";
-import { ChangeList } from "../review/ChangeList";
-import { countChanges } from "../sheet/keeper";
-import { useKeeper } from "../sheet/KeeperProvider";
-import { useSite } from "../shell/SiteFrame";
-import { Await } from "../ui/Await";
+import { countChanges } from "../draft/changes";
+import { ChangeList } from "../review";
+import { useSelect, useSite, useStore } from "../draft/hooks";
+import { useFormat } from "../i18n/format";
+import { QueryBoundary } from "../ui/QueryBoundary";
 import { ErrorNotice } from "../ui/ErrorNotice";
 import { Notice } from "../ui/Notice";
 import { ViewHead } from "../ui/ViewHead";
 import { useEditions, useRestore } from "./api";
 
-function when(instant: string, language: string): string {
-  return new Intl.DateTimeFormat(language, { dateStyle: "long", timeStyle: "short" }).format(new Date(instant));
-}
-
 function Actions({ edition, site, restore }: { edition: Edition; site: Site; restore: ReturnType<typeof useRestore> }) {
   const { t } = useTranslation();
   return (
     <p className="flex flex-wrap gap-x-5 gap-y-1">
-      <a href={edition.look} target="_blank" rel="noreferrer" className="act-link inline-flex items-center gap-1.5">
-        {t("editions.look")} <span className="unseen">{edition.number}</span> <ExternalLink size={12} aria-hidden />
+      <a
+        href={edition.preview_url}
+        target="_blank"
+        rel="noreferrer"
+        className="act-link inline-flex items-center gap-1.5"
+      >
+        {t("editions.preview")} <span className="unseen">{edition.number}</span> <ExternalLink size={12} aria-hidden />
       </a>
       {site.role !== "viewer" && (
-        <button type="button" className="act-link" disabled={restore.isPending} onClick={() => restore.mutate(edition.number)}>
+        <button
+          type="button"
+          className="act-link"
+          disabled={restore.isPending}
+          onClick={() => restore.mutate(edition.number)}
+        >
           {t("editions.bringBack")} <span className="unseen">{edition.number}</span>
         </button>
       )}
@@ -32,23 +38,41 @@ function Actions({ edition, site, restore }: { edition: Edition; site: Site; res
   );
 }
 
-function EditionRow({ edition, site, restore }: { edition: Edition; site: Site; restore: ReturnType<typeof useRestore> }) {
-  const { t, i18n } = useTranslation();
+function EditionRow({
+  edition,
+  site,
+  restore,
+}: {
+  edition: Edition;
+  site: Site;
+  restore: ReturnType<typeof useRestore>;
+}) {
+  const { t } = useTranslation();
+  const format = useFormat();
   return (
     <li className="grid gap-x-6 gap-y-2 border-b border-line px-6 py-4 md:grid-cols-[15rem_1fr]">
       <div>
         <h2 className="flex items-center gap-2.5 text-base font-semibold">
           {t("editions.number", { number: edition.number })}
-          {edition.live && <span className="rounded-full bg-act-soft px-2 py-0.5 font-body text-xs text-act">{t("editions.live")}</span>}
+          {edition.live && (
+            <span className="rounded-full bg-act-soft px-2 py-0.5 font-body text-xs text-act">
+              {t("editions.live")}
+            </span>
+          )}
         </h2>
         <p className="text-xs text-soft">
-          {when(edition.published, i18n.language)}
+          {format.instant(edition.published)}
           <br />
           {t("editions.by", { name: edition.by || t("editions.nobody") })}
         </p>
       </div>
       <div className="min-w-0">
-        <p className="mb-1.5 font-semibold">{edition.changes.slice(0, 3).map((change) => change.words).join(" · ")}</p>
+        <p className="mb-1.5 font-semibold">
+          {edition.changes
+            .slice(0, 3)
+            .map((change) => change.words)
+            .join(" · ")}
+        </p>
         <details className="mb-1.5">
           <summary className="text-soft">{t("editions.all", { count: edition.changes.length })}</summary>
           <ChangeList changes={edition.changes} tense="after" />
@@ -61,23 +85,27 @@ function EditionRow({ edition, site, restore }: { edition: Edition; site: Site; 
 
 function Restored({ site, restore }: { site: Site; restore: ReturnType<typeof useRestore> }) {
   const { t } = useTranslation();
-  const { keeper, state } = useKeeper();
+  const store = useStore();
+  const count = useSelect(({ facts }) => countChanges(facts));
   if (restore.error) return <ErrorNotice error={restore.error} />;
   if (!restore.data) return null;
-  const count = countChanges(state);
   return (
-    <Notice tone="act">
-      {t("editions.restored", { number: restore.data.number })} {t("editions.restoredNext", { count })}{" "}
-      <span className="ms-2 inline-flex gap-4">
-        {count > 0 && (
-          <Link to={`/${site.slug}/review`} className="act-link" onClick={() => void keeper.flush()}>
-            {t("shell.review")}
+    <Notice
+      tone="act"
+      actions={
+        <span className="inline-flex gap-4">
+          {count > 0 && (
+            <Link to={`/${site.slug}/review`} className="act-link" onClick={() => void store.flush()}>
+              {t("shell.review")}
+            </Link>
+          )}
+          <Link to={`/${site.slug}/style`} className="act-link">
+            {t("review.back")}
           </Link>
-        )}
-        <Link to={`/${site.slug}/style`} className="act-link">
-          {t("review.back")}
-        </Link>
-      </span>
+        </span>
+      }
+    >
+      {t("editions.restored", { number: restore.data.number })} {t("editions.restoredNext", { count })}
     </Notice>
   );
 }
@@ -93,19 +121,21 @@ export function EditionsView() {
       <div className="px-6 pb-3 empty:hidden">
         <Restored site={site} restore={restore} />
       </div>
-      <Await query={editions}>
+      <QueryBoundary query={editions}>
         {({ pages }) =>
-          pages[0]?.length ? (
+          pages[0]?.editions.length ? (
             <ol className="border-t border-ink">
-              {pages.flat().map((edition) => (
-                <EditionRow key={edition.number} edition={edition} site={site} restore={restore} />
-              ))}
+              {pages
+                .flatMap((part) => part.editions)
+                .map((edition) => (
+                  <EditionRow key={edition.number} edition={edition} site={site} restore={restore} />
+                ))}
             </ol>
           ) : (
             <p className="px-6 py-4 text-soft">{t("editions.none")}</p>
           )
         }
-      </Await>
+      </QueryBoundary>
       {editions.hasNextPage && (
         <button type="button" className="act-link m-6" onClick={() => void editions.fetchNextPage()}>
           {t("editions.more")}

@@ -1,13 +1,9 @@
 import { useTranslation } from "react-i18next";
-import { ColourField } from "../marks/ColourField";
-import { IconField } from "../marks/IconField";
-import { LogoField } from "../marks/LogoField";
-import { ShareField } from "../marks/ShareField";
-import { TypefacesField } from "../marks/TypefacesField";
+import { ColourField, IconField, LogoField, ShareField, TypefacesField } from "../brand";
+import type { Row } from "../draft/facts";
+import { useFact } from "../draft/hooks";
+import { TextField } from "../draft/TextField";
 import { ClockField, LanguageField } from "./SettingFields";
-import type { RowPlan } from "./bands";
-import { shownValue } from "./keeper";
-import { useKeeper } from "./KeeperProvider";
 
 const SIZES = {
   name: "font-display text-[21px] font-semibold leading-tight",
@@ -15,41 +11,30 @@ const SIZES = {
   text: "text-[15px]",
 };
 
-/** A fact's words, edited where they stand. They grow to as many lines as they need, but stay one text. */
-function LineField({ plan, readOnly }: { plan: RowPlan; readOnly: boolean }) {
+function LineField({ row, readOnly }: { row: Row; readOnly: boolean }) {
   const { t } = useTranslation();
-  const { keeper, state } = useKeeper();
-  const { key } = plan;
+  const { key } = row;
   return (
-    <textarea
-      rows={1}
-      data-fact={key}
-      dir="auto"
-      lang={state.style.facts.language}
-      spellCheck
-      value={shownValue(state, key)}
-      readOnly={readOnly}
-      aria-labelledby={`fact-${key}`}
-      aria-describedby={`why-${key} wrong-${key}`}
-      aria-invalid={(state.errors[key] ?? []).length > 0}
+    <TextField
+      document="facts"
+      field={key}
+      labelledBy={`fact-${key}`}
+      describedBy={`why-${key} wrong-${key}`}
       placeholder={t(`fact.${key}.empty`)}
-      className={`fact-field placeholder:font-normal placeholder:text-soft ${SIZES[plan.size]}`}
-      // A pasted line break would be refused by the rules; a space is what was meant.
-      onChange={(event) => keeper.type(key, event.target.value.replace(/\s*\n\s*/g, " "))}
-      onKeyDown={(event) => {
-        if (event.key === "Enter") event.preventDefault();
-      }}
-      onBlur={() => keeper.settle(key)}
+      readOnly={readOnly}
+      language={useFact("language")}
+      className={SIZES[row.size]}
     />
   );
 }
 
-export function FactField({ plan, readOnly }: { plan: RowPlan; readOnly: boolean }) {
-  switch (plan.field) {
+/** What a fact says, edited in the way that suits it. */
+export function FactField({ row, readOnly }: { row: Row; readOnly: boolean }) {
+  switch (row.editor) {
     case "line":
-      return <LineField plan={plan} readOnly={readOnly} />;
+      return <LineField row={row} readOnly={readOnly} />;
     case "colour":
-      return <ColourField fact={plan.key as "brand_colour" | "accent_colour"} readOnly={readOnly} />;
+      return <ColourField fact={row.key as "brand_colour" | "accent_colour"} readOnly={readOnly} />;
     case "logo":
       return <LogoField readOnly={readOnly} />;
     case "icon":
@@ -63,6 +48,6 @@ export function FactField({ plan, readOnly }: { plan: RowPlan; readOnly: boolean
     case "clock":
       return <ClockField readOnly={readOnly} />;
     default:
-      return plan.field satisfies never;
+      return row.editor satisfies never;
   }
 }

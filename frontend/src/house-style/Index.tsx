@@ -1,15 +1,17 @@
 import { useEffect, useState } from "react";
 import { useTranslation } from "react-i18next";
-import { BANDS, keysOf, type Band } from "./bands";
-import { isChanged } from "./keeper";
-import { useKeeper } from "./KeeperProvider";
+import { isChanged } from "../draft/changes";
+import { BANDS, type Band } from "../draft/facts";
+import { useSelect } from "../draft/hooks";
 
 /** The band that is being read: the last whose beginning has passed the upper third of the window. */
 function useBandInView(): string {
   const [inView, setInView] = useState<string>(BANDS[0]?.id ?? "");
   useEffect(() => {
     function look() {
-      const passed = BANDS.filter(({ id }) => (document.getElementById(id)?.getBoundingClientRect().top ?? Infinity) < innerHeight / 3);
+      const passed = BANDS.filter(
+        ({ id }) => (document.getElementById(id)?.getBoundingClientRect().top ?? Infinity) < innerHeight / 3,
+      );
       setInView(passed.at(-1)?.id ?? BANDS[0]?.id ?? "");
     }
     addEventListener("scroll", look, { passive: true });
@@ -20,8 +22,9 @@ function useBandInView(): string {
 
 function Entry({ band, current }: { band: Band; current: boolean }) {
   const { t } = useTranslation();
-  const { state } = useKeeper();
-  const changed = band.rows.flatMap(keysOf).filter((key) => isChanged(state, key)).length;
+  const changed = useSelect(
+    ({ facts }) => band.rows.flatMap((row) => row.keys).filter((key) => isChanged(facts, key)).length,
+  );
   return (
     <a
       href={`#${band.id}`}
@@ -31,7 +34,10 @@ function Entry({ band, current }: { band: Band; current: boolean }) {
       {t(`band.${band.id}.title`)}
       <small className={`font-code text-[11px] ${changed ? "rounded-sm bg-mark px-1.5 text-on-mark" : ""}`}>
         {changed || band.rows.length}
-        <span className="unseen"> {changed ? t("sheet.changedFacts", { count: changed }) : t("sheet.facts", { count: band.rows.length })}</span>
+        <span className="unseen">
+          {" "}
+          {changed ? t("sheet.changedFacts", { count: changed }) : t("sheet.facts", { count: band.rows.length })}
+        </span>
       </small>
     </a>
   );

@@ -1,53 +1,21 @@
 import { useTranslation } from "react-i18next";
-import { fixOf } from "./fixes";
-import { isChanged, shownValue, tidy, type Key } from "./keeper";
-import { useKeeper } from "./KeeperProvider";
-import { useValueWords } from "./valueWords";
+import type { FactKey } from "../draft/changes";
+import { ConflictChoice } from "../draft/ConflictChoice";
+import { tidy } from "../draft/document";
+import { mostOf, specOf } from "../draft/facts";
+import { FieldErrors } from "../draft/FieldErrors";
+import { FieldStatus } from "../draft/FieldStatus";
+import { useFieldState, useFieldText, useIsChanged, useSelect, useStore } from "../draft/hooks";
+import { useProofs } from "../proofs/ProofsProvider";
 
-function KeptSign({ fact }: { fact: Key }) {
+function LiveValue({ fact, readOnly }: { fact: FactKey; readOnly: boolean }) {
   const { t } = useTranslation();
-  const { state } = useKeeper();
-  const sign = state.signs[fact];
-  const tone = sign === "offline" || sign === "signedOut" || sign === "refused" ? "text-stop" : sign === "kept" ? "text-act" : "";
-  return (
-    <span role="status" className={tone}>
-      {sign ? t(`sign.${sign}`) : ""}
-    </span>
+  const store = useStore();
+  const changed = useIsChanged(fact);
+  const words = useSelect(({ facts }) =>
+    facts.state.meta.live_facts ? (facts.state.meta.live_words[fact] ?? "") : null,
   );
-}
-
-function Refusals({ fact }: { fact: Key }) {
-  const { t } = useTranslation();
-  const { keeper, state } = useKeeper();
-  const text = shownValue(state, fact);
-  const spots = state.errors[fact] ?? [];
-  return (
-    <div id={`wrong-${fact}`} role="alert" className="mt-1.5 grid gap-1.5 text-stop empty:hidden">
-      {spots.map((spot, index) => {
-        const fix = fixOf(text, spot);
-        const fixed = fix?.fixed;
-        return (
-          <p key={index}>
-            {spot.message}{" "}
-            {fixed != null && (
-              <button type="button" className="act-link" onClick={() => keeper.type(fact, fixed)}>
-                {spot.fix?.trim() ? t("fix.write", { fix: spot.fix }) : t("fix.takeOut")}
-              </button>
-            )}
-          </p>
-        );
-      })}
-    </div>
-  );
-}
-
-function LiveValue({ fact, readOnly }: { fact: Key; readOnly: boolean }) {
-  const { t } = useTranslation();
-  const { keeper, state } = useKeeper();
-  const live = state.style.live_facts;
-  const inWords = useValueWords();
-  if (!live || !isChanged(state, fact)) return null;
-  const words = inWords(fact, live[fact]);
+  if (words === null || !changed) return null;
   return (
     <>
       <span className="min-w-0">
@@ -61,7 +29,7 @@ function LiveValue({ fact, readOnly }: { fact: Key; readOnly: boolean }) {
           type="button"
           className="act-link"
           aria-label={t("sheet.putBackFact", { fact: t(`fact.${fact}.name`) })}
-          onClick={() => keeper.putBack(fact)}
+          onClick={() => store.putBack(fact)}
         >
           {t("sheet.putBack")}
         </button>
@@ -70,36 +38,52 @@ function LiveValue({ fact, readOnly }: { fact: Key; readOnly: boolean }) {
   );
 }
 
+/** How long a text is, against how long it may be. */
+function Length({ fact }: { fact: FactKey }) {
+  const { t } = useTranslation();
+  const length = [...tidy(useFieldText("facts", fact))].length;
+  const limit = mostOf(fact);
+  if (limit === undefined) return null;
+  return (
+    <span className={length > limit ? "text-stop" : ""}>
+      {length > limit ? t("sheet.tooMany", { count: length, limit }) : t("sheet.characters", { count: length })}
+    </span>
+  );
+}
+
+/** What stands in for a text that is not said. */
+function Derived({ fact }: { fact: FactKey }) {
+  const { t } = useTranslation();
+  const empty = tidy(useFieldText("facts", fact)) === "";
+  const derived = useProofs((state) => state.derived[fact]);
+  return empty && derived ? <span>{t("sheet.derived", { derived })}</span> : null;
+}
+
 interface Props {
-  fact: Key;
+  fact: FactKey;
   /** Says which fact the notes are about, where the row is about several. */
   named?: boolean;
   readOnly: boolean;
-  shortName: string | undefined;
 }
 
-/** What stands below a value: whether it is kept, how long it is, what is live, what is wrong. */
-export function Notes({ fact, named = false, readOnly, shortName }: Props) {
+/** What stands below a value: whether it is saved, how long it is, what is live, what is wrong. */
+export function Notes({ fact, named = false, readOnly }: Props) {
   const { t } = useTranslation();
-  const { state } = useKeeper();
-  const limit = state.style.limits[fact];
-  const length = limit === undefined ? 0 : [...tidy(shownValue(state, fact))].length;
-  const quiet = named && !isChanged(state, fact) && !state.signs[fact] && !state.errors[fact]?.length;
-  if (quiet) return null;
-  const derived = fact === "short_name" && length === 0 && shortName;
+  const { status, errors, conflict } = useFieldState("facts", fact);
+  const changed = useIsChanged(fact);
+  const theirWords = useSelect(({ facts }) => facts.state.meta.words[fact]);
+  if (named && !changed && !status && !errors.length && !conflict) return null;
+  const isText = specOf(fact)?.editor === "line";
   return (
     <>
-      <Refusals fact={fact} />
+      <ConflictChoice document="facts" field={fact} theirWords={theirWords} />
+      <FieldErrors document="facts" field={fact} id={`wrong-${fact}`} />
       <div className="mt-1.5 flex flex-wrap items-baseline gap-x-3.5 gap-y-0.5 text-xs text-soft empty:hidden">
-        {limit !== undefined && (
-          <span className={length > limit ? "text-stop" : ""}>
-            {length > limit ? t("sheet.tooMany", { count: length, limit }) : t("sheet.characters", { count: length })}
-          </span>
-        )}
-        {derived && <span>{t("sheet.derived", { shortName })}</span>}
+        {isText && <Length fact={fact} />}
+        {isText && <Derived fact={fact} />}
         {named && <b className="font-semibold text-ink">{t(`fact.${fact}.name`)}</b>}
         <LiveValue fact={fact} readOnly={readOnly} />
-        <KeptSign fact={fact} />
+        <FieldStatus document="facts" field={fact} />
       </div>
     </>
   );

@@ -25,7 +25,7 @@ export function PageChoice({ pages, path, onChoose }: Props) {
       >
         {pages.map((page) => (
           <option key={page.id} value={page.path}>
-            {page.title}
+            {page.shown_title}
           </option>
         ))}
       </select>

@@ -1,11 +1,9 @@
 import { useEffect, useState } from "react";
 import { useTranslation } from "react-i18next";
-import { useLanguages } from "../sites/api";
-import { TownField } from "../sites/TownField";
-import { Choice } from "../ui/Choice";
+import { useFact, useFactActions } from "../draft/hooks";
+import { TownField, useLanguages } from "../sites";
+import { Combobox } from "../ui/Combobox";
 import { useSettled } from "../ui/useSettled";
-import { shownValue } from "./keeper";
-import { useKeeper } from "./KeeperProvider";
 
 interface Props {
   readOnly: boolean;
@@ -13,8 +11,8 @@ interface Props {
 
 export function LanguageField({ readOnly }: Props) {
   const { t, i18n } = useTranslation();
-  const { keeper, state } = useKeeper();
-  const tag = shownValue(state, "language");
+  const facts = useFactActions();
+  const tag = useFact("language");
   const [typed, setTyped] = useState("");
   const found = useLanguages(useSettled(typed, 120));
   const spoken = useLanguages(tag).data?.find((one) => one.tag === tag);
@@ -26,15 +24,20 @@ export function LanguageField({ readOnly }: Props) {
       </p>
       {spoken?.own_words === false && <p className="mb-2 text-warn">{t("languageField.noWords", { name })}</p>}
       {!readOnly && (
-        <Choice
+        <Combobox
           label={t("languageField.other")}
           hideLabel
           hint={t("languageField.hint")}
           typed={typed}
-          options={(found.data ?? []).map((one) => ({ key: one.tag, title: one.own_name, more: `${one.name} · ${one.tag}`, value: one }))}
+          options={(found.data ?? []).map((one) => ({
+            key: one.tag,
+            title: one.own_name,
+            more: `${one.name} · ${one.tag}`,
+            value: one,
+          }))}
           onType={setTyped}
           onChoose={(one) => {
-            keeper.type("language", one.tag);
+            facts.choose({ language: one.tag });
             setTyped("");
           }}
         />
@@ -55,8 +58,8 @@ function useMinute(): Date {
 
 export function ClockField({ readOnly }: Props) {
   const { t, i18n } = useTranslation();
-  const { keeper, state } = useKeeper();
-  const zone = shownValue(state, "time_zone");
+  const facts = useFactActions();
+  const zone = useFact("time_zone");
   const time = new Intl.DateTimeFormat(i18n.language, { timeZone: zone, dateStyle: "full", timeStyle: "short" });
   return (
     <>
@@ -69,7 +72,7 @@ export function ClockField({ readOnly }: Props) {
           label={t("clock.other")}
           hideLabel
           hint={t("clock.hint")}
-          onChoose={(town) => town && keeper.type("time_zone", town.time_zone)}
+          onChoose={(town) => town && facts.choose({ time_zone: town.time_zone })}
         />
       )}
     </>

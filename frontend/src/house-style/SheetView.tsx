@@ -1,17 +1,16 @@
-import { useEffect, useMemo, useState } from "react";
+import { useEffect, useState } from "react";
 import { useTranslation } from "react-i18next";
-import { MarksProvider } from "../marks/api";
-import { usePages } from "../pages/api";
-import { useProofs } from "../proofs/useProofs";
-import { useSite } from "../shell/SiteFrame";
+import { BrandReportProvider } from "../brand";
+import { BANDS, type Band } from "../draft/facts";
+import { useSelect, useSite, useStore } from "../draft/hooks";
+import { UndoButtons } from "../draft/UndoButtons";
+import { useUndoKeys } from "../draft/useUndoKeys";
+import { usePages } from "../pages";
+import { ProofsProvider, useProofs } from "../proofs/ProofsProvider";
 import { Notice } from "../ui/Notice";
-import { BANDS } from "./bands";
+import { FactRow } from "./FactRow";
 import { Index } from "./Index";
-import { useKeeper } from "./KeeperProvider";
 import { PageChoice } from "./PageChoice";
-import { Row } from "./Row";
-import { UndoButtons } from "./UndoButtons";
-import { useUndoKeys } from "./useUndoKeys";
 
 /** The page whose proofs the sheet shows until another is chosen: an inner one, as most pages are. */
 function useShownPage(site: string) {
@@ -22,17 +21,64 @@ function useShownPage(site: string) {
   return { pages: pages.data ?? [], path: known ? chosen : (inner?.path ?? "/"), choose };
 }
 
+/** What keeps the whole sheet from working: no connection, or nobody signed in any more. */
+function Trouble() {
+  const { t } = useTranslation();
+  const lost = useProofs((state) => state.lost);
+  const signedOut = useSelect(({ facts }) => Object.values(facts.state.statuses).includes("signedOut"));
+  if (!lost && !signedOut) return null;
+  return (
+    <div className="px-6 pt-4">
+      <Notice tone="stop">{signedOut ? t("state.signedOut") : t("state.noConnection")}</Notice>
+    </div>
+  );
+}
+
+interface SectionProps {
+  band: Band;
+  readOnly: boolean;
+  first: boolean;
+  shown: ReturnType<typeof useShownPage>;
+}
+
+function BandSection({ band, readOnly, first, shown }: SectionProps) {
+  const { t } = useTranslation();
+  // The view has one title; further bands are its parts.
+  const Heading = first ? "h1" : "h2";
+  return (
+    <section id={band.id} aria-labelledby={`${band.id}-title`} className="scroll-mt-28 lg:scroll-mt-16">
+      <div className="flex flex-wrap items-baseline gap-x-3 px-6 pt-4 pb-3">
+        <Heading id={`${band.id}-title`} className="text-[22px] leading-none font-[650] tracking-tight">
+          {t(`band.${band.id}.title`)}
+        </Heading>
+        <p className="text-soft">{t(`band.${band.id}.lead`)}</p>
+        {first && !readOnly && <UndoButtons />}
+      </div>
+      <div className="grid border-b border-ink text-xs text-soft min-[900px]:grid-cols-[174px_minmax(300px,392px)_1fr]">
+        <span className="px-6 py-1.5 max-[899px]:hidden">{t("sheet.fact")}</span>
+        <span className="py-1.5 max-[899px]:hidden">{t("sheet.value")}</span>
+        <span className="flex items-center justify-between gap-3 bg-board py-1.5 ps-4.5 pe-4 max-[899px]:ps-6">
+          {t("sheet.places")}
+          {first && shown.pages.length > 0 && (
+            <PageChoice pages={shown.pages} path={shown.path} onChoose={shown.choose} />
+          )}
+        </span>
+      </div>
+      {band.rows.map((row) => (
+        <FactRow key={row.key} row={row} readOnly={readOnly} />
+      ))}
+    </section>
+  );
+}
+
 export function SheetView() {
   const { t } = useTranslation();
   const site = useSite();
-  const { keeper, state } = useKeeper();
-  const { pages, path, choose } = useShownPage(site.slug);
-  const typed = useMemo(() => ({ ...state.typed }), [state.typed]);
-  const { proofs, lost } = useProofs(site.slug, path, typed, state.style.revision);
+  const store = useStore();
+  const shown = useShownPage(site.slug);
   const readOnly = site.role === "viewer";
-  const lastSign = Object.values(state.signs).includes("signedOut");
-  useUndoKeys(keeper, !readOnly);
-  useEffect(() => () => void keeper.flush(), [keeper]);
+  useUndoKeys(store, !readOnly);
+  useEffect(() => () => void store.flush(), [store]);
 
   return (
     <div className="grid min-[900px]:grid-cols-[168px_1fr]">
@@ -43,35 +89,14 @@ export function SheetView() {
             <Notice tone="warn">{t("sheet.readOnly")}</Notice>
           </div>
         )}
-        {(lost || lastSign) && (
-          <div className="px-6 pt-4">
-            <Notice tone="stop">{lastSign ? t("state.signedOut") : t("state.noConnection")}</Notice>
-          </div>
-        )}
-        <MarksProvider site={site.slug} state={state}>
-        {BANDS.map((band, index) => (
-          <section key={band.id} id={band.id} aria-labelledby={`${band.id}-title`} className="scroll-mt-28 lg:scroll-mt-16">
-            <div className="flex flex-wrap items-baseline gap-x-3 px-6 pt-4 pb-3">
-              <h1 id={`${band.id}-title`} className="text-[22px] leading-none font-[650] tracking-tight">
-                {t(`band.${band.id}.title`)}
-              </h1>
-              <p className="text-soft">{t(`band.${band.id}.lead`)}</p>
-              {index === 0 && !readOnly && <UndoButtons />}
-            </div>
-            <div className="grid border-b border-ink text-xs text-soft min-[900px]:grid-cols-[174px_minmax(300px,392px)_1fr]">
-              <span className="px-6 py-1.5 max-[899px]:hidden">{t("sheet.fact")}</span>
-              <span className="py-1.5 max-[899px]:hidden">{t("sheet.value")}</span>
-              <span className="flex items-center justify-between gap-3 bg-board py-1.5 ps-4.5 pe-4 max-[899px]:ps-6">
-                {t("sheet.places")}
-                {index === 0 && pages.length > 0 && <PageChoice pages={pages} path={path} onChoose={choose} />}
-              </span>
-            </div>
-            {band.rows.map((plan) => (
-              <Row key={plan.key} plan={plan} proofs={proofs} readOnly={readOnly} />
+        <ProofsProvider site={site.slug} path={shown.path}>
+          <Trouble />
+          <BrandReportProvider site={site.slug}>
+            {BANDS.map((band, index) => (
+              <BandSection key={band.id} band={band} readOnly={readOnly} first={index === 0} shown={shown} />
             ))}
-          </section>
-        ))}
-        </MarksProvider>
+          </BrandReportProvider>
+        </ProofsProvider>
         <p className="px-6 py-6 text-xs text-soft">{readOnly ? "" : t("sheet.keys")}</p>
       </div>
     </div>

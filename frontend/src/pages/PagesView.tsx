@@ -1,67 +1,113 @@
 import { ExternalLink } from "lucide-react";
-import { useMemo, useState } from "react";
+import { useState } from "react";
 import { useTranslation } from "react-i18next";
 import type { Page } from "../api/client";
-import { useSite } from "../shell/SiteFrame";
-import { Await } from "../ui/Await";
+import { useSite, useStore } from "../draft/hooks";
+import { UndoButtons } from "../draft/UndoButtons";
+import { useUndoKeys } from "../draft/useUndoKeys";
+import { useFormat } from "../i18n/format";
+import { QueryBoundary } from "../ui/QueryBoundary";
+import { SearchField } from "../ui/SearchField";
 import { ViewHead } from "../ui/ViewHead";
 import { usePages } from "./api";
-import { depths } from "./model";
+import { PageEditor } from "./PageEditor";
 
 const CELL = "border-b border-line px-3 py-2.5 text-start align-baseline";
 /** A browser lays out some hundred rows at once without a pause; more are asked for. */
 const STEP = 200;
 
-function PageRow({ page, depth }: { page: Page; depth: number }) {
+function Title({
+  page,
+  depth,
+  open,
+  onOpen,
+}: {
+  page: Page;
+  depth: number;
+  open: boolean;
+  onOpen: (() => void) | undefined;
+}) {
   const { t } = useTranslation();
   return (
-    <tr className="hover:bg-ground">
-      <th scope="row" className={`${CELL} ps-6 font-semibold`}>
-        <span className="block" dir="auto" style={{ paddingInlineStart: `${depth * 1.4}rem` }}>
-          {page.title}
-        </span>
-      </th>
-      <td className={`${CELL} max-md:hidden`} dir="auto">
-        {page.says}
-      </td>
-      <td className={`${CELL} font-code text-xs`}>
-        {page.state === "new" ? (
-          <span className="break-all text-soft">{page.path}</span>
-        ) : (
-          <a href={page.address} target="_blank" rel="noreferrer" className="act-link inline-flex items-baseline gap-1 font-normal break-all">
-            {page.path} <ExternalLink size={11} className="flex-none" aria-label={t("pages.opens")} />
-          </a>
-        )}
-      </td>
-      <td className={`${CELL} text-soft max-sm:hidden`}>{page.published ?? ""}</td>
-      <td className={CELL}>
-        <span className={page.state === "live" ? "text-soft" : "rounded-sm bg-mark px-1.5 text-on-mark"}>
-          {t(`pages.state.${page.state}`, page.state)}
-        </span>
-      </td>
-    </tr>
+    <span className="block" dir="auto" style={{ paddingInlineStart: `${String(depth * 1.4)}rem` }}>
+      {onOpen ? (
+        <button
+          type="button"
+          aria-expanded={open}
+          title={t("pages.edit")}
+          className="rounded-sm text-start font-semibold hover:underline"
+          onClick={onOpen}
+        >
+          {page.shown_title}
+        </button>
+      ) : (
+        page.shown_title
+      )}
+    </span>
   );
 }
 
-function PageTable({ pages }: { pages: Page[] }) {
+function Address({ page }: { page: Page }) {
+  const { t } = useTranslation();
+  if (page.state === "new") return <span className="break-all text-soft">{page.path}</span>;
+  return (
+    <a
+      href={page.address}
+      target="_blank"
+      rel="noreferrer"
+      className="act-link inline-flex items-baseline gap-1 font-normal break-all"
+    >
+      {page.path} <ExternalLink size={11} className="flex-none" aria-label={t("pages.opens")} />
+    </a>
+  );
+}
+
+function PageRow({ page, depth, mayEdit }: { page: Page; depth: number; mayEdit: boolean }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <tr className="hover:bg-ground">
+        <th scope="row" className={`${CELL} ps-6 font-semibold`}>
+          <Title page={page} depth={depth} open={open} onOpen={mayEdit ? () => setOpen(!open) : undefined} />
+        </th>
+        <td className={`${CELL} max-md:hidden`} dir="auto">
+          {page.tab_title}
+        </td>
+        <td className={`${CELL} font-code text-xs`}>
+          <Address page={page} />
+        </td>
+        <td className={`${CELL} text-soft max-sm:hidden`}>{page.published ? format.day(page.published) : ""}</td>
+        <td className={CELL}>
+          <span className={page.state === "live" ? "text-soft" : "rounded-sm bg-mark px-1.5 text-on-mark"}>
+            {t(`pages.state.${page.state}`)}
+          </span>
+        </td>
+      </tr>
+      {open && (
+        <tr>
+          <td colSpan={5} className="border-b border-line px-6 py-2">
+            <PageEditor page={page.id} />
+          </td>
+        </tr>
+      )}
+    </>
+  );
+}
+
+function PageTable({ pages, mayEdit }: { pages: Page[]; mayEdit: boolean }) {
   const { t } = useTranslation();
   const [shown, setShown] = useState(STEP);
   const [sought, setSought] = useState("");
-  const deep = useMemo(() => depths(pages), [pages]);
-  const found = pages.filter((page) => `${page.title}\n${page.path}`.toLowerCase().includes(sought.trim().toLowerCase()));
+  const found = pages.filter((page) =>
+    `${page.shown_title}\n${page.path}`.toLowerCase().includes(sought.trim().toLowerCase()),
+  );
   return (
     <>
-      <div className="px-6 pb-3">
-        <label>
-          <span className="unseen">{t("pages.find")}</span>
-          <input
-            type="search"
-            value={sought}
-            placeholder={t("pages.find")}
-            onChange={(event) => setSought(event.target.value)}
-            className="min-h-9 w-72 max-w-full rounded-md border border-soft bg-paper px-3"
-          />
-        </label>
+      <div className="flex flex-wrap items-center gap-4 px-6 pb-3">
+        <SearchField label={t("pages.find")} value={sought} onType={setSought} />
+        {mayEdit && <UndoButtons />}
       </div>
       {found.length === 0 ? (
         <p className="px-6 py-4 text-soft">{sought ? t("pages.none", { sought }) : t("pages.empty")}</p>
@@ -69,16 +115,26 @@ function PageTable({ pages }: { pages: Page[] }) {
         <table className="w-full border-collapse border-t border-ink">
           <thead className="text-xs text-soft">
             <tr>
-              <th scope="col" className="py-1.5 ps-6 text-start font-normal">{t("pages.title")}</th>
-              <th scope="col" className="px-3 text-start font-normal max-md:hidden">{t("pages.says")}</th>
-              <th scope="col" className="px-3 text-start font-normal">{t("pages.address")}</th>
-              <th scope="col" className="px-3 text-start font-normal max-sm:hidden">{t("pages.published")}</th>
-              <th scope="col" className="px-3 text-start font-normal">{t("pages.is")}</th>
+              <th scope="col" className="py-1.5 ps-6 text-start font-normal">
+                {t("pages.title")}
+              </th>
+              <th scope="col" className="px-3 text-start font-normal max-md:hidden">
+                {t("pages.tabTitle")}
+              </th>
+              <th scope="col" className="px-3 text-start font-normal">
+                {t("pages.address")}
+              </th>
+              <th scope="col" className="px-3 text-start font-normal max-sm:hidden">
+                {t("pages.published")}
+              </th>
+              <th scope="col" className="px-3 text-start font-normal">
+                {t("pages.is")}
+              </th>
             </tr>
           </thead>
           <tbody>
             {found.slice(0, shown).map((page) => (
-              <PageRow key={page.id} page={page} depth={sought ? 0 : (deep.get(page.id) ?? 0)} />
+              <PageRow key={page.id} page={page} depth={sought ? 0 : page.depth} mayEdit={mayEdit} />
             ))}
           </tbody>
         </table>
@@ -95,11 +151,14 @@ function PageTable({ pages }: { pages: Page[] }) {
 export function PagesView() {
   const { t } = useTranslation();
   const site = useSite();
+  const store = useStore();
   const pages = usePages(site.slug);
+  const mayEdit = site.role !== "viewer";
+  useUndoKeys(store, mayEdit);
   return (
     <div className="min-h-[calc(100vh-60px)] bg-paper">
       <ViewHead title={t("view.pages")} lead={t("pages.lead")} />
-      <Await query={pages}>{(all) => <PageTable pages={all} />}</Await>
+      <QueryBoundary query={pages}>{(all) => <PageTable pages={all} mayEdit={mayEdit} />}</QueryBoundary>
     </div>
   );
 }

@@ -1,9 +1,19 @@
 import { useQuery } from "@tanstack/react-query";
-import { api, given, type Page } from "../api/client";
+import { api, result, type Page, type PageFull } from "../api/client";
 
 export function usePages(site: string) {
   return useQuery({
     queryKey: ["pages", site],
-    queryFn: () => given<Page[]>(api.GET("/api/sites/{site}/pages", { params: { path: { site } } })),
+    queryFn: () => result<Page[]>(api.GET("/api/sites/{site}/pages", { params: { path: { site } } })),
+  });
+}
+
+/** One page with its text; others may be at work on it, so it is looked at again. */
+export function usePage(site: string, page: number) {
+  return useQuery({
+    queryKey: ["page", site, page],
+    queryFn: () => result<PageFull>(api.GET("/api/sites/{site}/pages/{page}", { params: { path: { site, page } } })),
+    refetchInterval: 8_000,
+    staleTime: 0,
   });
 }

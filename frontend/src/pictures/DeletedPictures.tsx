@@ -1,6 +1,6 @@
 import { useTranslation } from "react-i18next";
 import { ErrorNotice } from "../ui/ErrorNotice";
-import { useBringBack, type Picture } from "./api";
+import { useRestorePicture, type Picture } from "./api";
 
 interface Props {
   pictures: Picture[];
@@ -12,7 +12,7 @@ interface Props {
 /** Pictures that were deleted lately and can be brought back. */
 export function DeletedPictures({ pictures, days, site, mayEdit }: Props) {
   const { t } = useTranslation();
-  const back = useBringBack(site);
+  const back = useRestorePicture(site);
   if (!pictures.length) return null;
   return (
     <section aria-labelledby="deleted" className="mt-8 px-6">
@@ -29,7 +29,7 @@ export function DeletedPictures({ pictures, days, site, mayEdit }: Props) {
             <span className="min-w-0 flex-1 break-words text-soft">{picture.title || picture.name}</span>
             {mayEdit && (
               <button type="button" className="act-link flex-none" onClick={() => back.mutate(picture.id)}>
-                {t("pictures.bringBack")}
+                {t("pictures.restore")}
               </button>
             )}
           </li>

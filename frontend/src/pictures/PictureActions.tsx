@@ -1,9 +1,9 @@
 import { useRef, useState } from "react";
 import { useTranslation } from "react-i18next";
-import { useSite } from "../shell/SiteFrame";
+import { useSite } from "../draft/hooks";
 import { ErrorNotice } from "../ui/ErrorNotice";
 import { useDelete, useReplace, type Picture } from "./api";
-import { ACCEPTS } from "./BringPictures";
+import { ACCEPTS } from "./kinds";
 
 function Replace({ picture }: { picture: Picture }) {
   const { t } = useTranslation();
@@ -12,7 +12,7 @@ function Replace({ picture }: { picture: Picture }) {
   return (
     <div>
       <button type="button" className="act-link" disabled={replace.isPending} onClick={() => input.current?.click()}>
-        {replace.isPending ? t("bring.looking", { name: picture.name }) : t("pictures.replace")}
+        {replace.isPending ? t("upload.looking", { name: picture.name }) : t("pictures.replace")}
       </button>{" "}
       <span className="text-xs text-soft">{t("pictures.replaceWhy")}</span>
       <input
@@ -38,13 +38,19 @@ function Copy({ picture }: { picture: Picture }) {
   const [copied, setCopied] = useState(false);
   return (
     <div>
-      <button type="button" className="act-link" onClick={() => void navigator.clipboard.writeText(picture.markdown).then(() => setCopied(true))}>
+      <button
+        type="button"
+        className="act-link"
+        onClick={() => void navigator.clipboard.writeText(picture.markdown).then(() => setCopied(true))}
+      >
         {t("pictures.copy")}
       </button>{" "}
       <span role="status" className="text-xs text-act">
         {copied ? t("pictures.copied") : ""}
       </span>
-      <code dir="ltr" className="block font-code text-[11px] break-all text-soft">{picture.markdown}</code>
+      <code dir="ltr" className="block font-code text-[11px] break-all text-soft">
+        {picture.markdown}
+      </code>
     </div>
   );
 }
@@ -57,7 +63,11 @@ function Delete({ picture }: { picture: Picture }) {
   if (!asked || !used) {
     return (
       <div>
-        <button type="button" className="rounded-sm font-semibold text-stop hover:underline" onClick={() => (used ? setAsked(true) : remove.mutate({ picture: picture.id, used: false }))}>
+        <button
+          type="button"
+          className="rounded-sm font-semibold text-stop hover:underline"
+          onClick={() => (used ? setAsked(true) : remove.mutate({ picture: picture.id, used: false }))}
+        >
           {t("pictures.delete")}
         </button>
         <ErrorNotice error={remove.error} />
@@ -65,10 +75,14 @@ function Delete({ picture }: { picture: Picture }) {
     );
   }
   return (
-    <div role="alert" className="rounded-md bg-warn-soft p-3">
-      <p>{t("pictures.deleteWarn", { count: used })}</p>
+    <div className="rounded-md bg-warn-soft p-3">
+      <p role="alert">{t("pictures.deleteWarn", { count: used })}</p>
       <p className="mt-1 flex gap-4">
-        <button type="button" className="rounded-sm font-semibold text-stop hover:underline" onClick={() => remove.mutate({ picture: picture.id, used: true })}>
+        <button
+          type="button"
+          className="rounded-sm font-semibold text-stop hover:underline"
+          onClick={() => remove.mutate({ picture: picture.id, used: true })}
+        >
           {t("pictures.deleteUsed")}
         </button>
         <button type="button" className="act-link" onClick={() => setAsked(false)}>

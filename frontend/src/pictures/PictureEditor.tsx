@@ -2,7 +2,7 @@ import { useState, type FormEvent } from "react";
 import { useTranslation } from "react-i18next";
 import { Link } from "react-router";
 import { ApiProblem } from "../api/problem";
-import { useSite } from "../shell/SiteFrame";
+import { useSite } from "../draft/hooks";
 import { Button } from "../ui/Button";
 import { ErrorNotice } from "../ui/ErrorNotice";
 import { Field } from "../ui/Field";
@@ -19,7 +19,7 @@ function Uses({ picture }: { picture: Picture }) {
       <ul>
         {picture.uses.map((use) => (
           <li key={use.fact + use.path}>
-            <Link to={use.fact ? `/${site.slug}/style#marks` : `/${site.slug}/pages`} className="act-link">
+            <Link to={use.fact ? `/${site.slug}/style#brand` : `/${site.slug}/pages`} className="act-link">
               {use.fact ? t(`fact.${use.fact}.name`) : use.title}
             </Link>{" "}
             {use.path && <span className="text-xs text-soft">{t("pictures.onPage", { path: use.path })}</span>}
@@ -34,7 +34,11 @@ function Words({ picture }: { picture: Picture }) {
   const { t } = useTranslation();
   const site = useSite();
   const describe = useDescribe(site.slug);
-  const [words, setWords] = useState({ description: picture.description, title: picture.title, caption: picture.caption });
+  const [words, setWords] = useState({
+    description: picture.description,
+    title: picture.title,
+    caption: picture.caption,
+  });
   const problem = describe.error instanceof ApiProblem ? describe.error : null;
   const same = (["description", "title", "caption"] as const).every((field) => words[field] === picture[field]);
   function submit(event: FormEvent) {
@@ -49,7 +53,7 @@ function Words({ picture }: { picture: Picture }) {
           dir="auto"
           label={t(`pictures.${field}`)}
           hint={field === "description" ? t("pictures.descriptionWhy") : undefined}
-          errors={problem?.spots(field) ?? []}
+          errors={problem?.of(field) ?? []}
           value={words[field]}
           onChange={(event) => setWords({ ...words, [field]: event.target.value })}
         />

@@ -1,17 +1,24 @@
 import { useState } from "react";
 import { useTranslation } from "react-i18next";
+import { useFormat } from "../i18n/format";
 import type { Picture } from "./api";
 import { PictureEditor } from "./PictureEditor";
 
 /** One picture: what it is, where it is used; opened, its words and what can be done with it. */
 export function PictureRow({ picture, mayEdit }: { picture: Picture; mayEdit: boolean }) {
-  const { t, i18n } = useTranslation();
+  const { t } = useTranslation();
+  const format = useFormat();
   const [open, setOpen] = useState(false);
-  const day = new Intl.DateTimeFormat(i18n.language, { dateStyle: "medium" }).format(new Date(picture.created));
   return (
     <li className="border-b border-line px-6 py-3">
       <div className="flex items-start gap-4">
-        <button type="button" aria-expanded={open} aria-label={t("pictures.open", { name: picture.name })} onClick={() => setOpen(!open)} className="checker grid size-18 flex-none place-items-center rounded-md border border-line">
+        <button
+          type="button"
+          aria-expanded={open}
+          aria-label={t("pictures.open", { name: picture.name })}
+          onClick={() => setOpen(!open)}
+          className="checker grid size-18 flex-none place-items-center rounded-md border border-line"
+        >
           <img src={picture.thumbnail} alt="" className="max-h-16 max-w-16 object-contain" />
         </button>
         <div className="min-w-0 flex-1">
@@ -22,13 +29,21 @@ export function PictureRow({ picture, mayEdit }: { picture: Picture; mayEdit: bo
           </h2>
           <p className="text-xs text-soft">
             {picture.title && <span className="break-all">{picture.name} · </span>}
-            {t("pictures.size", { width: picture.width, height: picture.height, kind: picture.came_as.toUpperCase(), kB: Math.max(1, Math.round(picture.size / 1000)) })} · {day}
+            {t("pictures.size", {
+              width: picture.width,
+              height: picture.height,
+              kind: picture.came_as.toUpperCase(),
+              size: format.bytes(picture.size),
+            })}{" "}
+            · {format.day(picture.created)}
           </p>
           <p dir="auto" className={`mt-0.5 ${picture.description ? "" : "text-warn"}`}>
             {picture.description || `▲ ${t("pictures.missing")}`}
           </p>
         </div>
-        <p className="flex-none text-xs text-soft max-sm:hidden">{picture.uses.length ? t("pictures.used", { count: picture.uses.length }) : t("pictures.usedNowhere")}</p>
+        <p className="flex-none text-xs text-soft max-sm:hidden">
+          {picture.uses.length ? t("pictures.used", { count: picture.uses.length }) : t("pictures.usedNowhere")}
+        </p>
       </div>
       {open && <PictureEditor picture={picture} mayEdit={mayEdit} />}
     </li>

@@ -1,10 +1,11 @@
 import { useState } from "react";
 import { useTranslation } from "react-i18next";
-import { useSite } from "../shell/SiteFrame";
-import { Await } from "../ui/Await";
+import { useSite } from "../draft/hooks";
+import { QueryBoundary } from "../ui/QueryBoundary";
+import { SearchField } from "../ui/SearchField";
 import { ViewHead } from "../ui/ViewHead";
 import { usePictures, type Picture, type Pictures } from "./api";
-import { BringPictures } from "./BringPictures";
+import { UploadArea } from "./UploadArea";
 import { DeletedPictures } from "./DeletedPictures";
 import { arranged, ORDERS, type Order } from "./model";
 import { PictureRow } from "./PictureRow";
@@ -19,19 +20,14 @@ function Tools({ seek, undescribed, onSeek }: { seek: Seek; undescribed: number;
   const { t } = useTranslation();
   return (
     <div className="flex flex-wrap items-center gap-x-5 gap-y-2 px-6 pb-3">
-      <label>
-        <span className="unseen">{t("pictures.find")}</span>
-        <input
-          type="search"
-          value={seek.sought}
-          placeholder={t("pictures.find")}
-          onChange={(event) => onSeek({ ...seek, sought: event.target.value })}
-          className="min-h-9 w-64 max-w-full rounded-md border border-soft bg-paper px-3"
-        />
-      </label>
+      <SearchField label={t("pictures.find")} value={seek.sought} onType={(sought) => onSeek({ ...seek, sought })} />
       <label className="flex items-center gap-2">
         {t("pictures.sort")}
-        <select value={seek.order} onChange={(event) => onSeek({ ...seek, order: event.target.value as Order })} className="min-h-9 rounded-md border border-soft bg-paper px-2">
+        <select
+          value={seek.order}
+          onChange={(event) => onSeek({ ...seek, order: event.target.value as Order })}
+          className="min-h-9 rounded-md border border-soft bg-paper px-2"
+        >
           {ORDERS.map((order) => (
             <option key={order} value={order}>
               {t(`pictures.by.${order}`)}
@@ -41,7 +37,12 @@ function Tools({ seek, undescribed, onSeek }: { seek: Seek; undescribed: number;
       </label>
       {undescribed > 0 && (
         <label className="flex items-center gap-2 text-warn">
-          <input type="checkbox" className="size-4 accent-act" checked={seek.onlyUndescribed} onChange={(event) => onSeek({ ...seek, onlyUndescribed: event.target.checked })} />
+          <input
+            type="checkbox"
+            className="size-4 accent-act"
+            checked={seek.onlyUndescribed}
+            onChange={(event) => onSeek({ ...seek, onlyUndescribed: event.target.checked })}
+          />
           {t("pictures.undescribed", { count: undescribed })}
         </label>
       )}
@@ -77,7 +78,7 @@ function Everything({ all, site, mayEdit }: { all: Pictures; site: string; mayEd
   );
 }
 
-/** The pictures of a site: bringing them, what each is, where it is used, what it lacks. */
+/** The pictures of a site: uploading them, what each is, where it is used, what it lacks. */
 export function PicturesView() {
   const { t } = useTranslation();
   const site = useSite();
@@ -88,10 +89,12 @@ export function PicturesView() {
       <ViewHead title={t("view.pictures")} lead={t("pictures.lead")} />
       {mayEdit && (
         <div className="px-6 pb-4">
-          <BringPictures site={site.slug} several anywhere label={t("pictures.bring")} />
+          <UploadArea site={site.slug} several anywhere label={t("pictures.upload")} />
         </div>
       )}
-      <Await query={pictures}>{(all) => <Everything all={all} site={site.slug} mayEdit={mayEdit} />}</Await>
+      <QueryBoundary query={pictures}>
+        {(all) => <Everything all={all} site={site.slug} mayEdit={mayEdit} />}
+      </QueryBoundary>
     </div>
   );
 }

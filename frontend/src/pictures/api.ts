@@ -1,10 +1,10 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { api, given, type Schemas } from "../api/client";
+import { api, result, type Schemas } from "../api/client";
 import { send } from "./upload";
 
 export type Picture = Schemas["PictureOut"];
 export type Pictures = Schemas["PicturesOut"];
-export type Taken = Schemas["PictureTaken"];
+export type Uploaded = Schemas["UploadOut"];
 export type Words = Schemas["PictureChange"];
 
 export function picturesKey(site: string) {
@@ -14,17 +14,17 @@ export function picturesKey(site: string) {
 export function usePictures(site: string, on = true) {
   return useQuery({
     queryKey: picturesKey(site),
-    queryFn: () => given<Pictures>(api.GET("/api/sites/{site}/pictures", { params: { path: { site } } })),
+    queryFn: () => result<Pictures>(api.GET("/api/sites/{site}/pictures", { params: { path: { site } } })),
     enabled: on,
   });
 }
 
-export function bring(site: string, file: File, onProgress: (share: number) => void): Promise<Taken> {
-  return send<Taken>(`/api/sites/${site}/pictures`, file, onProgress);
+export function upload(site: string, file: File, onProgress: (share: number) => void): Promise<Uploaded> {
+  return send<Uploaded>(`/api/sites/${site}/pictures`, file, onProgress);
 }
 
 /** Changes to pictures. What a picture says or shows may be part of the draft, so that is read anew as well. */
-function usePictureChange<G, R>(site: string, call: (given: G) => Promise<R>) {
+function usePictureChange<G, R>(site: string, call: (input: G) => Promise<R>) {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: call,
@@ -39,7 +39,7 @@ const at = (site: string, picture: number) => ({ params: { path: { site, picture
 
 export function useDescribe(site: string) {
   return usePictureChange(site, ({ picture, words }: { picture: number; words: Words }) =>
-    given<Picture>(api.PATCH("/api/sites/{site}/pictures/{picture}", { ...at(site, picture), body: words })),
+    result<Picture>(api.PATCH("/api/sites/{site}/pictures/{picture}", { ...at(site, picture), body: words })),
   );
 }
 
@@ -51,18 +51,18 @@ export function useReplace(site: string) {
 
 export function useDelete(site: string) {
   return usePictureChange(site, ({ picture, used }: { picture: number; used: boolean }) =>
-    given<undefined>(
+    result<undefined>(
       api.DELETE("/api/sites/{site}/pictures/{picture}", { params: { path: { site, picture }, query: { used } } }),
     ),
   );
 }
 
-export function useBringBack(site: string) {
+export function useRestorePicture(site: string) {
   return usePictureChange(site, (picture: number) =>
-    given<Picture>(api.POST("/api/sites/{site}/pictures/{picture}/restore", at(site, picture))),
+    result<Picture>(api.POST("/api/sites/{site}/pictures/{picture}/restore", at(site, picture))),
   );
 }
 
 export function proposedCrop(site: string, picture: number): Promise<number[]> {
-  return given<number[]>(api.GET("/api/sites/{site}/pictures/{picture}/crop", at(site, picture)));
+  return result<number[]>(api.GET("/api/sites/{site}/pictures/{picture}/crop", at(site, picture)));
 }

@@ -14,6 +14,8 @@ export function arranged(pictures: Picture[], sought: string, order: Order, only
   const wanted = sought.trim().toLowerCase();
   return pictures
     .filter((picture) => !onlyUndescribed || !picture.description)
-    .filter((picture) => [picture.name, picture.description, picture.title, picture.caption].join("\n").toLowerCase().includes(wanted))
+    .filter((picture) =>
+      [picture.name, picture.description, picture.title, picture.caption].join("\n").toLowerCase().includes(wanted),
+    )
     .sort(COMPARE[order]);
 }

@@ -5,7 +5,13 @@ function failure(request: XMLHttpRequest): Error {
   try {
     return new ApiProblem(JSON.parse(request.responseText) as Problem);
   } catch {
-    return new ApiProblem({ type: "about:blank", status: request.status, code: "http", title: request.statusText, errors: [] });
+    return new ApiProblem({
+      type: "about:blank",
+      status: request.status,
+      code: "http",
+      title: request.statusText,
+      errors: [],
+    });
   }
 }
 
@@ -21,7 +27,8 @@ export function send<T>(address: string, file: File, onProgress: (share: number)
     request.open("POST", address);
     request.setRequestHeader("X-CSRFToken", token());
     request.upload.onprogress = (event) => event.lengthComputable && onProgress(event.loaded / event.total);
-    request.onload = () => (request.status < 300 ? resolve(JSON.parse(request.responseText) as T) : reject(failure(request)));
+    request.onload = () =>
+      request.status < 300 ? resolve(JSON.parse(request.responseText) as T) : reject(failure(request));
     request.onerror = () => reject(new NoConnection());
     request.send(body);
   });

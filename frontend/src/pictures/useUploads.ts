@@ -1,21 +1,25 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useCallback, useRef, useState } from "react";
-import { bring, picturesKey, type Picture } from "./api";
+import { picturesKey, upload, type Picture } from "./api";
 
 export interface Upload {
   id: number;
   name: string;
   progress: number;
   error: Error | null;
-  taken: { picture: Picture; isNew: boolean } | null;
+  done: { picture: Picture; isNew: boolean } | null;
 }
 
 /** More at once would make the desk wait for its own pictures. */
 const AT_ONCE = 2;
 let lastId = 0;
 
-/** Brings files, two at a time; each says how far it is, and why it was refused. */
-export function useUploads(site: string, refusal: (file: File) => string | null, onTaken?: (picture: Picture) => void) {
+/** Uploads files, two at a time; each says how far it is, and why it was refused. */
+export function useUploads(
+  site: string,
+  refusal: (file: File) => string | null,
+  onUploaded?: (picture: Picture) => void,
+) {
   const queries = useQueryClient();
   const [uploads, setUploads] = useState<Upload[]>([]);
   const waiting = useRef<{ id: number; file: File }[]>([]);
@@ -33,22 +37,25 @@ export function useUploads(site: string, refusal: (file: File) => string | null,
       try {
         const refused = refusal(file);
         if (refused) throw new Error(refused);
-        const taken = await bring(site, file, (progress) => change(id, { progress }));
-        change(id, { progress: 1, taken: { picture: taken.picture, isNew: taken.new } });
+        const done = await upload(site, file, (progress) => change(id, { progress }));
+        change(id, { progress: 1, done: { picture: done.picture, isNew: done.new } });
         void queries.invalidateQueries({ queryKey: picturesKey(site) });
-        onTaken?.(taken.picture);
+        onUploaded?.(done.picture);
       } catch (error) {
         change(id, { error: error as Error });
       }
     }
     busy.current -= 1;
-  }, [site, refusal, change, queries, onTaken]);
+  }, [site, refusal, change, queries, onUploaded]);
 
   const start = useCallback(
     (files: File[]) => {
       const made = files.map((file) => ({ id: (lastId += 1), file }));
       waiting.current.push(...made);
-      setUploads((all) => [...all.filter((one) => !one.taken), ...made.map(({ id, file }) => ({ id, name: file.name, progress: 0, error: null, taken: null }))]);
+      setUploads((all) => [
+        ...all.filter((one) => !one.done),
+        ...made.map(({ id, file }) => ({ id, name: file.name, progress: 0, error: null, done: null })),
+      ]);
       made.slice(0, AT_ONCE).forEach(() => void work());
     },
     [work],

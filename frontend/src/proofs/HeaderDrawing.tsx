@@ -1,20 +1,34 @@
 import { themeOf, type DrawingProps } from "./drawing";
-import { MarkedText } from "./MarkedText";
+import { HighlightedText } from "./HighlightedText";
 import { lineOf, pictureOf } from "./model";
 
 /** How much smaller than on a page a header is drawn in a row. */
 const SMALL = 0.5;
 
-function Emblem({ proof, as, mark, large, fact }: DrawingProps) {
-  const dark = as === "dark";
+function Emblem({ proof, variant, iconUrl, large, fact, themes }: DrawingProps) {
+  const dark = variant === "dark";
   const logo = (dark && pictureOf(proof, "logo_dark")) || pictureOf(proof, "logo");
   const scale = large ? 1 : SMALL;
   if (!logo) {
     const lit = fact === "icon" ? "outline-2 outline-mark" : "";
-    return <img src={pictureOf(proof, "mark")?.src ?? mark} alt="" width={48 * scale} height={48 * scale} className={`flex-none ${lit}`} />;
+    return (
+      <img
+        src={pictureOf(proof, "icon")?.src ?? iconUrl}
+        alt=""
+        width={48 * scale}
+        height={48 * scale}
+        className={`flex-none ${lit}`}
+      />
+    );
   }
   const plated = proof.plates === "both" || proof.plates === (dark ? "dark" : "light");
-  const plate = plated ? { background: dark ? "#ffffff" : "#15171d", padding: `${9 * scale}px ${12 * scale}px`, borderRadius: 10 * scale } : {};
+  const plate = plated
+    ? {
+        background: themes[dark ? "dark" : "light"]?.plate,
+        padding: `${9 * scale}px ${12 * scale}px`,
+        borderRadius: 10 * scale,
+      }
+    : {};
   return (
     <img
       src={logo.src}
@@ -27,14 +41,14 @@ function Emblem({ proof, as, mark, large, fact }: DrawingProps) {
 
 /** A page's header, on a desktop or as narrow as a phone shows it. */
 export function HeaderDrawing(props: DrawingProps) {
-  const { proof, fact, as, themes, large } = props;
+  const { proof, fact, variant, themes, large } = props;
   const tagline = lineOf(proof, "tagline");
   const name = lineOf(proof, "name");
-  const theme = themeOf({ fact, as });
+  const theme = themeOf({ fact, variant });
   const tones = themes[theme ?? "light"];
   const looks = theme && tones ? { background: tones.ground, color: tones.ink } : {};
   const soft = theme && tones ? { color: tones.soft } : {};
-  const phone = as === "phone";
+  const phone = variant === "phone";
   const width = large ? (phone ? "w-[390px] max-w-full" : "w-full") : phone ? "w-[150px]" : "w-[216px]";
   return (
     <div className={`proof overflow-hidden ${width}`} style={looks}>
@@ -43,13 +57,18 @@ export function HeaderDrawing(props: DrawingProps) {
         <Emblem {...props} />
         <div className="min-w-0">
           {name.text && (
-            <b className={`block font-display font-semibold ${large ? "text-2xl break-words" : "truncate py-px text-xs"}`}>
-              <MarkedText line={name} fact={fact} />
+            <b
+              className={`block font-display font-semibold ${large ? "text-2xl break-words" : "truncate py-px text-xs"}`}
+            >
+              <HighlightedText line={name} fact={fact} />
             </b>
           )}
           {tagline.text && (
-            <span style={soft} className={`block ${theme ? "" : "text-soft"} ${large ? "text-base break-words" : "truncate py-px text-[9.5px]"}`}>
-              <MarkedText line={tagline} fact={fact} />
+            <span
+              style={soft}
+              className={`block ${theme ? "" : "text-soft"} ${large ? "text-base break-words" : "truncate py-px text-[9.5px]"}`}
+            >
+              <HighlightedText line={tagline} fact={fact} />
             </span>
           )}
         </div>

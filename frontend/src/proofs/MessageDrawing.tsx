@@ -1,22 +1,31 @@
 import type { DrawingProps } from "./drawing";
-import { MarkedText } from "./MarkedText";
+import { HighlightedText } from "./HighlightedText";
 import { lineOf, pictureOf } from "./model";
 
 /** The head of a message from the site, as a mail program opens it. */
-export function MessageDrawing({ proof, fact, mark, themes, large }: DrawingProps) {
+export function MessageDrawing({ proof, fact, iconUrl, themes, large }: DrawingProps) {
   const logo = pictureOf(proof, "logo");
   const name = lineOf(proof, "name");
   const tones = themes.light;
   const scale = large ? 1 : 0.5;
   const lit = fact === "logo" ? "outline-2 outline-offset-2 outline-mark" : "";
   return (
-    <div dir="auto" className={`proof overflow-hidden ${large ? "w-full" : "w-[196px]"}`} style={{ background: tones?.ground, color: tones?.ink }}>
+    <div
+      dir="auto"
+      className={`proof overflow-hidden ${large ? "w-full" : "w-[196px]"}`}
+      style={{ background: tones?.ground, color: tones?.ink }}
+    >
       <div className={large ? "h-1.5" : "h-1"} style={{ background: tones?.band }} />
       <div className={`flex items-center ${large ? "gap-3 p-6" : "gap-1.5 px-2.5 pt-2"}`}>
-        <img src={logo?.src ?? pictureOf(proof, "mark")?.src ?? mark} alt={logo?.alt ?? ""} style={{ width: (logo?.width ?? 40) * scale }} className={`h-auto max-w-2/3 flex-none ${lit}`} />
+        <img
+          src={logo?.src ?? pictureOf(proof, "icon")?.src ?? iconUrl}
+          alt={logo?.alt ?? ""}
+          style={{ width: (logo?.width ?? 40) * scale }}
+          className={`h-auto max-w-2/3 flex-none ${lit}`}
+        />
         {name.text && (
           <b className={`min-w-0 font-semibold ${large ? "text-xl break-words" : "truncate py-px text-[11px]"}`}>
-            <MarkedText line={name} fact={fact} />
+            <HighlightedText line={name} fact={fact} />
           </b>
         )}
       </div>

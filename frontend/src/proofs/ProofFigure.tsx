@@ -1,32 +1,36 @@
 import { Dialog } from "radix-ui";
 import { memo } from "react";
 import { useTranslation } from "react-i18next";
-import type { Proof, Proofs } from "../api/client";
 import { Drawing } from "./drawings";
-import type { Guise, PlaceReach } from "./model";
+import type { PlaceReach, Variant } from "./model";
+import { useProofs } from "./ProofsProvider";
 import { useReachWords } from "./reachWords";
 
 interface Props {
-  proof: Proof;
+  /** Which proof (`proofKey`). */
+  at: string;
   fact: string;
-  as?: Guise | undefined;
-  mark: string;
-  themes: Proofs["themes"];
+  variant?: Variant | undefined;
   reach: PlaceReach | undefined;
   shows: boolean;
 }
 
-function Figure({ proof, fact, as, mark, themes, reach, shows }: Props) {
+function Figure({ at, fact, variant, reach, shows }: Props) {
   const { t } = useTranslation();
   const words = useReachWords();
-  const label = as ? t(`guise.${proof.place}.${as}`) : t(`place.${proof.place}`);
+  const proof = useProofs((state) => state.proofs[at]);
+  const iconUrl = useProofs((state) => state.iconUrl);
+  const themes = useProofs((state) => state.themes);
+  if (!proof) return <p className="text-soft">{t("state.loading")}</p>;
+  const label = variant ? t(`variant.${proof.place}.${variant}`) : t(`place.${proof.place}`);
   const far = reach ? words(reach) : shows ? "" : t("proof.notHere");
+  const drawing = { proof, fact, variant, iconUrl, themes };
   return (
     <Dialog.Root>
       <figure className="m-0 max-w-full">
         <Dialog.Trigger className="block max-w-full rounded-sm text-start">
           <span className="unseen">{t("proof.enlarge", { place: label })}</span>
-          <Drawing proof={proof} fact={fact} as={as} mark={mark} themes={themes} large={false} />
+          <Drawing {...drawing} large={false} />
         </Dialog.Trigger>
         <figcaption className="mt-1.5 max-w-[248px] text-[11.5px] text-soft">
           <b className="font-semibold text-ink">{label}</b>
@@ -45,7 +49,7 @@ function Figure({ proof, fact, as, mark, themes, reach, shows }: Props) {
             </Dialog.Title>
             <Dialog.Close className="act-link">{t("proof.close")}</Dialog.Close>
           </div>
-          <Drawing proof={proof} fact={fact} as={as} mark={mark} themes={themes} large />
+          <Drawing {...drawing} large />
           <p className="mt-4 text-soft">{far}</p>
         </Dialog.Content>
       </Dialog.Portal>
@@ -53,5 +57,5 @@ function Figure({ proof, fact, as, mark, themes, reach, shows }: Props) {
   );
 }
 
-/** One proof with its label and reach. It opens large on a click. Drawn anew only when it says something else. */
-export const ProofFigure = memo(Figure, (before, after) => JSON.stringify(before) === JSON.stringify(after));
+/** One proof with its label and reach. It opens large on a click. */
+export const ProofFigure = memo(Figure);

@@ -1,5 +1,5 @@
 import { themeOf, type DrawingProps } from "./drawing";
-import { MarkedText } from "./MarkedText";
+import { HighlightedText } from "./HighlightedText";
 import { lineOf, pictureOf } from "./model";
 
 /** Another page's tab beside it: a grey mark and a line. */
@@ -12,17 +12,28 @@ function Other({ large }: { large: boolean }) {
   );
 }
 
-export function TabDrawing({ proof, fact, as, mark, large }: DrawingProps) {
-  const theme = themeOf({ fact, as });
+export function TabDrawing({ proof, fact, variant, iconUrl, large }: DrawingProps) {
+  const theme = themeOf({ fact, variant });
   const among = fact === "icon";
   const lit = among ? "outline-2 outline-offset-1 outline-mark" : "";
   return (
-    <div className={`proof flex flex-col overflow-hidden bg-line! pt-2 ${theme ? `as-${theme}` : ""} ${large ? "w-full" : "h-[54px] w-[196px]"}`}>
+    <div
+      className={`proof flex flex-col overflow-hidden bg-line! pt-2 ${theme ? `as-${theme}` : ""} ${large ? "w-full" : "h-[54px] w-[196px]"}`}
+    >
       <div className="flex px-2">
-        <div dir="auto" className={`flex min-w-0 items-center gap-1.5 rounded-t-md bg-paper px-2 ${among ? "max-w-3/4" : "flex-1"} ${large ? "py-3 text-lg" : "h-7 text-[11px] whitespace-nowrap"}`}>
-          <img src={pictureOf(proof, "icon")?.src ?? mark} alt="" width={large ? 24 : 16} height={large ? 24 : 16} className={`flex-none rounded-[2px] ${lit}`} />
+        <div
+          dir="auto"
+          className={`flex min-w-0 items-center gap-1.5 rounded-t-md bg-paper px-2 ${among ? "max-w-3/4" : "flex-1"} ${large ? "py-3 text-lg" : "h-7 text-[11px] whitespace-nowrap"}`}
+        >
+          <img
+            src={pictureOf(proof, "icon")?.src ?? iconUrl}
+            alt=""
+            width={large ? 24 : 16}
+            height={large ? 24 : 16}
+            className={`flex-none rounded-[2px] ${lit}`}
+          />
           <span className={large ? "break-words" : "truncate"}>
-            <MarkedText line={lineOf(proof, "title")} fact={fact} />
+            <HighlightedText line={lineOf(proof, "title")} fact={fact} />
           </span>
         </div>
         {among && <Other large={large} />}
@@ -33,7 +44,7 @@ export function TabDrawing({ proof, fact, as, mark, large }: DrawingProps) {
 }
 
 /** The page among a list of kept ones. */
-export function BookmarkDrawing({ proof, mark, large }: DrawingProps) {
+export function BookmarkDrawing({ proof, iconUrl, large }: DrawingProps) {
   const size = large ? 24 : 16;
   const row = `flex items-center gap-2 ${large ? "py-2.5 text-lg" : "py-1 text-[11px]"}`;
   return (
@@ -43,7 +54,13 @@ export function BookmarkDrawing({ proof, mark, large }: DrawingProps) {
         <i className="h-1 w-20 rounded bg-line" />
       </span>
       <span dir="auto" className={row}>
-        <img src={pictureOf(proof, "icon")?.src ?? mark} alt="" width={size} height={size} className="flex-none outline-2 outline-offset-1 outline-mark" />
+        <img
+          src={pictureOf(proof, "icon")?.src ?? iconUrl}
+          alt=""
+          width={size}
+          height={size}
+          className="flex-none outline-2 outline-offset-1 outline-mark"
+        />
         <span className={large ? "break-words" : "truncate"}>{lineOf(proof, "title").text}</span>
       </span>
     </div>

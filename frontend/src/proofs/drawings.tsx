@@ -2,7 +2,7 @@ import { type DrawingProps } from "./drawing";
 import { HeaderDrawing } from "./HeaderDrawing";
 import { HomeScreenDrawing } from "./HomeScreenDrawing";
 import { LinksDrawing } from "./LinksDrawing";
-import { MarkedText } from "./MarkedText";
+import { HighlightedText } from "./HighlightedText";
 import { MessageDrawing } from "./MessageDrawing";
 import { lineOf } from "./model";
 import { ShareDrawing } from "./ShareDrawing";
@@ -15,8 +15,11 @@ function Footer({ proof, fact, large }: DrawingProps) {
         <i className="h-1 w-3/4 rounded bg-line" />
         <i className="h-1 w-1/2 rounded bg-line" />
       </div>
-      <p dir="auto" className={`border-t border-line px-3 ${large ? "py-5 text-base" : "py-2 text-[10.5px] leading-snug break-words"}`}>
-        <MarkedText line={lineOf(proof, "line")} fact={fact} />
+      <p
+        dir="auto"
+        className={`border-t border-line px-3 ${large ? "py-5 text-base" : "py-2 text-[10.5px] leading-snug break-words"}`}
+      >
+        <HighlightedText line={lineOf(proof, "line")} fact={fact} />
       </p>
     </div>
   );
@@ -29,28 +32,32 @@ function Search({ proof, fact, large }: DrawingProps) {
         {lineOf(proof, "address").text}
       </p>
       <b className={`block font-semibold ${large ? "text-xl break-words" : "truncate py-px text-[13px]"}`}>
-        <MarkedText line={lineOf(proof, "title")} fact={fact} />
+        <HighlightedText line={lineOf(proof, "title")} fact={fact} />
       </b>
-      <p className={`text-soft ${large ? "text-base" : `text-[10.5px] leading-snug ${fact === "description" ? "" : "line-clamp-2"}`}`}>
-        <MarkedText line={lineOf(proof, "description")} fact={fact} />
+      <p
+        className={`text-soft ${large ? "text-base" : `text-[10.5px] leading-snug ${fact === "description" ? "" : "line-clamp-2"}`}`}
+      >
+        <HighlightedText line={lineOf(proof, "description")} fact={fact} />
       </p>
     </div>
   );
 }
 
-function Feed({ proof, fact, mark, large }: DrawingProps) {
+function Feed({ proof, fact, iconUrl, large }: DrawingProps) {
   return (
     <div dir="auto" className={`proof ${large ? "w-full p-6" : "w-[216px] px-3 py-2"}`}>
       <div className="flex items-center gap-2">
-        <img src={mark} alt="" width={large ? 32 : 16} height={large ? 32 : 16} className="flex-none" />
+        <img src={iconUrl} alt="" width={large ? 32 : 16} height={large ? 32 : 16} className="flex-none" />
         <b className={`min-w-0 font-semibold ${large ? "text-xl" : "truncate py-px text-xs"}`}>
-          <MarkedText line={lineOf(proof, "title")} fact={fact} />
+          <HighlightedText line={lineOf(proof, "title")} fact={fact} />
         </b>
       </div>
       <p className={`text-soft ${large ? "mt-1 text-base" : "truncate py-px text-[10px]"}`}>
-        <MarkedText line={lineOf(proof, "subtitle")} fact={fact} />
+        <HighlightedText line={lineOf(proof, "subtitle")} fact={fact} />
       </p>
-      <p className={`mt-1 border-t border-line pt-1 ${large ? "text-base" : "truncate text-[10px]"}`}>{lineOf(proof, "newest").text}</p>
+      <p className={`mt-1 border-t border-line pt-1 ${large ? "text-base" : "truncate text-[10px]"}`}>
+        {lineOf(proof, "newest").text}
+      </p>
     </div>
   );
 }
@@ -59,7 +66,7 @@ function Feed({ proof, fact, mark, large }: DrawingProps) {
 export function Drawing(props: DrawingProps) {
   switch (props.proof.place) {
     case "tab":
-      return props.as === "bookmark" ? <BookmarkDrawing {...props} /> : <TabDrawing {...props} />;
+      return props.variant === "bookmark" ? <BookmarkDrawing {...props} /> : <TabDrawing {...props} />;
     case "header":
       return <HeaderDrawing {...props} />;
     case "footer":
@@ -77,6 +84,7 @@ export function Drawing(props: DrawingProps) {
     case "share":
       return <ShareDrawing {...props} />;
     default:
-      throw new Error(`There is no drawing for the place ${props.proof.place}.`);
+      // A place without a drawing is a type error here, not a blank desk.
+      return props.proof.place satisfies never;
   }
 }

@@ -1,38 +1,37 @@
-import type { Proof, Proofs } from "../api/client";
+import type { Proof, Reach } from "../api/client";
+import { FILE_PLACES } from "../api/facts.gen";
 
 export type Place = Proof["place"];
-export type PlaceReach = NonNullable<Proofs["reach"][string]>[number];
+export type PlaceReach = Reach["places"][number];
 export type Line = Proof["lines"][number];
+export type Picture = Proof["pictures"][number];
 
 /** How a place is drawn where it can look in more than one way. */
-export type Guise = "dark" | "phone" | "round" | "rounded" | "bookmark";
+export type Variant = "dark" | "phone" | "round" | "rounded" | "bookmark";
 
-export type Picture = Proof["pictures"][number];
+/** Whether a place is one that a site has once, which so belongs to no page. */
+export function isFile(place: string): boolean {
+  return (FILE_PLACES as readonly string[]).includes(place);
+}
 
 export interface Piece {
   text: string;
   lit: boolean;
 }
 
-/** A line in pieces, those of the fact set apart. Marks count code points, as the server does. */
+/** A line in pieces, those of the fact set apart. Highlights count code points, as the server does. */
 export function pieces(line: Line, fact: string): Piece[] {
   const points = [...line.text];
   const out: Piece[] = [];
   let at = 0;
-  for (const mark of line.marks.filter((one) => one.fact === fact)) {
-    if (mark.start < at) continue;
-    out.push({ text: points.slice(at, mark.start).join(""), lit: false });
-    out.push({ text: points.slice(mark.start, mark.end).join(""), lit: true });
-    at = mark.end;
+  for (const found of line.highlights.filter((one) => one.fact === fact)) {
+    if (found.start < at) continue;
+    out.push({ text: points.slice(at, found.start).join(""), lit: false });
+    out.push({ text: points.slice(found.start, found.end).join(""), lit: true });
+    at = found.end;
   }
   out.push({ text: points.slice(at).join(""), lit: false });
   return out.filter((piece) => piece.text !== "");
-}
-
-/** The proof of a place; of the home page if asked, else of the chosen page first. */
-export function findProof(proofs: Proof[], place: Place, home: boolean): Proof | undefined {
-  const here = proofs.filter((proof) => proof.place === place);
-  return home ? (here.find((proof) => proof.path === "/") ?? here[0]) : here[0];
 }
 
 export function pictureOf(proof: Proof, role: string): Picture | undefined {
@@ -40,7 +39,7 @@ export function pictureOf(proof: Proof, role: string): Picture | undefined {
 }
 
 export function lineOf(proof: Proof, role: string): Line {
-  return proof.lines.find((line) => line.role === role) ?? { role, text: "", marks: [] };
+  return proof.lines.find((line) => line.role === role) ?? { role, text: "", highlights: [] };
 }
 
 /** The lines of a place that its drawing shows; a home screen has room for the short name alone. */
@@ -50,5 +49,5 @@ function drawnLines(proof: Proof): Line[] {
 
 /** Whether the drawing of a place shows a fact. */
 export function showsFact(proof: Proof, fact: string): boolean {
-  return drawnLines(proof).some((line) => line.marks.some((mark) => mark.fact === fact));
+  return drawnLines(proof).some((line) => line.highlights.some((one) => one.fact === fact));
 }

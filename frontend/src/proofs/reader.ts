@@ -1,27 +1,75 @@
-import type { Proofs } from "../api/client";
+import { replaceEqualDeep } from "@tanstack/react-query";
+import type { Proof, Proofs, Reach } from "../api/client";
 import { ApiProblem } from "../api/problem";
+import type { Place } from "./model";
 
-export interface Wish {
+export interface PlaceRequest {
+  place: Place;
+  home: boolean;
+}
+
+export interface ProofRequest {
   path: string;
+  typed: Record<string, unknown>;
+  places: PlaceRequest[];
+}
+
+export interface ReachRequest {
+  keys: string[];
   typed: Record<string, unknown>;
 }
 
+/** The reader's way to the server. */
+export interface ProofSource {
+  proofs: (request: ProofRequest) => Promise<Proofs>;
+  reach: (request: ReachRequest) => Promise<Record<string, Reach>>;
+}
+
 export interface ReaderState {
-  proofs: Proofs | undefined;
+  path: string;
+  /** Proofs by place and page, as last read. */
+  proofs: Record<string, Proof>;
+  reach: Record<string, Reach>;
+  derived: Record<string, string>;
+  themes: Proofs["themes"];
+  iconUrl: string;
   lost: boolean;
 }
 
+/** What somebody looks at: the places drawn for it, and the facts whose reach is said. */
+interface Viewed {
+  places: PlaceRequest[];
+  keys: string[];
+}
+
+/** Reach is counted on all pages, so it waits until the typing rests. */
+const REST = 500;
+
+export function proofKey(place: Place, path: string): string {
+  return `${place} ${path}`;
+}
+
+/** Where the proof of a place is found: files have no page. */
+function keyOf(proof: Proof): string {
+  return proofKey(proof.place, proof.path);
+}
+
 /**
- * Asks for proofs while somebody types: at once, one question at a time, and always for the newest words
- * next, so that a slow line never shows older words after newer ones, nor waits for the typing to end.
+ * Reads proofs while somebody types: at once, one request at a time, always for the newest words next, and only for
+ * the places on screen; so a slow line never shows older words after newer ones, nor waits for the typing to end.
  */
 export class ProofReader {
-  private state: ReaderState = { proofs: undefined, lost: false };
+  private state: ReaderState = { path: "/", proofs: {}, reach: {}, derived: {}, themes: {}, iconUrl: "", lost: false };
   private readonly listeners = new Set<() => void>();
-  private wish: Wish | undefined;
+  private readonly viewed = new Map<string, Viewed>();
+  private typed: Record<string, unknown> = {};
+  private wanted = false;
   private busy = false;
+  private stamp = "";
+  private readonly reachStamps = new Map<string, string>();
+  private rest: ReturnType<typeof setTimeout> | undefined;
 
-  constructor(private readonly ask: (wish: Wish) => Promise<Proofs>) {}
+  constructor(private readonly source: ProofSource) {}
 
   readonly subscribe = (listener: () => void): (() => void) => {
     this.listeners.add(listener);
@@ -30,28 +78,74 @@ export class ProofReader {
 
   readonly snapshot = (): ReaderState => this.state;
 
-  want(wish: Wish): void {
-    this.wish = wish;
-    if (!this.busy) void this.work();
-  }
-
-  private set(state: ReaderState): void {
-    this.state = state;
+  private set(change: Partial<ReaderState>): void {
+    // What says the same stays the same object, so that only what differs is drawn anew.
+    this.state = replaceEqualDeep(this.state, { ...this.state, ...change });
     for (const listener of this.listeners) listener();
   }
 
+  /** Other words, another page, or another revision of the draft. */
+  want(path: string, typed: Record<string, unknown>, revision: number): void {
+    this.typed = typed;
+    this.stamp = `${String(revision)} ${JSON.stringify(typed)}`;
+    if (path !== this.state.path) this.set({ path });
+    this.read();
+  }
+
+  /** Somebody looks at the proofs of some facts; call what comes back when they no longer do. */
+  view(id: string, viewed: Viewed): () => void {
+    this.viewed.set(id, viewed);
+    this.read();
+    return () => this.viewed.delete(id);
+  }
+
+  private places(): PlaceRequest[] {
+    const found = [...this.viewed.values()].flatMap((one) => one.places);
+    return [...new Map(found.map((one) => [`${one.place} ${String(one.home)}`, one])).values()];
+  }
+
+  private read(): void {
+    clearTimeout(this.rest);
+    this.rest = setTimeout(() => void this.readReach(), REST);
+    this.wanted = true;
+    // Rows that come into view together are asked for together.
+    if (!this.busy) {
+      this.busy = true;
+      queueMicrotask(() => void this.work());
+    }
+  }
+
   private async work(): Promise<void> {
-    this.busy = true;
-    while (this.wish) {
-      const next = this.wish;
-      this.wish = undefined;
+    while (this.wanted) {
+      this.wanted = false;
+      const places = this.places();
+      if (!places.length) break;
       try {
-        this.set({ proofs: await this.ask(next), lost: false });
+        const read = await this.source.proofs({ path: this.state.path, typed: this.typed, places });
+        const proofs = {
+          ...this.state.proofs,
+          ...Object.fromEntries(read.proofs.map((proof) => [keyOf(proof), proof])),
+        };
+        this.set({ proofs, derived: read.derived, themes: read.themes, iconUrl: read.icon_url, lost: false });
       } catch (error) {
         // A refusal (a page that is gone, a session that ended) is said elsewhere; the last proofs stay.
-        this.set({ ...this.state, lost: !(error instanceof ApiProblem) });
+        this.set({ lost: !(error instanceof ApiProblem) });
       }
     }
     this.busy = false;
+  }
+
+  private async readReach(): Promise<void> {
+    const { stamp, typed } = this;
+    const viewed = new Set([...this.viewed.values()].flatMap((one) => one.keys));
+    const keys = [...viewed].filter((key) => this.reachStamps.get(key) !== stamp);
+    if (!keys.length) return;
+    try {
+      const found = await this.source.reach({ keys, typed });
+      for (const key of keys) this.reachStamps.set(key, stamp);
+      this.set({ reach: { ...this.state.reach, ...found } });
+    } catch {
+      // The proofs say by themselves that the connection is lost; reach is counted again at the next rest.
+    }
   }
 }

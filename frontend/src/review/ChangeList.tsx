@@ -17,14 +17,18 @@ function Words({ text, gone = false }: { text: string; gone?: boolean }) {
 
 function Row({ change, tense, aside }: { change: Change; tense: Tense; aside: ReactNode }) {
   const { t } = useTranslation();
-  const columns = aside ? "sm:grid-cols-[11rem_1fr] lg:grid-cols-[11rem_minmax(18rem,1fr)_1.2fr]" : "sm:grid-cols-[11rem_1fr]";
+  const columns = aside
+    ? "sm:grid-cols-[11rem_1fr] lg:grid-cols-[11rem_minmax(18rem,1fr)_1.2fr]"
+    : "sm:grid-cols-[11rem_1fr]";
   // Before publishing the list stands right below the view's title, afterwards below a heading of its own.
   const Heading = tense === "before" ? "h2" : "h3";
   return (
     <li className={`grid gap-x-6 gap-y-1 border-b border-line py-3.5 ${columns}`}>
       <div>
-        <Heading className="text-[15px] font-semibold">{change.kind === "fact" ? change.name : t(`change.${change.kind}`)}</Heading>
-        <p className="text-xs text-soft">{change.kind === "fact" ? change.reach : change.key}</p>
+        <Heading className="text-[15px] font-semibold">
+          {change.kind === "fact" ? change.name : t(`change.${change.kind}`)}
+        </Heading>
+        <p className="text-xs text-soft">{change.kind === "fact" ? change.reach_words : change.key}</p>
       </div>
       <dl className="grid grid-cols-[4.2rem_1fr] content-start gap-y-0.5">
         <dt className="text-soft">{t(`change.${tense}.old`)}</dt>
@@ -36,7 +40,7 @@ function Row({ change, tense, aside }: { change: Change; tense: Tense; aside: Re
           <Words text={change.new} />
         </dd>
       </dl>
-      {aside && <div className="dotted flex flex-wrap items-start gap-3.5 rounded-md p-3.5 max-lg:col-span-full">{aside}</div>}
+      {aside}
     </li>
   );
 }

@@ -3,16 +3,15 @@ import { useEffect, useRef, type ReactNode } from "react";
 import { useTranslation } from "react-i18next";
 import { Link } from "react-router";
 import type { Site } from "../api/client";
-import { notKept } from "../sheet/keeper";
-import { useKeeper } from "../sheet/KeeperProvider";
-import { useSite } from "../shell/SiteFrame";
-import { Await } from "../ui/Await";
+import { useSelect, useSite } from "../draft/hooks";
+import { QueryBoundary } from "../ui/QueryBoundary";
 import { Button } from "../ui/Button";
 import { ErrorNotice } from "../ui/ErrorNotice";
 import { Notice } from "../ui/Notice";
 import { useChanges, usePublish, type Changes, type Published } from "./api";
 import { ChangeList } from "./ChangeList";
-import { useChangeProofs } from "./useChangeProofs";
+import { ProofsProvider } from "../proofs/ProofsProvider";
+import { ChangeProofs } from "./ChangeProofs";
 
 /** The title of what a view has become: read out when it comes, with the view at its top. */
 function Title({ children }: { children: ReactNode }) {
@@ -32,11 +31,18 @@ function Done({ site, edition }: { site: Site; edition: Published }) {
   const { t } = useTranslation();
   return (
     <div className="max-w-3xl p-6">
-      <div role="status" className="rounded-lg bg-act-soft p-6">
+      <div className="rounded-lg bg-act-soft p-6">
         <Title>{t("review.done", { number: edition.number })}</Title>
-        <p className="mt-1">{t("review.doneText", { name: edition.name })}</p>
+        <p role="status" className="mt-1">
+          {t("review.doneText", { name: edition.name })}
+        </p>
         <p className="mt-4 flex flex-wrap gap-x-6 gap-y-2">
-          <a href={edition.address} target="_blank" rel="noreferrer" className="act-link inline-flex items-center gap-1.5">
+          <a
+            href={edition.address}
+            target="_blank"
+            rel="noreferrer"
+            className="act-link inline-flex items-center gap-1.5"
+          >
             {t("review.seeLive")} <ExternalLink size={13} aria-hidden />
           </a>
           <Link to={`/${site.slug}/style`} className="act-link">
@@ -53,15 +59,15 @@ function Done({ site, edition }: { site: Site; edition: Published }) {
   );
 }
 
-/** What stands in a field but is not kept would not be published; that has to be said before. */
-function NotKept() {
+/** What stands in a field but is not saved would not be published; that has to be said before. */
+function NotSaved() {
   const { t } = useTranslation();
-  const { state } = useKeeper();
-  const names = notKept(state).map((key) => t(`fact.${key}.name`));
+  const keys = useSelect(({ facts }) => facts.notSaved());
+  const names = keys.map((key) => t(`fact.${key}.name`));
   if (!names.length) return null;
   return (
     <div className="mb-5">
-      <Notice tone="warn">{t("review.notKept", { facts: names.join(", ") })}</Notice>
+      <Notice tone="warn">{t("review.notSaved", { facts: names.join(", ") })}</Notice>
     </div>
   );
 }
@@ -69,7 +75,6 @@ function NotKept() {
 function Ready({ site, changes, publish }: { site: Site; changes: Changes; publish: ReturnType<typeof usePublish> }) {
   const { t } = useTranslation();
   const first = changes.live_number === 0;
-  const aside = useChangeProofs(site.slug, changes.revision);
   return (
     <div className="max-w-6xl px-6 pt-4 pb-10">
       <Title>{t("review.title", { name: site.name })}</Title>
@@ -81,8 +86,10 @@ function Ready({ site, changes, publish }: { site: Site; changes: Changes; publi
           {t("review.lookAgain")}
         </ErrorNotice>
       </div>
-      <NotKept />
-      <ChangeList changes={changes.changes} tense="before" aside={aside} />
+      <NotSaved />
+      <ProofsProvider site={site.slug} path="/">
+        <ChangeList changes={changes.changes} tense="before" aside={(change) => <ChangeProofs change={change} />} />
+      </ProofsProvider>
       <div className="mt-7 flex flex-wrap items-center gap-x-6 gap-y-3">
         {site.role === "viewer" ? (
           <p className="text-soft">{t("review.viewer")}</p>
@@ -91,8 +98,13 @@ function Ready({ site, changes, publish }: { site: Site; changes: Changes; publi
             {t("review.publish", { count: changes.changes.length })}
           </Button>
         )}
-        <a href={changes.look} target="_blank" rel="noreferrer" className="act-link inline-flex items-center gap-1.5">
-          {t("review.look")} <ExternalLink size={13} aria-hidden />
+        <a
+          href={changes.preview_url}
+          target="_blank"
+          rel="noreferrer"
+          className="act-link inline-flex items-center gap-1.5"
+        >
+          {t("review.preview")} <ExternalLink size={13} aria-hidden />
         </a>
         <Link to={`/${site.slug}/style`} className="act-link">
           {t("review.back")}
@@ -125,9 +137,11 @@ export function ReviewView() {
       {publish.data ? (
         <Done site={site} edition={publish.data} />
       ) : (
-        <Await query={changes}>
-          {(now) => (now.changes.length ? <Ready site={site} changes={now} publish={publish} /> : <Nothing site={site} />)}
-        </Await>
+        <QueryBoundary query={changes}>
+          {(now) =>
+            now.changes.length ? <Ready site={site} changes={now} publish={publish} /> : <Nothing site={site} />
+          }
+        </QueryBoundary>
       )}
     </div>
   );

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { api, given, type Schemas } from "../api/client";
+import { api, result, type Schemas } from "../api/client";
 
 export type Changes = Schemas["ChangesOut"];
 export type Published = Schemas["PublishedOut"];
@@ -7,7 +7,7 @@ export type Published = Schemas["PublishedOut"];
 export function useChanges(site: string) {
   return useQuery({
     queryKey: ["changes", site],
-    queryFn: () => given<Changes>(api.GET("/api/sites/{site}/changes", { params: { path: { site } } })),
+    queryFn: () => result<Changes>(api.GET("/api/sites/{site}/changes", { params: { path: { site } } })),
     staleTime: 0,
   });
 }
@@ -17,7 +17,7 @@ export function usePublish(site: string) {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: (revision: number) =>
-      given<Published>(
+      result<Published>(
         api.POST("/api/sites/{site}/editions", {
           params: { path: { site } },
           headers: { "If-Match": String(revision) },

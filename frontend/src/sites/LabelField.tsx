@@ -16,7 +16,7 @@ export function LabelField({ label, problem, onType }: Props) {
       label={t("newSite.label")}
       hint={t("newSite.labelHint")}
       value={label}
-      errors={problem?.spots("label") ?? []}
+      errors={problem?.of("label") ?? []}
       onChange={(event) => onType(event.target.value)}
     />
   );

@@ -3,7 +3,7 @@ import { useTranslation } from "react-i18next";
 import { Link, useNavigate } from "react-router";
 import type { Town } from "../api/client";
 import { ApiProblem } from "../api/problem";
-import { Gate } from "../session/Gate";
+import { AuthLayout } from "../ui/AuthLayout";
 import { Button } from "../ui/Button";
 import { Field } from "../ui/Field";
 import { ErrorNotice } from "../ui/ErrorNotice";
@@ -34,7 +34,7 @@ export function NewSite({ first }: { first: boolean }) {
   }
 
   return (
-    <Gate title={first ? t("newSite.first") : t("newSite.title")} lead={t("newSite.lead")}>
+    <AuthLayout title={first ? t("newSite.first") : t("newSite.title")} lead={t("newSite.lead")}>
       <form onSubmit={submit} className="grid gap-4" noValidate>
         <ErrorNotice error={make.error} />
         <Field
@@ -43,7 +43,7 @@ export function NewSite({ first }: { first: boolean }) {
           autoFocus
           dir="auto"
           value={name}
-          errors={problem?.spots("name") ?? []}
+          errors={problem?.of("name") ?? []}
           onChange={(event) => setName(event.target.value)}
         />
         <TownField label={t("newSite.town")} hint={t("newSite.townHint")} errors={townErrors} onChoose={setTown} />
@@ -59,6 +59,6 @@ export function NewSite({ first }: { first: boolean }) {
           )}
         </div>
       </form>
-    </Gate>
+    </AuthLayout>
   );
 }

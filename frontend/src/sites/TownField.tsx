@@ -1,8 +1,8 @@
 import { useState } from "react";
 import { useTranslation } from "react-i18next";
 import type { Town } from "../api/client";
-import type { Spot } from "../api/problem";
-import { Choice } from "../ui/Choice";
+import type { FieldError } from "../api/problem";
+import { Combobox } from "../ui/Combobox";
 import { useSettled } from "../ui/useSettled";
 import { useTowns } from "./api";
 
@@ -10,7 +10,7 @@ interface Props {
   label: string;
   hideLabel?: boolean;
   hint: string;
-  errors?: Spot[];
+  errors?: FieldError[];
   onChoose: (town: Town | null) => void;
 }
 
@@ -24,7 +24,7 @@ export function TownField({ label, hideLabel = false, hint, errors = [], onChoos
   const none = !chosen && towns.data?.length === 0;
 
   return (
-    <Choice
+    <Combobox
       label={label}
       hideLabel={hideLabel}
       typed={typed}

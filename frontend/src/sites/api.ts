@@ -1,14 +1,14 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { api, given, type Language, type Schemas, type Site, type Town } from "../api/client";
+import { api, result, type Language, type Schemas, type Site, type Town } from "../api/client";
 
 export function useSites() {
-  return useQuery({ queryKey: ["sites"], queryFn: () => given<Site[]>(api.GET("/api/sites")) });
+  return useQuery({ queryKey: ["sites"], queryFn: () => result<Site[]>(api.GET("/api/sites")) });
 }
 
 export function useMakeSite() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: (body: Schemas["NewSite"]) => given<Site>(api.POST("/api/sites", { body })),
+    mutationFn: (body: Schemas["NewSite"]) => result<Site>(api.POST("/api/sites", { body })),
     onSuccess: () => queries.invalidateQueries({ queryKey: ["sites"] }),
   });
 }
@@ -17,7 +17,7 @@ export function useSetLabel(site: string) {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: (label: string) =>
-      given<Site>(api.PATCH("/api/sites/{site}", { params: { path: { site } }, body: { label } })),
+      result<Site>(api.PATCH("/api/sites/{site}", { params: { path: { site } }, body: { label } })),
     onSuccess: () => queries.invalidateQueries({ queryKey: ["sites"] }),
   });
 }
@@ -25,7 +25,7 @@ export function useSetLabel(site: string) {
 export function useTowns(typed: string) {
   return useQuery({
     queryKey: ["towns", typed],
-    queryFn: () => given<Town[]>(api.GET("/api/towns", { params: { query: { q: typed } } })),
+    queryFn: () => result<Town[]>(api.GET("/api/towns", { params: { query: { q: typed } } })),
     enabled: typed.trim().length > 1,
     staleTime: Infinity,
   });
@@ -34,7 +34,7 @@ export function useTowns(typed: string) {
 export function useLanguages(typed: string) {
   return useQuery({
     queryKey: ["languages", typed],
-    queryFn: () => given<Language[]>(api.GET("/api/languages", { params: { query: { q: typed } } })),
+    queryFn: () => result<Language[]>(api.GET("/api/languages", { params: { query: { q: typed } } })),
     enabled: typed.trim().length > 1,
     staleTime: Infinity,
   });

@@ -9,12 +9,3 @@ export function Advice({ good = false, children }: { good?: boolean; children: R
     </p>
   );
 }
-
-/** A remedy or an action within a row. */
-export function Act({ onClick, pressed, children }: { onClick: () => void; pressed?: boolean; children: ReactNode }) {
-  return (
-    <button type="button" aria-expanded={pressed} className="act-link me-3" onClick={onClick}>
-      {children}
-    </button>
-  );
-}

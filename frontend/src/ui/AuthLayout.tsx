@@ -1,9 +1,9 @@
 import type { ReactNode } from "react";
 import { useTranslation } from "react-i18next";
-import { Glyph } from "../shell/Glyph";
+import { Glyph } from "./Glyph";
 
 /** The frame of what is shown before the desk: signing in, the first account, the first site. */
-export function Gate({ title, lead, children }: { title: string; lead: string; children: ReactNode }) {
+export function AuthLayout({ title, lead, children }: { title: string; lead: string; children: ReactNode }) {
   const { t } = useTranslation();
   return (
     <main className="grid min-h-screen lg:grid-cols-[minmax(24rem,34rem)_1fr]">
@@ -21,9 +21,9 @@ export function Gate({ title, lead, children }: { title: string; lead: string; c
             <div key={place} className="proof w-96 px-5 py-4">
               <p className="text-xs text-soft">{t(`place.${place}`)}</p>
               <p className="mt-1 font-display text-lg font-semibold">
-                {t(`gate.${place}Before`)}
-                <span className="lit">{t("gate.name")}</span>
-                {t(`gate.${place}After`)}
+                {t(`auth.${place}Before`)}
+                <span className="lit">{t("auth.name")}</span>
+                {t(`auth.${place}After`)}
               </p>
             </div>
           ))}

@@ -1,6 +1,7 @@
-import { useId, useState, type KeyboardEvent } from "react";
+import { useCombobox } from "downshift";
+import { useId } from "react";
 import { useTranslation } from "react-i18next";
-import type { Spot } from "../api/problem";
+import type { FieldError } from "../api/problem";
 
 export interface Option<T> {
   key: string;
@@ -15,96 +16,76 @@ interface Props<T> {
   hint?: string;
   typed: string;
   options: Option<T>[];
-  errors?: Spot[];
+  errors?: FieldError[];
   disabled?: boolean;
   onType: (text: string) => void;
   onChoose: (value: T) => void;
 }
 
-/** A field with proposals below it, after the ARIA combobox pattern (list autocomplete, manual selection). */
-export function Choice<T>({ label, hideLabel, hint, typed, options, errors = [], disabled, onType, onChoose }: Props<T>) {
+/** A field with proposals below it: the ARIA combobox pattern, by downshift. What it holds is whatever `typed` says. */
+export function Combobox<T>({
+  label,
+  hideLabel,
+  hint,
+  typed,
+  options,
+  errors = [],
+  disabled,
+  onType,
+  onChoose,
+}: Props<T>) {
   const id = useId();
   const { t } = useTranslation();
-  const [open, setOpen] = useState(false);
-  const [at, setAt] = useState(0);
-  const shown = open && options.length > 0;
-  const current = Math.min(at, options.length - 1);
-
-  function choose(option: Option<T> | undefined) {
-    if (!option) return;
-    onChoose(option.value);
-    setOpen(false);
-  }
-
-  function onKey(event: KeyboardEvent) {
-    const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
-    if (step) {
-      event.preventDefault();
-      setOpen(true);
-      setAt(shown ? (current + step + options.length) % options.length : 0);
-    } else if (event.key === "Enter" && shown) {
-      event.preventDefault();
-      choose(options[current]);
-    } else if (event.key === "Escape" && shown) {
-      event.stopPropagation();
-      setOpen(false);
-    }
-  }
-
+  const box = useCombobox<Option<T>>({
+    id,
+    items: options,
+    inputValue: typed,
+    selectedItem: null,
+    defaultHighlightedIndex: 0,
+    itemToString: (option) => option?.title ?? "",
+    itemToKey: (option) => option?.key,
+    onSelectedItemChange: ({ selectedItem }) => selectedItem && onChoose(selectedItem.value),
+    // Only what is typed counts: choosing, or leaving the field, says by itself what it holds then.
+    stateReducer: (state, { type, changes }) =>
+      type === useCombobox.stateChangeTypes.InputChange ? changes : { ...changes, inputValue: state.inputValue },
+  });
+  const shown = box.isOpen && options.length > 0;
   return (
     <div className="relative grid gap-1">
-      <label htmlFor={id} className={hideLabel ? "unseen" : "font-semibold"}>
+      <label {...box.getLabelProps()} className={hideLabel ? "unseen" : "font-semibold"}>
         {label}
       </label>
       <input
-        id={id}
-        role="combobox"
-        autoComplete="off"
+        {...box.getInputProps({
+          disabled: disabled ?? false,
+          // At once, or the caret would jump to the end of a text that comes back a moment later.
+          onChange: (event) => onType(event.currentTarget.value),
+        })}
         aria-expanded={shown}
-        aria-controls={`${id}-list`}
-        aria-autocomplete="list"
-        {...(shown ? { "aria-activedescendant": `${id}-${current}` } : {})}
         aria-invalid={errors.length > 0}
         aria-describedby={`${id}-hint`}
-        disabled={disabled}
-        value={typed}
         placeholder={hideLabel ? label : undefined}
         className="min-h-10 w-full rounded-md border border-soft bg-paper px-3 py-2 text-[15px] placeholder:text-soft aria-invalid:border-stop disabled:opacity-60"
-        onChange={(event) => {
-          setOpen(true);
-          setAt(0);
-          onType(event.target.value);
-        }}
-        onKeyDown={onKey}
-        onBlur={() => setOpen(false)}
       />
       <ul
-        id={`${id}-list`}
-        role="listbox"
-        aria-label={t("choice.list", { label })}
+        {...box.getMenuProps({ "aria-label": t("combobox.list", { label }) })}
         hidden={!shown}
         className="absolute top-full z-20 mt-1 max-h-72 w-full overflow-auto rounded-md border border-line bg-paper p-1 shadow-lg"
       >
-        {options.map((option, index) => (
-          <li
-            key={option.key}
-            id={`${id}-${index}`}
-            role="option"
-            aria-selected={index === current}
-            className="flex cursor-pointer justify-between gap-4 rounded-sm px-2 py-2 aria-selected:bg-board"
-            // Before the field loses focus, or the list would be gone at the click.
-            onMouseDown={(event) => {
-              event.preventDefault();
-              choose(option);
-            }}
-          >
-            <span>{option.title}</span>
-            <span className="text-soft">{option.more}</span>
-          </li>
-        ))}
+        {shown &&
+          options.map((option, index) => (
+            <li
+              key={option.key}
+              {...box.getItemProps({ item: option, index })}
+              className="flex cursor-pointer justify-between gap-4 rounded-sm px-2 py-2 aria-selected:bg-board"
+            >
+              <span>{option.title}</span>
+              <span className="text-soft">{option.more}</span>
+            </li>
+          ))}
       </ul>
       <p id={`${id}-hint`} className={errors.length ? "text-stop" : "text-xs text-soft"}>
-        {errors.length ? errors.map((spot) => spot.message).join(" ") : hint}
+        {errors.length ? errors.map((error) => error.message).join(" ") : hint}
       </p>
     </div>
   );

@@ -7,15 +7,16 @@ interface Props {
   error: Error | null;
   /** What to say instead of the usual words when no answer came. */
   lost?: string;
+  actions?: ReactNode;
   children?: ReactNode;
 }
 
 /** Says why a call failed, in the server's words or that no answer came; nothing while nothing is wrong. */
-export function ErrorNotice({ error, lost, children }: Props) {
+export function ErrorNotice({ error, lost, actions, children }: Props) {
   const { t } = useTranslation();
   if (!error) return null;
   return (
-    <Notice tone="stop">
+    <Notice tone="stop" actions={actions}>
       {error instanceof NoConnection ? (lost ?? t("state.noConnection")) : error.message} {children}
     </Notice>
   );

@@ -1,10 +1,10 @@
 import { useId, type InputHTMLAttributes, type ReactNode } from "react";
-import type { Spot } from "../api/problem";
+import type { FieldError } from "../api/problem";
 
 type Props = InputHTMLAttributes<HTMLInputElement> & {
   label: string;
   hint?: ReactNode;
-  errors?: Spot[];
+  errors?: FieldError[];
 };
 
 /** A labelled one-line field; what is wrong with it is said below it. */
@@ -29,7 +29,7 @@ export function Field({ label, hint, errors = [], ...rest }: Props) {
         </p>
       )}
       <p id={`${id}-wrong`} className="text-stop" hidden={!wrong}>
-        {errors.map((spot) => spot.message).join(" ")}
+        {errors.map((error) => error.message).join(" ")}
       </p>
     </div>
   );

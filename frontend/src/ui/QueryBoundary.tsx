@@ -7,7 +7,7 @@ import { ErrorNotice } from "./ErrorNotice";
 type Props<T> = { query: UseQueryResult<T>; children: (data: T) => ReactNode };
 
 /** Shows what a query gave; before that, that it is loading; or why there is nothing, and what to do. */
-export function Await<T>({ query, children }: Props<T>) {
+export function QueryBoundary<T>({ query, children }: Props<T>) {
   const { t } = useTranslation();
   if (query.data !== undefined) return <>{children(query.data)}</>;
   if (query.isPending) {
@@ -17,13 +17,14 @@ export function Await<T>({ query, children }: Props<T>) {
       </p>
     );
   }
+  const again = (
+    <Button look="quiet" onClick={() => void query.refetch()}>
+      {t("state.again")}
+    </Button>
+  );
   return (
     <div className="p-6">
-      <ErrorNotice error={query.error} lost={t("state.notFetched")}>
-        <Button look="quiet" className="ms-3" onClick={() => void query.refetch()}>
-          {t("state.again")}
-        </Button>
-      </ErrorNotice>
+      <ErrorNotice error={query.error} lost={t("state.notFetched")} actions={again} />
     </div>
   );
 }

@@ -22,6 +22,9 @@ _LINE: dict[ThemeName, str] = {"light": "#dedbd2", "dark": "#343640"}
 # How much of the site's colour is in the tinted ground.
 _TINT: dict[ThemeName, float] = {"light": 0.09, "dark": 0.17}
 
+# Behind a logo that can't be made out on a ground lies the other theme's.
+PLATE: dict[ThemeName, str] = {"light": "#15171d", "dark": "#ffffff"}
+
 PairName = Literal["ink", "ink_tint", "soft", "soft_tint", "link", "link_tint", "band", "button", "button_ink"]
 
 
@@ -39,6 +42,11 @@ class Pair:
     def ratio(self) -> float:
         """The contrast ratio, 1 to 21."""
         return colours.contrast(self.fore, self.back)
+
+    @property
+    def is_text(self) -> bool:
+        """Whether one is read on the other; else they are surfaces that have to be told apart."""
+        return self.needed >= TEXT_CONTRAST
 
     @property
     def moved(self) -> bool:

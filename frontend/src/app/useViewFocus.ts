@@ -1,0 +1,34 @@
+import { useEffect, useRef } from "react";
+
+/** How long a view may take to fetch what its title needs. */
+const PATIENCE = 4_000;
+
+function focusTitle(): boolean {
+  const title = document.querySelector<HTMLElement>("#view h1");
+  if (!title) return false;
+  title.tabIndex = -1;
+  title.style.outline = "none";
+  title.focus({ preventScroll: true });
+  return true;
+}
+
+/**
+ * After a change of view the focus goes to the new view's title, which is read out; at the very first view the
+ * browser has announced the page itself.
+ */
+export function useViewFocus(pathname: string): void {
+  const before = useRef(pathname);
+  useEffect(() => {
+    if (before.current === pathname) return;
+    before.current = pathname;
+    scrollTo(0, 0);
+    if (focusTitle()) return;
+    const observer = new MutationObserver(() => focusTitle() && observer.disconnect());
+    observer.observe(document.body, { childList: true, subtree: true });
+    const timer = setTimeout(() => observer.disconnect(), PATIENCE);
+    return () => {
+      clearTimeout(timer);
+      observer.disconnect();
+    };
+  }, [pathname]);
+}

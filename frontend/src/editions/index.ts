@@ -1,0 +1,1 @@
+export { EditionsView } from "./EditionsView";

@@ -1,0 +1,1 @@
+export { SheetView } from "./SheetView";

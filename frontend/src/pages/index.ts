@@ -1,0 +1,2 @@
+export { usePages } from "./api";
+export { PagesView } from "./PagesView";

@@ -1,0 +1,40 @@
+import type { Row } from "../draft/facts";
+import { MorePlaces } from "./MorePlaces";
+import { ProofFigure } from "./ProofFigure";
+import { isFile } from "./model";
+import { useProofs } from "./ProofsProvider";
+import { proofKey } from "./reader";
+
+/** The proofs of one fact: those that tell most about it, then how many more places there are. */
+export function FactProofs({ row }: { row: Row }) {
+  const path = useProofs((state) => state.path);
+  const reach = useProofs((state) => state.reach[row.key]);
+  const spots = row.slots.map((slot) => {
+    const at = isFile(slot.place) ? "" : slot.home ? "/" : path;
+    return { ...slot, key: proofKey(slot.place, at) };
+  });
+  // On the home page itself its own proof stands there already.
+  const drawn = spots.filter(
+    (spot, index) => spots.findIndex((one) => one.key === spot.key && one.variant === spot.variant) === index,
+  );
+  return (
+    <>
+      {drawn.map(({ key, place, home, variant }) => (
+        <ProofFigure
+          key={`${key} ${variant ?? ""}`}
+          at={key}
+          fact={row.key}
+          variant={variant}
+          reach={reach?.places.find((one) => one.place === place)}
+          // Until reach is known, a proof says nothing of it, rather than that the fact is not there.
+          shows={Boolean(home) || !reach}
+        />
+      ))}
+      <MorePlaces
+        fact={row.key}
+        reach={reach?.places.filter((one) => !drawn.some(({ place }) => place === one.place)) ?? []}
+        alone={drawn.length === 0}
+      />
+    </>
+  );
+}

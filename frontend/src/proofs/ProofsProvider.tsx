@@ -1,0 +1,86 @@
+import {
+  createContext,
+  useContext,
+  useEffect,
+  useMemo,
+  useState,
+  useSyncExternalStore,
+  type ReactNode,
+  type RefObject,
+} from "react";
+import { api, result, type Proofs, type Reach } from "../api/client";
+import { useSelect } from "../draft/hooks";
+import type { Row } from "../draft/facts";
+import { ProofReader, type ReaderState } from "./reader";
+
+const Context = createContext<ProofReader | null>(null);
+
+function readerFor(site: string): ProofReader {
+  const at = { params: { path: { site } } };
+  return new ProofReader({
+    proofs: ({ path, typed, places }) =>
+      result<Proofs>(api.POST("/api/sites/{site}/proofs", { ...at, body: { path, facts: typed, places } })),
+    reach: ({ keys, typed }) =>
+      result<Record<string, Reach>>(api.POST("/api/sites/{site}/reach", { ...at, body: { keys, facts: typed } })),
+  });
+}
+
+interface Props {
+  site: string;
+  path: string;
+  children: ReactNode;
+}
+
+/** Reads the proofs of a page with the words as typed, again whenever the draft changes, for whatever is in view. */
+export function ProofsProvider({ site, path, children }: Props) {
+  const reader = useMemo(() => readerFor(site), [site]);
+  const { typed, revision } = useSelect((store) => ({
+    typed: store.facts.state.typed,
+    revision: store.facts.revision,
+  }));
+  useEffect(() => reader.want(path, typed, revision), [reader, path, typed, revision]);
+  return <Context value={reader}>{children}</Context>;
+}
+
+function useReader(): ProofReader {
+  const reader = useContext(Context);
+  if (!reader) throw new Error("`useProofs` must be used within `ProofsProvider`");
+  return reader;
+}
+
+/** Something of what was read. The component renders anew only when that something is another one. */
+export function useProofs<T>(select: (state: ReaderState) => T): T {
+  const reader = useReader();
+  return useSyncExternalStore(reader.subscribe, () => select(reader.snapshot()));
+}
+
+/** Has the proofs and the reach of a row read while it is in view. */
+export function useInView(row: Row, element: RefObject<HTMLElement | null>): void {
+  const reader = useReader();
+  const [inView, setInView] = useState(false);
+  useEffect(() => {
+    if (!element.current) return;
+    // A little before it comes into view, so that it is there when it does.
+    const observer = new IntersectionObserver(([entry]) => setInView(entry?.isIntersecting ?? false), {
+      rootMargin: "300px",
+    });
+    observer.observe(element.current);
+    return () => observer.disconnect();
+  }, [element]);
+  useEffect(() => {
+    if (!inView) return;
+    const places = row.slots.map(({ place, home }) => ({ place, home: home ?? false }));
+    return reader.view(row.key, { places, keys: [row.key] });
+  }, [reader, row, inView]);
+}
+
+/** Has further places of a fact read while they are shown. */
+export function useMorePlaces(id: string, places: ReaderState["proofs"][string]["place"][], shown: boolean): void {
+  const reader = useReader();
+  const asked = places.join(" ");
+  useEffect(() => {
+    if (!shown) return;
+    const wanted = asked.split(" ").filter(Boolean) as typeof places;
+    return reader.view(`${id} more`, { places: wanted.map((place) => ({ place, home: false })), keys: [] });
+  }, [reader, id, asked, shown]);
+}

@@ -1,0 +1,2 @@
+export { ChangeList } from "./ChangeList";
+export { ReviewView } from "./ReviewView";

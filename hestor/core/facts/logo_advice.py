@@ -1,0 +1,106 @@
+"""What was found amiss with a logo, and the remedies: each is other values of facts, to be taken at a click."""
+
+from collections.abc import Iterator, Mapping
+from dataclasses import dataclass, field
+from typing import Any, Literal
+
+from hestor.core.facts.document import Facts
+from hestor.core.imaging.logos import REMEDIES, Measured
+
+Code = Literal[
+    "trimmed",
+    "margins",
+    "has_dark",
+    "plate_light",
+    "plate_dark",
+    "lost_light",
+    "lost_dark",
+    "faint_light",
+    "faint_dark",
+    "clear_on_light",
+    "sharp",
+    "unsharp",
+]
+RemedyCode = Literal["untrim", "trim", "drop_dark", "drop_plate", "pale", "deep", "choose_dark", "plate"]
+Ground = Literal["light", "dark"]
+_GROUNDS: tuple[Ground, ...] = ("light", "dark")
+
+
+@dataclass(frozen=True)
+class Remedy:
+    """Something to be done: facts to take; empty for ``choose_dark``, for which a picture has to be chosen first."""
+
+    code: RemedyCode
+    facts: Mapping[str, Any] = field(default_factory=dict)
+
+
+@dataclass(frozen=True)
+class LogoAdvice:
+    """One finding; ``good`` says that nothing is amiss. ``number`` goes with some: a share in percent, or a width."""
+
+    code: Code
+    good: bool
+    remedies: tuple[Remedy, ...] = ()
+    number: int = 0
+
+
+def _margins(facts: Facts, measured: Measured) -> Iterator[LogoAdvice]:
+    logo = facts.logo
+    if logo is None:
+        return
+    if logo.trim:
+        whole = logo.model_copy(update={"trim": None})
+        yield LogoAdvice("trimmed", True, (Remedy("untrim", {"logo": whole.model_dump(mode="json")}),))
+    elif measured.trim:
+        left, top, right, bottom = measured.trim
+        share = round((1 - (right - left) * (bottom - top)) * 100)
+        trimmed = logo.model_copy(update={"trim": measured.trim})
+        yield LogoAdvice("margins", False, (Remedy("trim", {"logo": trimmed.model_dump(mode="json")}),), share)
+
+
+def _without_plate(plate: str, ground: Ground) -> str:
+    return "" if plate == ground else "dark" if ground == "light" else "light"
+
+
+def _remedies(facts: Facts, measured: Measured, ground: Ground) -> Iterator[Remedy]:
+    """What helps a logo that can't be made out on a ground: a version of one other colour, another picture, a plate."""
+    assert facts.logo is not None  # noqa: S101
+    logo = facts.logo.model_dump(mode="json")
+    recoloured = {**logo, "recolour": REMEDIES[ground]}
+    if measured.one_colour and ground == "dark":
+        yield Remedy("pale", {"logo_dark": recoloured})
+    if measured.one_colour and ground == "light":
+        yield Remedy("deep", {"logo": recoloured, "logo_dark": logo})
+    if ground == "dark":
+        yield Remedy("choose_dark")
+    yield Remedy("plate", {"logo_plate": "both" if facts.logo_plate else ground})
+
+
+def _on(facts: Facts, measured: Measured, ground: Ground) -> Iterator[LogoAdvice]:
+    plate = facts.logo_plate
+    if ground == "dark" and facts.logo_dark:
+        yield LogoAdvice("has_dark", True, (Remedy("drop_dark", {"logo_dark": None}),))
+    elif plate in ("both", ground):
+        drop = Remedy("drop_plate", {"logo_plate": _without_plate(plate, ground)})
+        yield LogoAdvice("plate_light" if ground == "light" else "plate_dark", True, (drop,))
+    elif measured.standing[ground] != "clear":
+        codes: dict[tuple[str, Ground], Code] = {
+            ("lost", "light"): "lost_light", ("lost", "dark"): "lost_dark",
+            ("faint", "light"): "faint_light", ("faint", "dark"): "faint_dark",
+        }  # fmt: skip
+        code = codes[measured.standing[ground], ground]
+        yield LogoAdvice(code, False, tuple(_remedies(facts, measured, ground)))
+
+
+def advice(facts: Facts, measured: Measured, width: int) -> tuple[LogoAdvice, ...]:
+    """All that is to be said of a logo that is shown ``width`` CSS pixels wide. Without a logo, nothing."""
+    if facts.logo is None:
+        return ()
+    found = [*_margins(facts, measured)]
+    for ground in _GROUNDS:
+        found += _on(facts, measured, ground)
+    if measured.standing["light"] == "clear":
+        found.append(LogoAdvice("clear_on_light", True))
+    sharp = measured.sharp_to >= width
+    found.append(LogoAdvice("sharp", True) if sharp else LogoAdvice("unsharp", False, number=measured.sharp_to))
+    return tuple(found)
