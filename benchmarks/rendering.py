@@ -5,6 +5,9 @@ from datetime import UTC, date, datetime
 
 from benchmarks.figures import Figure, ratio
 from hestor.core.facts.document import Facts
+from hestor.press import Renderer
+from hestor.press import page as pages
+from hestor.press.frame import JINJA
 from tests.support.memory import MemoryState, page
 
 _WORDS = "Seed keeps best where it is cool, dry and dark; **label it** before you put it away. "

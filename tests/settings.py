@@ -6,6 +6,7 @@ import tempfile
 os.environ["DATA"] = tempfile.mkdtemp(prefix="hestor-test-")
 os.environ.setdefault("PORT", "8000")
 os.environ.pop("HESTOR_DEMO", None)
+os.environ["HESTOR_NOW"] = "2026-05-01T12:00:00+00:00"
 
 from hestor.config.settings import *  # noqa: F403
 

@@ -1,11 +1,11 @@
 """Editions: list, publish, bring back."""
 
-from datetime import UTC, datetime
 from typing import Any
 
 from django.http import HttpRequest, HttpResponse
 from ninja import Router, Status
 
+from hestor import clock
 from hestor.api.auth import given_revision, signed_in, site_for
 from hestor.api.schemas import EditionOut, ProblemOut, PublishedOut, RestoredOut
 from hestor.api.words import changes_out
@@ -53,7 +53,7 @@ def list_editions(
 def publish_draft(request: HttpRequest, site: str) -> Status[PublishedOut]:
     """Publishes the draft. With If-Match, only if it is still the draft that was reviewed."""
     found = site_for(request, site, Action.PUBLISH)
-    made = publish(found.pk, signed_in(request), datetime.now(UTC), given_revision(request))
+    made = publish(found.pk, signed_in(request), clock.now(), given_revision(request))
     return Status(201, PublishedOut(address=origin_of(found) + "/", **_values(found, made, made.number)))
 
 

@@ -6,7 +6,6 @@ from ninja import Router
 from hestor import wording
 from hestor.api.schemas import LanguageOut
 from hestor.towns.selectors import find_languages
-from hestor.towns.selectors import find_languages
 
 router = Router(tags=["languages"])
 

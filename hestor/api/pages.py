@@ -1,11 +1,11 @@
 """Pages of the draft."""
 
-from datetime import UTC, datetime
 from typing import Any
 
 from django.http import HttpRequest
 from ninja import Router, Status
 
+from hestor import clock
 from hestor.api.auth import given_revision, site_for
 from hestor.api.errors import Conflict
 from hestor.api.schemas import PageChange, PageFull, PageIn, PageOut, ProblemOut
@@ -21,14 +21,14 @@ router = Router(tags=["pages"])
 
 def _full(site: Site, revision: Revision) -> dict[str, Any]:
     site.refresh_from_db()
-    row = page_row(site, revision, datetime.now(UTC))
+    row = page_row(site, revision, clock.now())
     return {**row, "body": revision.text.body, "revision": site.revision}
 
 
 @router.get("/sites/{site}/pages", response={200: list[PageOut], 404: ProblemOut})
 def list_pages(request: HttpRequest, site: str) -> list[dict[str, Any]]:
     """All pages of the draft, in the order of the tree."""
-    return page_rows(site_for(request, site, Action.VIEW), datetime.now(UTC))
+    return page_rows(site_for(request, site, Action.VIEW), clock.now())
 
 
 @router.get("/sites/{site}/pages/{page}", response={200: PageFull, 404: ProblemOut})

@@ -1,13 +1,12 @@
 """Pictures: upload, list, describe, replace, delete, restore."""
 
-from datetime import UTC, datetime
 from typing import Any
 
 from django.http import HttpRequest, HttpResponse
 from ninja import File, Router, Status
 from ninja.files import UploadedFile
 
-from hestor import wording
+from hestor import clock, wording
 from hestor.api.auth import site_for
 from hestor.api.picture_schemas import PictureChange, PictureOut, PicturesOut, UploadOut
 from hestor.api.schemas import ProblemOut
@@ -60,7 +59,7 @@ def _read(file: UploadedFile) -> bytes:
 def list_pictures(request: HttpRequest, site: str) -> dict[str, Any]:
     """All pictures, the newest first, and those deleted in the last 30 days."""
     found = site_for(request, site, Action.VIEW)
-    uses = uses_of(found, datetime.now(UTC))
+    uses = uses_of(found, clock.now())
     return {
         "pictures": [_out(found, picture, uses) for picture in Picture.objects.of(found.pk)],
         "deleted": [_out(found, picture, {}) for picture in Picture.objects.deleted_of(found.pk)],
@@ -74,7 +73,7 @@ def upload(request: HttpRequest, site: str, file: UploadedFile = File(...)) -> S
     """Uploads a picture. The same file twice is one picture."""
     found = site_for(request, site, Action.EDIT)
     picture, new = services.upload(found.pk, file.name or "", _read(file))
-    out = {"picture": _out(found, picture, uses_of(found, datetime.now(UTC))), "new": new}
+    out = {"picture": _out(found, picture, uses_of(found, clock.now())), "new": new}
     return Status(201 if new else 200, out)
 
 
@@ -83,23 +82,23 @@ def describe(request: HttpRequest, site: str, picture: int, given: PictureChange
     """Changes the words about a picture."""
     found = site_for(request, site, Action.EDIT)
     changed = site_pictures.describe(found.pk, picture, given.model_dump(exclude_none=True))
-    return _out(found, changed, uses_of(found, datetime.now(UTC)))
+    return _out(found, changed, uses_of(found, clock.now()))
 
 
 @router.post("/sites/{site}/pictures/{picture}/content", response={200: PictureOut, 404: ProblemOut, 422: ProblemOut})
 def replace(request: HttpRequest, site: str, picture: int, file: UploadedFile = File(...)) -> dict[str, Any]:  # noqa: B008
     """Gives a picture other content; its uses in the draft follow."""
     found = site_for(request, site, Action.EDIT)
-    changed = site_pictures.replace(found.pk, picture, file.name or "", _read(file), datetime.now(UTC))
+    changed = site_pictures.replace(found.pk, picture, file.name or "", _read(file), clock.now())
     found.refresh_from_db()
-    return _out(found, changed, uses_of(found, datetime.now(UTC)))
+    return _out(found, changed, uses_of(found, clock.now()))
 
 
 @router.delete("/sites/{site}/pictures/{picture}", response={204: None, 404: ProblemOut, 409: ProblemOut})
 def delete(request: HttpRequest, site: str, picture: int, used: bool = False) -> Status[None]:
     """Deletes a picture for 30 days. One that the draft shows is deleted only with ``used=true``."""
     found = site_for(request, site, Action.EDIT)
-    site_pictures.delete(found.pk, picture, datetime.now(UTC), used)
+    site_pictures.delete(found.pk, picture, clock.now(), used)
     return Status(204, None)
 
 
@@ -107,8 +106,8 @@ def delete(request: HttpRequest, site: str, picture: int, used: bool = False) ->
 def restore(request: HttpRequest, site: str, picture: int) -> dict[str, Any]:
     """Restores a deleted picture."""
     found = site_for(request, site, Action.EDIT)
-    back = services.restore(found.pk, picture, datetime.now(UTC))
-    return _out(found, back, uses_of(found, datetime.now(UTC)))
+    back = services.restore(found.pk, picture, clock.now())
+    return _out(found, back, uses_of(found, clock.now()))
 
 
 @router.get("/sites/{site}/pictures/{picture}/thumbnail")

@@ -1,11 +1,11 @@
 """Proofs: what the draft says in each place, also while a fact is being typed."""
 
 from collections.abc import Collection
-from datetime import UTC, datetime
 
 from django.http import HttpRequest
 from ninja import Router
 
+from hestor import clock
 from hestor.api.auth import site_for
 from hestor.api.errors import field_error
 from hestor.api.files import FileAddresses
@@ -31,7 +31,7 @@ def _proof(addresses: FileAddresses, origin: str, proof: Proof) -> ProofOut:
 
 
 def _out(site: Site, path: str, typed: dict[str, object], wanted: Collection[Slot]) -> ProofsOut:
-    sheet = proof_sheet(site, path, datetime.now(UTC), typed, wanted)
+    sheet = proof_sheet(site, path, clock.now(), typed, wanted)
     addresses, origin = FileAddresses(site, sheet.facts), origin_of(site)
     return ProofsOut(
         path=sheet.path,

@@ -3,7 +3,6 @@
 import logging
 import threading
 import time
-from datetime import UTC, datetime
 
 from django.db import close_old_connections, connection
 
@@ -14,10 +13,11 @@ _DAY = 24 * 60 * 60
 
 def run() -> None:
     """One day's work. A failure is logged; the next day tries again."""
+    from hestor import clock
     from hestor.sites.services.cleaning import clean  # needs the apps, which are ready only now
 
     try:
-        clean(datetime.now(UTC))
+        clean(clock.now())
     except Exception:
         _LOG.exception("cleaning up failed")
     finally:

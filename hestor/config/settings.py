@@ -2,6 +2,7 @@
 
 import os
 import secrets
+from datetime import datetime
 from pathlib import Path
 
 ROOT = Path(__file__).resolve().parents[2]
@@ -10,6 +11,8 @@ DATA.mkdir(parents=True, exist_ok=True)
 PORT = os.environ.get("PORT", "8000")
 DEMO = os.environ.get("HESTOR_DEMO") == "1"
 DEBUG = False
+# For tests and pictures of the demo: the moment that it is said to be.
+FIXED_NOW = datetime.fromisoformat(os.environ["HESTOR_NOW"]) if os.environ.get("HESTOR_NOW") else None
 
 
 def _secret() -> str:

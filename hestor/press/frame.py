@@ -22,6 +22,7 @@ JINJA = Environment(
     loader=PackageLoader("hestor.press"),
     autoescape=True,
     undefined=StrictUndefined,
+    auto_reload=False,
     trim_blocks=True,
     lstrip_blocks=True,
 )

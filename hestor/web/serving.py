@@ -1,12 +1,12 @@
 """Finds what a public site says: the right edition, at the press or in the caches."""
 
 from dataclasses import dataclass
-from datetime import UTC, datetime
 from threading import Lock
 from typing import Any, TypeVar
 
 from cachetools import Cache, LRUCache
 
+from hestor import clock
 from hestor.core import zones
 from hestor.pictures import selectors as pictures
 from hestor.press import Preview, Renderer, Response, brand_files, static_files
@@ -96,7 +96,7 @@ def live(site: Site, path: str, accepts: str) -> EncodedResponse:
     if zone is None:
         own = static_files.respond(path) if path.startswith(static_files.PREFIX) else None
         return _encoded(own or unpublished(site.facts.language), accepts)
-    year = zones.year_in(zone, datetime.now(UTC))
+    year = zones.year_in(zone, clock.now())
     if path.startswith(brand_files.PREFIX) and (own := _generated(site, year, path)):
         return _encoded(own, accepts)
     coding = encoding.choose(accepts, "text/", 1 << 20)
@@ -133,5 +133,5 @@ def preview(site: Site, path: str, accepts: str) -> EncodedResponse | None:
         own = generated_files.file(site.pk, BrandFiles(state.facts, pictures.masters(site.pk)), inner)
         if own:
             return _encoded(own, accepts)
-    year = zones.year_in(state.facts.time_zone, datetime.now(UTC))
+    year = zones.year_in(state.facts.time_zone, clock.now())
     return _encoded(Renderer(state, year, Preview(root, ticket.edition)).respond(inner), accepts)

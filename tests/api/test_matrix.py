@@ -1,7 +1,6 @@
 """Every call of the API against every kind of caller. A new call fails here until it has its line."""
 
 import json
-from datetime import UTC, datetime
 
 import pytest
 from django.core.files.uploadedfile import SimpleUploadedFile
@@ -15,6 +14,7 @@ from hestor.pictures.services import upload
 from hestor.press.brand_files import PREFIX, BrandFiles
 from hestor.sites.models import Revision, Site
 from hestor.sites.services.pictures import delete
+from tests.conftest import NOW
 from tests.support.pictures import png
 
 VIEW, EDIT, PUBLISH, MANAGE = "view", "edit", "publish", "manage"
@@ -75,7 +75,7 @@ def pictures(site, tmp_path, settings):
     settings.DATA = tmp_path
     upload(site.pk, "a.png", png(40, 30))
     gone = upload(site.pk, "gone.png", png(40, 30, seed=1))[0]
-    delete(site.pk, gone.pk, datetime.now(UTC))
+    delete(site.pk, gone.pk, NOW)
 
 
 def filled_in(path: str, site: Site) -> str:

@@ -38,7 +38,7 @@ def test_with_the_mouse_and_on_a_phone(server, people, width):
 
     page.get_by_role("button", name="Review").click()
     changed = page.get_by_role("listitem").filter(has=page.get_by_role("heading", name="Name", exact=True))
-    expect(changed).to_contain_text("24 pages, 1 feed, 1 home screen entry")
+    expect(changed).to_contain_text("24 pages, the not-found page, 1 feed, 1 home screen entry")
     expect(changed).to_contain_text("Quillmere Seed Library")
     expect(changed).to_contain_text("Quillmere Bean House")
     assert person.overflows() == 0
@@ -65,7 +65,7 @@ def test_by_keyboard_alone(server, people):
     page.keyboard.press("Enter")
     expect(person.field("Name")).to_be_visible()
     for _ in range(40):
-        if page.evaluate("document.activeElement.dataset.fact") == "name":
+        if page.evaluate("document.activeElement.dataset.field") == "name":
             break
         page.keyboard.press("Tab")
     expect(person.field("Name")).to_be_focused()
@@ -112,5 +112,5 @@ def test_a_proof_opens_large(owner_desk):
 def test_more_places_are_drawn_or_named(owner_desk):
     owner_desk.fact("Name").get_by_role("button", name="more places").click()
     expect(owner_desk.proof("Name", "Feed")).to_contain_text("Quillmere Seed Library")
-    expect(owner_desk.fact("Name")).to_contain_text("Page text · 4 pages")
+    expect(owner_desk.fact("Name")).to_contain_text("Page text · 5 pages")
     expect(owner_desk.fact("Name")).to_contain_text("Not-found page · 1 page")

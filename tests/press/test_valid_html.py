@@ -2,7 +2,6 @@
 
 import json
 import subprocess
-from datetime import UTC, datetime
 from pathlib import Path
 
 import pytest
@@ -13,6 +12,7 @@ from hestor.press import Preview, Renderer
 from hestor.press.renderer import unpublished
 from hestor.sites.models import Site
 from hestor.sites.selectors.states import draft_of
+from tests.conftest import NOW
 from tests.support.hostile import HOSTILE
 
 FRONTEND = Path(__file__).parents[2] / "frontend"
@@ -27,7 +27,7 @@ RULES = {
 def test_every_page_of_the_demo_is_valid(tmp_path):
     call_command("load_demo", verbosity=0)
     for site in Site.objects.all():
-        year = zones.year_in(site.facts.time_zone, datetime.now(UTC))
+        year = zones.year_in(site.facts.time_zone, NOW)
         for kind, facts in (("own", site.facts), ("hostile", site.facts.model_copy(update=_hostile()))):
             press = Renderer(draft_of(site, facts), year)
             for number, path in enumerate([*press.paths(), "/nowhere/"]):

@@ -44,7 +44,8 @@ make_site(owner, {"name": "Seeds"}, "seeds")
 desk = Client(headers={"host": "localhost"})
 desk.force_login(owner, backend="django.contrib.auth.backends.ModelBackend")
 def call(method, path, body=None, **headers):
-    return desk.generic(method, f"/api/sites/seeds{path}", json.dumps(body or {}), "application/json", headers=headers).json()
+    data = json.dumps(body or {})
+    return desk.generic(method, f"/api/sites/seeds{path}", data, "application/json", headers=headers).json()
 long = call("PATCH", "/style", {"facts": {"motto": "x" * 41}}, **{"if-match": "2"})
 kept = call("PATCH", "/style", {"facts": {"motto": " Sow and share "}}, **{"if-match": "2"})
 schema = api.get_openapi_schema()["components"]["schemas"]

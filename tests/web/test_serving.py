@@ -1,5 +1,4 @@
 import gzip
-from datetime import UTC, datetime
 
 import brotli
 import pytest
@@ -10,6 +9,7 @@ from hestor.sites.models import Site
 from hestor.sites.services.facts import write_facts
 from hestor.sites.services.publishing import publish
 from hestor.web import serving
+from tests.conftest import NOW
 
 
 def test_pages_revalidate_by_a_strong_validator(public, site):
@@ -27,7 +27,7 @@ def test_pages_revalidate_by_a_strong_validator(public, site):
 def test_a_new_edition_is_public_at_once(public, site, owner):
     etag = public.get("/")["etag"]
     write_facts(site.pk, {"name": "Bean House"}, site.revision)
-    publish(site.pk, owner, datetime.now(UTC))
+    publish(site.pk, owner, NOW)
     fresh = public.get("/", headers={"if-none-match": etag})
     assert fresh.status_code == 200
     assert "Bean House" in fresh.content.decode()
@@ -37,7 +37,7 @@ def test_files_named_by_their_content_are_kept_for_good(public, site, owner):
     url = public.get("/").content.decode().split('rel="stylesheet" href="')[1].split('"')[0]
     assert public.get(url)["cache-control"] == "public, max-age=31536000, immutable"
     write_facts(site.pk, {"brand_colour": "#112233"}, site.revision)
-    publish(site.pk, owner, datetime.now(UTC))
+    publish(site.pk, owner, NOW)
     assert url not in public.get("/").content.decode()
     assert public.get(url).status_code == 200
 

@@ -32,7 +32,7 @@ function OpenSite({ site, sites, person }: { site: Site; sites: Site[]; person: 
   const view = t(`view.${pathname.split("/")[2] ?? ""}`, "");
   useEffect(() => rememberSite(site.slug), [site.slug]);
   useEffect(() => {
-    document.title = [view, site.label || site.name, "Hestor"].filter(Boolean).join(" · ");
+    document.title = [site.label || site.name, view, "Hestor"].filter(Boolean).join(" · ");
   }, [view, site.label, site.name]);
   return (
     <DraftProvider key={site.slug} site={site}>

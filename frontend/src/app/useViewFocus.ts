@@ -21,7 +21,7 @@ export function useViewFocus(pathname: string): void {
   useEffect(() => {
     if (before.current === pathname) return;
     before.current = pathname;
-    scrollTo(0, 0);
+    if (!location.hash) scrollTo(0, 0);
     if (focusTitle()) return;
     const observer = new MutationObserver(() => focusTitle() && observer.disconnect());
     observer.observe(document.body, { childList: true, subtree: true });

@@ -1,5 +1,6 @@
 import { useEffect, useState } from "react";
 import { useTranslation } from "react-i18next";
+import { useLocation } from "react-router";
 import { BrandReportProvider } from "../brand";
 import { BANDS, type Band } from "../draft/facts";
 import { useSelect, useSite, useStore } from "../draft/hooks";
@@ -71,6 +72,14 @@ function BandSection({ band, readOnly, first, shown }: SectionProps) {
   );
 }
 
+/** Goes to the band that the address names, which is drawn only after the address was read. */
+function useNamedBand() {
+  const { hash } = useLocation();
+  useEffect(() => {
+    if (hash) document.getElementById(hash.slice(1))?.scrollIntoView();
+  }, [hash]);
+}
+
 export function SheetView() {
   const { t } = useTranslation();
   const site = useSite();
@@ -78,6 +87,7 @@ export function SheetView() {
   const shown = useShownPage(site.slug);
   const readOnly = site.role === "viewer";
   useUndoKeys(store, !readOnly);
+  useNamedBand();
   useEffect(() => () => void store.flush(), [store]);
 
   return (

@@ -1,4 +1,4 @@
-import { ExternalLink } from "lucide-react";
+import { ExternalLink, Pencil } from "lucide-react";
 import { useState } from "react";
 import { useTranslation } from "react-i18next";
 import type { Page } from "../api/client";
@@ -38,7 +38,7 @@ function Title({
           className="rounded-sm text-start font-semibold hover:underline"
           onClick={onOpen}
         >
-          {page.shown_title}
+          {page.shown_title} <Pencil size={12} aria-hidden className="ms-1 inline text-soft" />
         </button>
       ) : (
         page.shown_title

@@ -71,6 +71,8 @@ export function UploadArea({ site, several = false, label, children, actions, on
     noKeyboard: true,
     multiple: several,
     useFsAccessApi: false,
+    // Elsewhere in the window a drop is taken here too, or let pass to whoever takes it.
+    preventDropOnDocument: !anywhere,
     onDrop: (files) => take(files),
   });
   usePasteAnywhere(anywhere, take);

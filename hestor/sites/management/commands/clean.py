@@ -3,11 +3,11 @@
 The server does it by itself once a day; this is for those who would rather have it done at a time of their own.
 """
 
-from datetime import UTC, datetime
 from typing import Any
 
 from django.core.management.base import BaseCommand
 
+from hestor import clock
 from hestor.sites.services.cleaning import clean
 
 
@@ -18,4 +18,4 @@ class Command(BaseCommand):
 
     def handle(self, *args: Any, **options: Any) -> None:
         """Cleans all sites."""
-        self.stdout.write(f"Pictures deleted for good: {clean(datetime.now(UTC))}.")
+        self.stdout.write(f"Pictures deleted for good: {clean(clock.now())}.")
