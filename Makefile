@@ -9,7 +9,7 @@ STAMPS := build/stamps
 DESK := hestor/desk/dist/index.html
 DESK_SOURCES := $(shell find frontend/src frontend/index.html frontend/*.ts frontend/*.json frontend/*.js -type f 2>/dev/null)
 
-.PHONY: help demo run test bench build check lint types unit browser front screenshots lock clean towns
+.PHONY: help demo run test test-data bench build check lint types unit browser front screenshots lock clean towns
 
 help: ## says what can be made
 	@grep -hE '^[a-z]+:.*## ' $(MAKEFILE_LIST) | sed -E 's/:.*## /\t/' | expand -t 14
@@ -55,8 +55,14 @@ $(STAMPS)/chromium:
 	@scripts/install-chromium
 	@mkdir -p $(STAMPS) && touch $@
 
-test: build $(STAMPS)/python-dev $(STAMPS)/chromium lint front ## linters, types, unit, API and browser tests
-	@$(VENV)/python -m pytest -q -n auto --dist loadgroup
+# Lint, types and the front end's own tests run beside the others, which wait for browsers much of the time.
+test: build $(STAMPS)/python-dev $(STAMPS)/chromium $(STAMPS)/test-data ## linters, types, unit, API and browser tests
+	@scripts/together "$(MAKE) -s lint front" "$(VENV)/python -m pytest -q -n 2 --dist loadgroup"
+
+test-data: $(STAMPS)/test-data
+$(STAMPS)/test-data: $(shell find hestor demo tests/support -type f -not -name '*.pyc' -not -path '*/dist/*' 2>/dev/null) $(STAMPS)/python-dev $(STAMPS)/towns
+	@$(VENV)/python -m tests.support.template build/test-demo
+	@touch $@
 
 lint: $(STAMPS)/python-dev $(STAMPS)/node
 	@$(VENV)/ruff check . && $(VENV)/ruff format --check .

@@ -1,16 +1,19 @@
 import os
-import time
 from collections.abc import Iterator
 from pathlib import Path
 
 import pytest
 from playwright.sync_api import Browser, BrowserContext, Page, expect, sync_playwright
 
-from tests.support.server import PASSWORD, TOP, Caller, Server, copy_data, make_data
+from tests.support.server import TOP, Server, copy_data, make_data
+from tests.support.template import sessions_of
 
 # Playwright's driver keeps an event loop running in this thread; these tests don't use Django's ORM in it.
 os.environ["DJANGO_ALLOW_ASYNC_UNSAFE"] = "true"
+DEMO = TOP / "build" / "test-demo"
 AXE = (TOP / "frontend" / "node_modules" / "axe-core" / "axe.min.js").read_text
+# Without a screen nothing is gained by drawing as a graphics card would.
+ARGUMENTS = ["--no-sandbox", "--disable-background-networking", "--disable-gpu", "--disable-dev-shm-usage"]
 expect.set_options(timeout=10_000)
 
 
@@ -24,32 +27,18 @@ def pytest_collection_modifyitems(items):
 def browser() -> Iterator[Browser]:
     with sync_playwright() as playwright:
         launched = playwright.chromium.launch(
-            executable_path="/usr/bin/chromium", args=["--no-sandbox", "--disable-background-networking"]
+            executable_path="/usr/bin/chromium", args=ARGUMENTS
         )
         yield launched
         launched.close()
 
 
 @pytest.fixture(scope="session")
-def demo_data(tmp_path_factory) -> Path:
-    """The demo as loaded, made once for all of pytest's processes."""
-    base = tmp_path_factory.getbasetemp()
-    # Only pytest-xdist puts the processes of one run side by side; without it, the folder above is for all runs.
-    shared = (base.parent if "PYTEST_XDIST_WORKER" in os.environ else base) / "demo-data"
-    done = shared.with_suffix(".done")
-    try:
-        shared.mkdir()
-    except FileExistsError:
-        while not done.exists():
-            time.sleep(0.1)
-        return shared
-    make_data(shared)
-    with Server(shared) as running:
-        # What is made from pictures is made once here, and not anew in each test's copy.
-        for site in ("quillmere", "silberpfad", "narjis"):
-            assert Caller(running).call("GET", f"/api/sites/{site}/brand")[0] == 200
-    done.touch()
-    return shared
+def demo_data() -> Path:
+    """The demo as loaded; `make test-data` makes it."""
+    if not (DEMO / "sessions.json").exists():
+        pytest.fail("The demo's data for tests is missing: run make test-data.")
+    return DEMO
 
 
 @pytest.fixture
@@ -90,10 +79,9 @@ class Person:
             self.wrong.append(message.text)
 
     def sign_in(self, role: str = "owner") -> "Person":
-        """Signs in by the API, which is quicker; ``test_sites`` does it by hand."""
-        who = {"email": f"{role}@quillmere.example", "password": PASSWORD}
-        answer = self.context.request.post(f"{self.server.desk}/api/session", data=who)
-        assert answer.ok, answer.text()
+        """Plants the cookie of a session that is there already; ``test_sites`` signs in by hand."""
+        name = f"hestor-session-{self.server.port}"
+        self.context.add_cookies([{"name": name, "value": sessions_of(self.server.data)[role], "url": self.server.desk}])
         return self
 
     def open(self, site: str = "quillmere", view: str = "style") -> "Person":

@@ -24,6 +24,21 @@ def _warm() -> None:
         importlib.import_module(name)
     for name in settings.MIDDLEWARE:
         importlib.import_module(name.rpartition(".")[0])
+    _fill_caches()
+
+
+def _fill_caches() -> None:
+    """What every server would read or compile at its first request: templates, fonts, languages, stylesheets."""
+    from hestor.core.facts.document import Facts
+    from hestor.press import Renderer, faces
+    from tests.support.memory import small
+
+    faces.shipped()
+    for tag in ("en-GB", "de-CH", "ar"):
+        renderer = Renderer(small(Facts(name="Seeds", language=tag)), 2026)
+        for path in ("/", "/about/", "/news/", "/news/first/", "/nowhere/", "/feed.xml", "/site.webmanifest"):
+            renderer.read(path)
+        renderer.message("Subject", ())
 
 
 def _serve(environment: dict[str, str]) -> None:
