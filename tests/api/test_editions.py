@@ -1,7 +1,8 @@
 import pytest
 
-from hestor.sites.models import Revision
+from hestor.sites.models import Edition, Revision
 from tests.api.test_style import patch
+from tests.conftest import NOW
 
 
 def page_id(site, path="/about/"):
@@ -131,6 +132,38 @@ def test_one_page(desk, site):
     said = desk.get(f"/api/sites/seeds/pages/{page_id(site)}").json()
     assert (said["body"], said["tab_title"], said["parent"]) == ("This is {site}.", "About – Seed Library", None)
     assert desk.get("/api/sites/seeds/pages/999999").status_code == 404
+
+
+def test_a_stale_write_to_a_page_is_refused_with_both_values(desk, site):
+    page = f"/api/sites/seeds/pages/{page_id(site)}"
+    read = desk.get(page).json()["revision"]
+    headers = {"if-match": f'"{read}"'}
+    assert desk.patch(page, {"title": "Theirs"}, "application/json", headers=headers).status_code == 200
+    stale = desk.patch(page, {"title": "Mine"}, "application/json", headers=headers)
+    assert (stale.status_code, stale.json()["code"]) == (412, "stale_revision")
+    assert stale.json()["yours"] == {"title": "Mine"}
+    current = stale.json()["current"]
+    assert (current["title"], current["revision"]) == ("Theirs", read + 1)
+    headers = {"if-match": str(current["revision"])}
+    assert desk.patch(page, {"title": "Mine"}, "application/json", headers=headers).json()["title"] == "Mine"
+
+
+@pytest.mark.parametrize("change", [{"order": -1}, {"title": None}, {"kind": "x"}, {"nope": 1}, {"parent": "x"}])
+def test_a_change_of_a_page_that_is_no_change_is_refused(desk, site, change):
+    answer = desk.patch(f"/api/sites/seeds/pages/{page_id(site)}", change, "application/json")
+    assert (answer.status_code, answer.json()["code"]) == (422, "invalid_input")
+
+
+def test_a_long_list_names_where_it_goes_on(desk, site):
+    Edition.objects.bulk_create(
+        Edition(site=site, number=n, facts_document=site.draft_facts, published=NOW) for n in range(2, 60)
+    )
+    first = desk.get("/api/sites/seeds/editions")
+    assert [one["number"] for one in first.json()] == list(range(59, 9, -1))
+    assert first["Link"] == '</api/sites/seeds/editions?before=10>; rel="next"'
+    rest = desk.get("/api/sites/seeds/editions?before=10")
+    assert [one["number"] for one in rest.json()] == list(range(9, 0, -1))
+    assert "Link" not in rest
 
 
 def test_a_page_that_is_refused_says_where(desk, site):

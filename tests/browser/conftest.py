@@ -6,11 +6,10 @@ import pytest
 from playwright.sync_api import Browser, BrowserContext, Page, expect, sync_playwright
 
 from tests.support.server import TOP, Server, copy_data, make_data
-from tests.support.template import sessions_of
+from tests.support.template import DEMO, sessions_of
 
 # Playwright's driver keeps an event loop running in this thread; these tests don't use Django's ORM in it.
 os.environ["DJANGO_ALLOW_ASYNC_UNSAFE"] = "true"
-DEMO = TOP / "build" / "test-demo"
 AXE = (TOP / "frontend" / "node_modules" / "axe-core" / "axe.min.js").read_text
 # Without a screen nothing is gained by drawing as a graphics card would.
 ARGUMENTS = ["--no-sandbox", "--disable-background-networking", "--disable-gpu", "--disable-dev-shm-usage"]
@@ -26,9 +25,7 @@ def pytest_collection_modifyitems(items):
 @pytest.fixture(scope="session")
 def browser() -> Iterator[Browser]:
     with sync_playwright() as playwright:
-        launched = playwright.chromium.launch(
-            executable_path="/usr/bin/chromium", args=ARGUMENTS
-        )
+        launched = playwright.chromium.launch(executable_path="/usr/bin/chromium", args=ARGUMENTS)
         yield launched
         launched.close()
 
@@ -81,7 +78,9 @@ class Person:
     def sign_in(self, role: str = "owner") -> "Person":
         """Plants the cookie of a session that is there already; ``test_sites`` signs in by hand."""
         name = f"hestor-session-{self.server.port}"
-        self.context.add_cookies([{"name": name, "value": sessions_of(self.server.data)[role], "url": self.server.desk}])
+        self.context.add_cookies(
+            [{"name": name, "value": sessions_of(self.server.data)[role], "url": self.server.desk}]
+        )
         return self
 
     def open(self, site: str = "quillmere", view: str = "style") -> "Person":

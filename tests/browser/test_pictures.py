@@ -17,18 +17,21 @@ def row(page, name: str):
     return page.get_by_role("listitem").filter(has=page.get_by_role("button", name=f"Open {name}"))
 
 
-def test_several_at_once_each_with_its_own_outcome(owner_desk):
+def test_several_at_once_each_with_its_own_outcome(owner_desk, tmp_path):
     page = owner_desk.open(view="pictures").page
-    page.locator("input[type=file]").first.set_input_files(
-        [
-            file("one.png", png(60, 40)),
-            file("cut.png", png(60, 40)[:80]),
-            file("moving.svg", drawing('<rect width="9" height="9"><animate/></rect>')),
-            file("again.png", png(60, 40)),
-            file("photo.png", encoded(noise(90, 60), "JPEG")),
-            file("huge.png", b"\x89PNG" + b"\0" * 20_000_001),
-        ]
-    )
+    # From files, as a browser takes them: the large one would travel slowly as a message to it.
+    (tmp_path / "files").mkdir()
+    files = {
+        "one.png": png(60, 40),
+        "cut.png": png(60, 40)[:80],
+        "moving.svg": drawing('<rect width="9" height="9"><animate/></rect>'),
+        "again.png": png(60, 40),
+        "photo.png": encoded(noise(90, 60), "JPEG"),
+        "huge.png": b"\x89PNG" + b"\0" * 20_000_001,
+    }
+    for name, body in files.items():
+        (tmp_path / "files" / name).write_bytes(body)
+    page.locator("input[type=file]").first.set_input_files([tmp_path / "files" / name for name in files])
     said = page.locator("main")
     expect(said).to_contain_text("“one.png” is here.")
     expect(said).to_contain_text("“cut.png” breaks off before its end")

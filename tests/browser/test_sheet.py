@@ -30,11 +30,10 @@ def test_a_refusal_points_at_the_spot_and_offers_the_fix(owner_desk):
 
 
 def test_a_paste_that_is_far_too_long_is_not_lost(owner_desk):
-    owner_desk.field("Name").fill("x" * 10_000)
-    expect(owner_desk.fact("Name")).to_contain_text("10000 of 120 characters")
-    # One word of ten thousand letters keeps the browser busy for a while.
-    expect(owner_desk.fact("Name").get_by_role("alert")).to_contain_text("Take out 9880", timeout=40_000)
-    expect(owner_desk.field("Name")).to_have_value("x" * 10_000)
+    owner_desk.field("Name").fill("x" * 3_000)
+    expect(owner_desk.fact("Name")).to_contain_text("3000 of 120 characters")
+    expect(owner_desk.fact("Name").get_by_role("alert")).to_contain_text("Take out 2880")
+    expect(owner_desk.field("Name")).to_have_value("x" * 3_000)
     owner_desk.page.get_by_role("button", name="Take it out").click()
     expect(owner_desk.field("Name")).to_have_value("x" * 120)
     expect(owner_desk.fact("Name")).to_contain_text("✓ Kept")

@@ -100,3 +100,9 @@ def test_a_language_without_a_file_falls_back_to_english():
 def test_files_are_short():
     long = [str(p) for p in (TOP / "hestor").rglob("*.py") if len(p.read_text().splitlines()) > 400]
     assert long == []
+
+
+def test_where_is_names_files_that_are_there():
+    named = re.findall(r"\| `([\w./-]+)` \|", (TOP / "docs" / "where-is.md").read_text())
+    assert len(named) >= 12
+    assert [name for name in named if not (TOP / name).is_file()] == []

@@ -9,7 +9,8 @@ from contextlib import suppress
 import pytest
 
 from hestor.core.places.reading import PageReading
-from tests.support.server import Caller, Server, make_data
+from tests.support.server import Caller, Server, copy_data
+from tests.support.template import DEMO
 
 PUBLISHES = 50
 PATHS = ["/", "/borrowing/", "/growing/beans-and-peas/", "/news/", "/contact/"]
@@ -54,7 +55,7 @@ def shown(server: Server) -> set[int]:
 @pytest.mark.xdist_group("crash")
 def test_killing_the_server_while_publishing(tmp_path):
     chance = random.Random(2026)
-    with Server(make_data(tmp_path / "data")) as server:
+    with Server(copy_data(DEMO, tmp_path / "data")) as server:
         caller = Caller(server)
         caller.write("quillmere", name="Name 0")
         caller.call("POST", "/api/sites/quillmere/editions")

@@ -7,6 +7,7 @@ from datetime import timedelta
 import pytest
 
 from hestor.core.errors import InvalidInput, NotFound, PictureGone, PictureInUse, PictureRefused
+from hestor.core.roles import Role
 from hestor.pictures import selectors, services, store
 from hestor.pictures.models import Content, Picture
 from hestor.press import Renderer
@@ -226,3 +227,29 @@ def test_what_was_generated_is_stored_once_chosen_and_deleted_in_the_end(site, l
     assert len(list(folder.iterdir())) == 1
     store.drop_generated_before(site.pk, time.time() + 60)
     assert list(folder.iterdir()) == []
+
+
+def test_an_icon_is_cut_as_a_square(site):
+    picture = services.upload(site.pk, "a.png", png(80, 40))[0]
+    crop = {"source": "picture", "picture": picture.key, "crop": [0, 0, 1, 1]}
+    with pytest.raises(InvalidInput) as caught:
+        write_facts(site.pk, {"icon": crop}, site.revision)
+    assert [(p.field, p.code) for p in caught.value.problems] == [("icon", "crop_not_square")]
+    square = {**crop, "crop": [0, 0, 0.5, 1]}
+    assert write_facts(site.pk, {"icon": square}, site.revision).facts.icon.crop == (0, 0, 0.5, 1)
+
+
+def test_looking_at_pictures_deletes_nothing(site, person):
+    picture = services.upload(site.pk, "a.png", png(40, 30))[0]
+    pictures.delete(site.pk, picture.pk, NOW - timedelta(days=400))
+    assert person(Role.VIEWER).get("/api/sites/seeds/pictures").status_code == 200
+    assert Picture.objects.filter(pk=picture.pk).exists()
+    assert clean(NOW) == 1
+    assert not Picture.objects.filter(pk=picture.pk).exists()
+
+
+def test_where_a_picture_is_used_says_the_year_that_it_is(site):
+    picture = services.upload(site.pk, "a.png", png(40, 30))[0]
+    add_page(site.pk, {"path": "/p/", "title": "Programme {year}", "body": markdown(picture)})
+    site.refresh_from_db()
+    assert [use.title for use in uses_of(site, NOW)[picture.key]] == ["Programme 2026"]

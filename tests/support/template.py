@@ -11,6 +11,7 @@ from pathlib import Path
 
 from tests.support.server import TOP, Caller, Server, environment, make_data
 
+DEMO = TOP / "build" / "test-demo"
 ROLES = ("owner", "helper", "guest")
 _SIGN_IN = """
 import json, sys
