@@ -175,3 +175,7 @@ def test_roles(role, action):
     if action not in MAY[role]:
         with pytest.raises(Forbidden):
             require(role, action)
+
+
+def test_a_title_that_only_contains_the_names_letters_still_gets_the_name():
+    assert titles.page_title("Artist in residence", "Art") == "Artist in residence – Art"

@@ -77,7 +77,24 @@ def test_shortening_ends_at_a_word():
 
 
 @pytest.mark.parametrize(
-    ("name", "letter"), [("quill", "Q"), ("« Élan »", "É"), ("🌱 seeds", "S"), ("مقهى", "م"), ("🌱", "🌱")]
+    ("name", "letter"),
+    [("quill", "Q"), ("« Élan »", "É"), ("🌱 seeds", "S"), ("مقهى", "م"), ("🌱", "🌱")]
+    + [("e\u0301tude", "E\u0301"), ("नि", "नि"), ("ßcharf", "ß"), ("👩‍🌾 only", "O"), ("", "•")],
 )
 def test_the_first_letter(name, letter):
     assert lines.first_letter(name) == letter
+
+
+@pytest.mark.parametrize(
+    ("words", "text", "match_case", "found"),
+    [
+        ("Art", "Artist in residence", False, []),
+        ("Art", "The art of seeds", False, [(4, 7)]),
+        ("Art", "The art of seeds", True, []),
+        ("Straße", "STRASSE 4", False, [(0, 7)]),
+        ("{site}", "a{site}b", True, [(1, 7)]),
+        ("", "anything", True, []),
+    ],
+)
+def test_where_words_stand_by_themselves(words, text, match_case, found):
+    assert list(lines.occurrences(words, text, match_case)) == found

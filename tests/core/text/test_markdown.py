@@ -95,3 +95,9 @@ def test_problems_point_into_the_source():
 def test_the_same_slip_twice_is_pointed_at_twice():
     found = markdown.problems("body", "{aa}, *x* {aa}\n\nand {aa}")
     assert [(p.start, p.end) for p in found] == [(0, 4), (10, 14), (20, 24)]
+
+
+def test_a_long_excerpt_splits_no_letter():
+    family = "👩‍👩‍👧‍👦"
+    made = markdown.compile_text(family * 60)
+    assert set(made.excerpt.removesuffix("…").split(family)) == {""}
