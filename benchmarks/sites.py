@@ -101,8 +101,9 @@ def _first_views(caller: Caller, server: Server) -> list[float]:
 
 # The places of the rows that are on screen while the name is typed.
 _ON_SCREEN = [
-    {"place": "tab"}, {"place": "header"}, {"place": "manifest"}, {"place": "footer"}, {"place": "search", "home": True},
-]  # fmt: skip
+    *({"place": place} for place in ("tab", "header", "manifest", "footer")),
+    {"place": "search", "home": True},
+]
 
 
 def _keystrokes(caller: Caller, count: int) -> list[float]:

@@ -35,10 +35,10 @@ def _sign_in(page: Page, server: Server) -> None:
     page.locator("[data-field=name]").wait_for()
 
 
-def _marks(page: Page, server: Server) -> None:
+def _brand(page: Page, server: Server) -> None:
     page.goto(f"{server.desk}/silberpfad/style")
     page.get_by_text("On dark pages it can’t be made out.").wait_for()
-    for band, name in (("marks", "marks"), ("colours", "colours")):
+    for band, name in (("brand", "logo-and-icon"), ("colours", "colours")):
         page.evaluate(f"document.getElementById('{band}').scrollIntoView()")
         _shot(page, name)
     page.goto(f"{server.desk}/narjis/style")
@@ -64,10 +64,14 @@ def _desk(browser: Browser, server: Server) -> None:
         page.locator("[data-field=name]").focus()
         page.evaluate("scrollTo(0, 0)")
         _shot(page, "house-style")
-        for view in ("pages", "review", "editions"):
+        for view in ("review", "editions"):
             page.goto(f"{server.desk}/quillmere/{view}")
             _shot(page, view)
-        _marks(page, server)
+        page.goto(f"{server.desk}/quillmere/pages")
+        page.get_by_role("button", name="Borrowing seed").click()
+        page.get_by_text("Summary, for search and lists").wait_for()
+        _shot(page, "pages")
+        _brand(page, server)
     with _page(browser, width=390, dark=True) as page:
         _sign_in(page, server)
         _shot(page, "house-style-phone-dark")

@@ -1,5 +1,6 @@
 """Gunicorn's settings: a few processes with threads, which suits SQLite and many small answers."""
 
+import gc
 import os
 
 bind = f"{os.environ.get('HESTOR_BIND', '127.0.0.1')}:{os.environ.get('PORT', '8000')}"
@@ -17,6 +18,12 @@ wsgi_app = "hestor.config.wsgi"
 # The heartbeat file belongs in memory; on a slow disk it would stall the workers.
 worker_tmp_dir = "/dev/shm" if os.path.isdir("/dev/shm") else None  # noqa: S108
 control_socket_disable = True
+
+
+def pre_fork(server: object, worker: object) -> None:
+    """What was loaded before is left out of every later collection: quicker, and its memory stays shared."""
+    gc.collect()
+    gc.freeze()
 
 
 def post_fork(server: object, worker: object) -> None:

@@ -20,7 +20,7 @@ class PictureQuerySet(models.QuerySet["Picture"]):
 class Picture(models.Model):
     """One picture, whose content may be replaced. ``key`` names its present content (``core.pictures``).
 
-    ``file_hash`` is the SHA-256 of the file as it was brought, by which the same file is known again; ``size``
+    ``file_hash`` is the SHA-256 of the file as it was uploaded, by which the same file is known again; ``size``
     is that file's, ``width`` and ``height`` are the master's.
     """
 

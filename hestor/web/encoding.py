@@ -1,4 +1,4 @@
-"""Compressing answers for the wire, by what the visitor's browser takes (RFC 9110, 12.5.3)."""
+"""Compressing responses, by what the visitor's browser takes (RFC 9110, 12.5.3)."""
 
 import gzip
 
@@ -8,22 +8,22 @@ _COMPRESSES = ("text/", "application/json", "application/manifest", "application
 _LEAST = 600
 
 
-def _taken(accepts: str) -> set[str]:
+def _accepted(accepts: str) -> set[str]:
     """The codings that an Accept-Encoding header takes; a weight of nought refuses one."""
-    taken = set()
+    accepted = set()
     for part in accepts.lower().split(","):
         coding, _, weight = part.replace(" ", "").partition(";q=")
         if not weight or weight.strip("0."):
-            taken.add(coding)
-    return taken
+            accepted.add(coding)
+    return accepted
 
 
 def choose(accepts: str, media_type: str, size: int) -> str:
     """``br``, ``gzip`` or ``""``: the best coding that the browser takes and that is worth it."""
     if size < _LEAST or not media_type.startswith(_COMPRESSES):
         return ""
-    taken = _taken(accepts)
-    return next((coding for coding in ("br", "gzip") if coding in taken), "")
+    accepted = _accepted(accepts)
+    return next((coding for coding in ("br", "gzip") if coding in accepted), "")
 
 
 def encode(body: bytes, coding: str) -> bytes:

@@ -11,7 +11,7 @@ export function ViewFailed({ resetErrorBoundary }: FallbackProps) {
       <p className="mt-1 mb-5 text-soft">{t("failed.text")}</p>
       <p className="flex flex-wrap items-center gap-4">
         <Button onClick={resetErrorBoundary}>{t("failed.again")}</Button>
-        <Button look="quiet" onClick={() => location.reload()}>
+        <Button variant="quiet" onClick={() => location.reload()}>
           {t("failed.reload")}
         </Button>
         <a href="/" className="act-link">

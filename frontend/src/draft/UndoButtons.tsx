@@ -3,7 +3,7 @@ import { useTranslation } from "react-i18next";
 import { useSelect, useStore } from "./hooks";
 import { focusField } from "./useUndoKeys";
 
-const LOOKS =
+const BUTTON =
   "inline-flex min-h-8 items-center gap-1.5 rounded-sm px-1 act-link disabled:font-normal disabled:text-soft disabled:no-underline";
 
 /** Undo and redo for whoever has no keyboard at hand; always there, so that nothing moves at the first keystroke. */
@@ -13,10 +13,10 @@ export function UndoButtons() {
   const { canUndo, canRedo } = useSelect(({ canUndo, canRedo }) => ({ canUndo, canRedo }));
   return (
     <span className="-my-2 ms-auto flex gap-3">
-      <button type="button" className={LOOKS} disabled={!canUndo} onClick={() => focusField(store.undo())}>
+      <button type="button" className={BUTTON} disabled={!canUndo} onClick={() => focusField(store.undo())}>
         <Undo2 size={15} aria-hidden /> {t("sheet.undo")}
       </button>
-      <button type="button" className={LOOKS} disabled={!canRedo} onClick={() => focusField(store.redo())}>
+      <button type="button" className={BUTTON} disabled={!canRedo} onClick={() => focusField(store.redo())}>
         <Redo2 size={15} aria-hidden /> {t("sheet.redo")}
       </button>
     </span>

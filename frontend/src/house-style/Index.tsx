@@ -8,14 +8,14 @@ import { useSelect } from "../draft/hooks";
 function useBandInView(): string {
   const [inView, setInView] = useState<string>(BANDS[0]?.id ?? "");
   useEffect(() => {
-    function look() {
+    function update() {
       const passed = BANDS.filter(
         ({ id }) => (document.getElementById(id)?.getBoundingClientRect().top ?? Infinity) < innerHeight / 3,
       );
       setInView(passed.at(-1)?.id ?? BANDS[0]?.id ?? "");
     }
-    addEventListener("scroll", look, { passive: true });
-    return () => removeEventListener("scroll", look);
+    addEventListener("scroll", update, { passive: true });
+    return () => removeEventListener("scroll", update);
   }, []);
   return inView;
 }

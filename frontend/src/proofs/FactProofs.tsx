@@ -9,13 +9,13 @@ import { proofKey } from "./reader";
 export function FactProofs({ row }: { row: Row }) {
   const path = useProofs((state) => state.path);
   const reach = useProofs((state) => state.reach[row.key]);
-  const spots = row.slots.map((slot) => {
+  const wanted = row.slots.map((slot) => {
     const at = isFile(slot.place) ? "" : slot.home ? "/" : path;
     return { ...slot, key: proofKey(slot.place, at) };
   });
   // On the home page itself its own proof stands there already.
-  const drawn = spots.filter(
-    (spot, index) => spots.findIndex((one) => one.key === spot.key && one.variant === spot.variant) === index,
+  const drawn = wanted.filter(
+    (one, index) => wanted.findIndex((other) => other.key === one.key && other.variant === one.variant) === index,
   );
   return (
     <>

@@ -1,6 +1,6 @@
 import { pieces, type Line } from "./model";
 
-/** A line as it was read back, with the fact marked in citron. */
+/** A line as it was read back, with the fact highlighted in citron. */
 export function HighlightedText({ line, fact }: { line: Line; fact: string }) {
   return (
     <>

@@ -2,7 +2,7 @@ import { themeOf, type DrawingProps } from "./drawing";
 import { HighlightedText } from "./HighlightedText";
 import { lineOf, pictureOf } from "./model";
 
-/** Another page's tab beside it: a grey mark and a line. */
+/** Another page's tab beside it: a grey dot and a line. */
 function Other({ large }: { large: boolean }) {
   return (
     <span aria-hidden className={`flex items-center gap-1.5 px-2 ${large ? "py-3" : "h-7"}`}>

@@ -1,17 +1,17 @@
 import type { ButtonHTMLAttributes } from "react";
 
-type Props = ButtonHTMLAttributes<HTMLButtonElement> & { look?: "act" | "quiet" };
+type Props = ButtonHTMLAttributes<HTMLButtonElement> & { variant?: "act" | "quiet" };
 
-const LOOKS = {
+const VARIANTS = {
   act: "bg-act text-on-act hover:brightness-110 disabled:opacity-60",
   quiet: "border border-line bg-paper hover:bg-board disabled:opacity-60",
 };
 
-export function Button({ look = "act", className = "", type = "button", ...rest }: Props) {
+export function Button({ variant = "act", className = "", type = "button", ...rest }: Props) {
   return (
     <button
       type={type}
-      className={`inline-flex min-h-9 items-center justify-center rounded-lg px-4 py-2 font-semibold whitespace-nowrap transition duration-100 ${LOOKS[look]} ${className}`}
+      className={`inline-flex min-h-9 items-center justify-center rounded-lg px-4 py-2 font-semibold whitespace-nowrap transition duration-100 ${VARIANTS[variant]} ${className}`}
       {...rest}
     />
   );

@@ -1,4 +1,4 @@
-/** Hestor's own mark. */
+/** Hestor's own glyph. */
 export function Glyph({ size = 30 }: { size?: number }) {
   return (
     <svg viewBox="0 0 30 30" width={size} height={size} aria-hidden className="flex-none">

@@ -18,7 +18,7 @@ export function QueryBoundary<T>({ query, children }: Props<T>) {
     );
   }
   const again = (
-    <Button look="quiet" onClick={() => void query.refetch()}>
+    <Button variant="quiet" onClick={() => void query.refetch()}>
       {t("state.again")}
     </Button>
   );

@@ -16,33 +16,33 @@ _PLATES: tuple[Plate, ...] = ("", "light", "dark", "both")
 def _logo_words(logo: Logo | None) -> Words:
     if logo is None:
         return Words()
-    return Words("said.recoloured", (("colour", logo.recolour),)) if logo.recolour else Words("said.picture")
+    return Words("value.recoloured", (("colour", logo.recolour),)) if logo.recolour else Words("value.picture")
 
 
 def _plate_words(plate: str) -> Words:
-    return Words(f"said.plate.{plate}") if plate else Words()
+    return Words(f"value.plate.{plate}") if plate else Words()
 
 
 def _width_words(width: int) -> Words:
-    return Words("said.width", (("width", width),)) if width else Words("said.by_shape")
+    return Words("value.width", (("width", width),)) if width else Words("value.by_shape")
 
 
 def _yes_words(value: bool) -> Words:
-    return Words("said.yes" if value else "said.no")
+    return Words("value.yes" if value else "value.no")
 
 
 def _icon_words(icon: IconFact | None) -> Words:
     if icon is None:
-        return Words("said.starter")
+        return Words("value.starter")
     if not isinstance(icon, DrawnIcon):
-        return Words("said.logo" if icon.source == "logo" else "said.picture")
+        return Words("value.logo" if icon.source == "logo" else "value.picture")
     if icon.letters:
-        return Words("said.drawn_letters", (("letters", icon.letters),))
-    return Words("said.drawn_shape", (("shape", icon.shape),)) if icon.shape else Words("said.drawn")
+        return Words("value.drawn_letters", (("letters", icon.letters),))
+    return Words("value.drawn_shape", (("shape", icon.shape),)) if icon.shape else Words("value.drawn")
 
 
 def _share_words(picture: SharePicture | None) -> Words:
-    return Words("said.picture" if picture else "said.composed")
+    return Words("value.picture" if picture else "value.composed")
 
 
 def _other_logo(key: str) -> Callable[[Any], Logo]:

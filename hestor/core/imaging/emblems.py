@@ -130,5 +130,5 @@ def draw(emblem: Emblem, outline: Outline | None, bleed: bool = False, maskable:
 
 
 def plain_ground(emblem: Emblem) -> str:
-    """The ground where a mark without one needs an opaque one: white, or near black for a pale mark."""
+    """The ground where an icon without one needs an opaque one: white, or near black for a pale icon."""
     return colours.ink_on(emblem.ground)

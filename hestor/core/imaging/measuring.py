@@ -1,6 +1,6 @@
 """What can be seen of a picture: where it is, how it stands out from a ground, of how many colours it is.
 
-Contrast is that of WCAG 2.2; for a mark the bar is 3 to 1 (success criterion 1.4.11).
+Contrast is that of WCAG 2.2; for a logo or icon the bar is 3 to 1 (success criterion 1.4.11).
 """
 
 from typing import Any
@@ -11,7 +11,7 @@ from PIL import Image
 
 from hestor.core.imaging.raster import Box
 
-MARK_CONTRAST = 3.0
+GRAPHIC_CONTRAST = 3.0
 _LEAST_ALPHA = 24
 _OWN_GROUND = 26.0
 _ONE_COLOUR = 26.0
@@ -85,7 +85,7 @@ def standing_out(image: Image.Image, ground: str) -> float:
     if own and float(_ratios(luminance(_colour(own)), float(luminance(under)))) < 1.25:
         weight = weight * mask(image)
     total = float(weight.sum())
-    return float((weight * (ratios >= MARK_CONTRAST)).sum()) / total if total else 0.0
+    return float((weight * (ratios >= GRAPHIC_CONTRAST)).sum()) / total if total else 0.0
 
 
 def _ratios(one: Pixels, other: float) -> Pixels:

@@ -19,7 +19,7 @@ _EDGE, _BAND = 84, 26
 _COLUMN = WIDTH - 2 * _EDGE
 _MARGIN, _GAP = 56, 36
 _LOGO_BOX, _LOGO_BOX_ALONE = (700, 170), (860, 260)
-_MARK = 150
+_ICON = 150
 _NAME_SIZES = (104, 92, 80, 70, 60, 52, 44)
 _TAGLINE_SIZES = (42, 36, 32)
 _MOST_CUT = 0.35
@@ -112,7 +112,7 @@ def _write(canvas: Image.Image, block: _Block, top: int, direction: str) -> None
 
 
 def composed(
-    logo: Image.Image | None, mark: Image.Image, words: Words, themes: tuple[Theme, Theme], fonts: Fonts
+    logo: Image.Image | None, icon: Image.Image, words: Words, themes: tuple[Theme, Theme], fonts: Fonts
 ) -> Image.Image:
     """A picture from a logo (or, without one, the icon), the name and the tagline, in the middle of its height.
 
@@ -128,7 +128,7 @@ def composed(
     blocks = [block for block in (name, tagline) if block]
     room = HEIGHT - _BAND - 2 * _MARGIN - sum(block.height + _GAP for block in blocks)
     box = _LOGO_BOX if name else _LOGO_BOX_ALONE
-    emblem = fitting(logo, box[0], min(box[1], room)) if logo is not None else raster.scaled(mark, _MARK, _MARK)
+    emblem = fitting(logo, box[0], min(box[1], room)) if logo is not None else raster.scaled(icon, _ICON, _ICON)
     top = _BAND + (HEIGHT - _BAND - emblem.height - sum(block.height + _GAP for block in blocks)) // 2
     left = WIDTH - _EDGE - emblem.width if words.direction == "rtl" else _EDGE
     canvas.paste(emblem, (left if blocks else (WIDTH - emblem.width) // 2, top), emblem)

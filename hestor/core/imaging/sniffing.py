@@ -88,7 +88,7 @@ def _is_svg(body: bytes) -> bool:
 
 def other_kind(body: bytes) -> str:
     """The name of what else the bytes are, where they are something well known; else an empty text."""
-    return next((name for mark, at, name in _OTHERS if body[at : at + len(mark)] == mark), "")
+    return next((name for magic, at, name in _OTHERS if body[at : at + len(magic)] == magic), "")
 
 
 def _png_end(body: bytes) -> int | None:

@@ -277,8 +277,8 @@ def _parsed(body: bytes) -> tuple[etree._Element, set[str]]:
 
 def _tidied(root: etree._Element) -> etree._Element:
     names: dict[str | None, str] = {None: _NS, "xlink": _XLINK[1:-5]}
-    said = {str(name): str(value) for name, value in root.attrib.items()}
-    fresh = etree.Element(f"{{{_NS}}}svg", said, nsmap=names)  # type: ignore[arg-type]
+    attributes = {str(name): str(value) for name, value in root.attrib.items()}
+    fresh = etree.Element(f"{{{_NS}}}svg", attributes, nsmap=names)  # type: ignore[arg-type]
     fresh.text = root.text
     fresh.extend(list(root))
     etree.cleanup_namespaces(fresh)

@@ -57,6 +57,31 @@ class PageReading:
         return words(node.attributes.get(name)) if node else ""
 
     @cached_property
+    def _metas(self) -> dict[str, str]:
+        """What the page's meta elements say, by name or property; of several the first counts."""
+        found: dict[str, str] = {}
+        for node in self._tree.css("meta"):
+            a = node.attributes
+            name = a.get("name") or a.get("property")
+            if name:
+                found.setdefault(name, words(a.get("content")))
+        return found
+
+    @cached_property
+    def _links(self) -> list[tuple[str, str, str]]:
+        """The page's link elements: what they are to it, their media type, their address."""
+        found = (node.attributes for node in self._tree.css("link[href]"))
+        return [(a.get("rel") or "", a.get("type") or "", words(a.get("href"))) for a in found]
+
+    def _link(self, rel: str, *types: str) -> str:
+        """The address of the first link of a relation; of the first of ``types`` that there is, else of any."""
+        found = [(kind, href) for one, kind, href in self._links if one == rel]
+        for wanted in types:
+            if href := next((href for kind, href in found if kind == wanted), ""):
+                return href
+        return found[0][1] if found else ""
+
+    @cached_property
     def title(self) -> str:
         """What a browser tab shows."""
         return self._text("title")
@@ -74,17 +99,17 @@ class PageReading:
     @cached_property
     def description(self) -> str:
         """What a search result shows below the title."""
-        return self._attribute('meta[name="description"]', "content")
+        return self._metas.get("description", "")
 
     @cached_property
     def canonical(self) -> str:
         """The page's own address."""
-        return self._attribute('link[rel="canonical"]', "href")
+        return self._link("canonical")
 
     @cached_property
     def theme_colour(self) -> str:
         """The colour that the page asks the browser's frame to take."""
-        return self._attribute('meta[name="theme-color"]', "content")
+        return self._metas.get("theme-color", "")
 
     @cached_property
     def site_name(self) -> str:
@@ -97,15 +122,10 @@ class PageReading:
         node = self._tree.css_first("header .site-name")
         return node is not None and "unseen" not in (node.attributes.get("class") or "")
 
-    def _link(self, *selectors: str) -> str:
-        return next((found for one in selectors if (found := self._attribute(one, "href"))), "")
-
     @cached_property
     def tab_icon(self) -> str:
         """The icon that a tab takes: a drawing where there is one, else pixels."""
-        return self._link(
-            'link[rel="icon"][type="image/svg+xml"]', 'link[rel="icon"][type="image/png"]', 'link[rel="icon"]'
-        )
+        return self._link("icon", "image/svg+xml", "image/png")
 
     @cached_property
     def header_icon(self) -> ImageReading | None:
@@ -143,25 +163,23 @@ class PageReading:
     @cached_property
     def share(self) -> ImageReading | None:
         """The picture that stands for the page where its address is shared (the Open Graph protocol)."""
-        src = self._attribute('meta[property="og:image"]', "content")
-        alt = self._attribute('meta[property="og:image:alt"]', "content")
-        sizes = (self._attribute(f'meta[property="og:image:{side}"]', "content") for side in ("width", "height"))
-        return ImageReading(src, alt, *(_number(size) for size in sizes)) if src else None
+        src, alt, width, height = (self._metas.get(f"og:image{part}", "") for part in ("", ":alt", ":width", ":height"))
+        return ImageReading(src, alt, _number(width), _number(height)) if src else None
 
     @cached_property
     def share_title(self) -> str:
         """The title that goes with the share picture."""
-        return self._attribute('meta[property="og:title"]', "content")
+        return self._metas.get("og:title", "")
 
     @cached_property
     def share_description(self) -> str:
         """The description that goes with the share picture."""
-        return self._attribute('meta[property="og:description"]', "content")
+        return self._metas.get("og:description", "")
 
     @cached_property
     def share_site(self) -> str:
         """The site's name as it goes with the share picture."""
-        return self._attribute('meta[property="og:site_name"]', "content")
+        return self._metas.get("og:site_name", "")
 
     @cached_property
     def tagline(self) -> str:

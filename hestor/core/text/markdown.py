@@ -26,7 +26,7 @@ COMPILER_VERSION = 2
 """Counts up when the same source would compile to something else, so that kept texts are made anew."""
 
 _OPEN, _CLOSE, _ROOT = "\ufdd0", "\ufdd1", "\ufdd2"
-_MARKS = re.compile("[\ufdd0-\ufdef]")
+_PLACEHOLDERS = re.compile("[\ufdd0-\ufdef]")
 _FILL = re.compile(f"{_OPEN}([^{_CLOSE}]*){_CLOSE}")
 _EXCERPT = 200
 _TAGS = set("a b blockquote br code del em h2 h3 h4 h5 h6 hr i img li ol p pre s strong".split()) | set(
@@ -46,24 +46,25 @@ class CompiledText:
     @property
     def excerpt_fills(self) -> frozenset[str]:
         """The fill-ins that the excerpt uses."""
-        return _used(self.excerpt)
+        return fills_in(self.excerpt)
 
 
-def _used(compiled: str) -> frozenset[str]:
+def fills_in(compiled: str) -> frozenset[str]:
+    """The names of the fill-ins in a compiled text, be it HTML or plain."""
     return frozenset(key.partition(":")[0] for key in _FILL.findall(compiled))
 
 
-def _mark(fill: fillins.Fill) -> str:
+def _placeholder(fill: fillins.Fill) -> str:
     return f"{_OPEN}{fill.key}{_CLOSE}"
 
 
 def _open_fillins(state: StateCore) -> None:
-    """Puts a mark in place of each fill-in of the running text; code keeps its braces."""
+    """Puts a placeholder in place of each fill-in of the running text; code keeps its braces."""
     for block in state.tokens:
         for token in block.children or ():
             if token.type == "text":
                 parts = fillins.parse(token.content)
-                token.content = "".join(p if isinstance(p, str) else _mark(p) for p in parts)
+                token.content = "".join(p if isinstance(p, str) else _placeholder(p) for p in parts)
 
 
 def _root_addresses(state: StateCore) -> None:
@@ -123,10 +124,10 @@ def _excerpt(text: str) -> str:
 
 def compile_text(source: str) -> CompiledText:
     """Markdown as an owner typed it, to HTML with its fill-ins open."""
-    tokens = _READER.parse(_MARKS.sub("\ufffd", source))
+    tokens = _READER.parse(_PLACEHOLDERS.sub("\ufffd", source))
     raw = _READER.renderer.render(tokens, _READER.options, {})
     clean = nh3.clean(raw, tags=_TAGS, attributes=_ATTRIBUTES, link_rel="noopener")
-    return CompiledText(clean, _excerpt(_plain(tokens)), _used(clean))
+    return CompiledText(clean, _excerpt(_plain(tokens)), fills_in(clean))
 
 
 def problems(field: str, source: str) -> list[Problem]:

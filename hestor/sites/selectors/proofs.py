@@ -67,6 +67,7 @@ def proof_sheet(
     makers = {one.place: one.proof for one in PAGE_PLACES if one.proof}
     found = [makers[place](at, read(at), sought) for place, at in spots if place in makers]
     places = {place for place, _ in spots}
-    bodies = files_of(renderer) if places & {one.place for one in FILE_PLACES} else {}
-    found += [one.proof(bodies[one.source], sought) for one in FILE_PLACES if one.proof and one.place in places]
+    files = [one for one in FILE_PLACES if one.place in places]
+    bodies = files_of(renderer, files)
+    found += [one.proof(bodies[one.source], sought) for one in files if one.proof]
     return ProofSheet(path, facts, tuple(found), problems, page.style.themes)

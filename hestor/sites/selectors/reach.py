@@ -1,6 +1,6 @@
 """Reach in a draft: two states of the facts are rendered on one page of each group of like pages, and compared."""
 
-from collections.abc import Sequence
+from collections.abc import Callable, Iterable, Mapping, Sequence
 from datetime import UTC, datetime
 from functools import cached_property
 from threading import Lock
@@ -15,8 +15,11 @@ from hestor.core.facts.assets import PROBE_KEY
 from hestor.core.facts.document import SPECS, Facts
 from hestor.core.imaging.raster import Master
 from hestor.core.places import reach
+from hestor.core.places.all import FILE_PLACES
+from hestor.core.places.definition import FilePlace, Source
 from hestor.core.places.reach import NOWHERE, Reach, SiteReading
 from hestor.core.rules import Value
+from hestor.core.text import fillins, markdown
 from hestor.press import Renderer
 from hestor.press.state import Page
 from hestor.sites.models import Site
@@ -29,15 +32,29 @@ MOMENT = datetime(2026, 12, 31, 12, tzinfo=UTC)
 _STAND_IN = Master("svg", 300, 100, lambda: b"")
 
 
+def _shows(post: Page) -> tuple[object, ...]:
+    """The traits of a post that decide which facts show where it is listed, or whole in the feed."""
+    plain = fillins.used(post.title), fillins.used(post.summary)
+    compiled = markdown.fills_in(post.excerpt), markdown.fills_in(post.html), bool(markdown.first_picture(post.html))
+    return (*plain, *compiled, bool(post.summary), bool(post.excerpt), post.published is not None)
+
+
 class _Sample:
-    """A draft that lists, of the pages below one, only those that show all that is shown there."""
+    """A draft that lists only so many pages as are needed to show all that is shown in the whole list."""
 
     def __init__(self, state: StoredState, sampled: dict[str, tuple[str, ...]]) -> None:
         self._state = state
         self._sampled = sampled
         self.facts, self.origin = state.facts, state.origin
-        self.page, self.menu, self.posts = state.page, state.menu, state.posts
+        self.page, self.menu = state.page, state.menu
         self.post_count, self.news, self.paths = state.post_count, state.news, state.paths
+
+    def posts(self, start: int, count: int) -> Sequence[Page]:
+        """Of some posts, newest first, one of each kind."""
+        kinds: dict[tuple[object, ...], Page] = {}
+        for post in self._state.posts(start, count):
+            kinds.setdefault(_shows(post), post)
+        return list(kinds.values())
 
     def master(self, key: str) -> Master | None:
         """A picture of the site; the stand-in is nobody's."""
@@ -62,15 +79,22 @@ def read_state(site: Site, facts: Facts, found: Sequence[Group]) -> SiteReading:
     return SiteReading(tuple(pages), reach.read_files(files_of(renderer)))
 
 
-def files_of(renderer: Renderer) -> dict[str, bytes]:
-    """The files that are places of their own, by their sources."""
+def _message(renderer: Renderer) -> bytes:
     subject = wording.catalogue("public", renderer.state.facts.language)["message.subject"]
-    return {
-        "not_found": renderer.not_found().body,
-        "feed": renderer.respond("/feed.xml").body,
-        "manifest": renderer.respond("/site.webmanifest").body,
-        "message": renderer.message(subject, ()),
-    }
+    return renderer.message(subject, ())
+
+
+_SOURCES: Mapping[Source, Callable[[Renderer], bytes]] = {
+    "not_found": lambda renderer: renderer.not_found().body,
+    "feed": lambda renderer: renderer.respond("/feed.xml").body,
+    "manifest": lambda renderer: renderer.respond("/site.webmanifest").body,
+    "message": _message,
+}
+
+
+def files_of(renderer: Renderer, wanted: Iterable[FilePlace] = FILE_PLACES) -> dict[str, bytes]:
+    """The files that are places of their own, by their sources; only those that are ``wanted`` are made."""
+    return {place.source: _SOURCES[place.source](renderer) for place in wanted}
 
 
 class ReachFinder:

@@ -24,10 +24,10 @@ from hestor.sites.services.publishing import publish
 _FIRST_PUBLISHED = datetime(2025, 3, 29, 9, 30, tzinfo=UTC)
 
 
-def _load_pictures(site: Site, folder: Path, said: list[dict[str, str]]) -> dict[str, str]:
+def _load_pictures(site: Site, folder: Path, config: list[dict[str, str]]) -> dict[str, str]:
     """Uploads the demo's pictures; gives their keys by file."""
     keys = {}
-    for one in said:
+    for one in config:
         words = {field: value for field, value in one.items() if field != "file"}
         picture, _ = upload(site.pk, one["file"], (folder / "pictures" / one["file"]).read_bytes())
         keys[one["file"]] = describe(site.pk, picture.pk, words).key
@@ -73,15 +73,17 @@ def _publish(site: Site, owner: Account, values: dict[str, Any]) -> None:
 
 
 def _load_site(folder: Path, people: dict[str, Account], owner: Account) -> None:
-    said = tomllib.loads((folder / "site.toml").read_text())
-    pictured = {key: value for key, value in said["facts"].items() if isinstance(value, dict)}
-    site = make_site(owner, {key: value for key, value in said["facts"].items() if key not in pictured}, said["slug"])
-    keys = _load_pictures(site, folder, said.get("pictures", []))
-    facts = _with_keys(said["facts"], keys)
+    config = tomllib.loads((folder / "site.toml").read_text())
+    pictured = {key: value for key, value in config["facts"].items() if isinstance(value, dict)}
+    site = make_site(
+        owner, {key: value for key, value in config["facts"].items() if key not in pictured}, config["slug"]
+    )
+    keys = _load_pictures(site, folder, config.get("pictures", []))
+    facts = _with_keys(config["facts"], keys)
     for email, account in people.items():
         Membership.objects.update_or_create(site=site, account=account, defaults={"role": ACCOUNTS[email]})
     _load_pages(site, folder, keys)
-    for earlier in said.get("earlier", ()):
+    for earlier in config.get("earlier", ()):
         _publish(site, owner, {**facts, **earlier})
     _publish(site, owner, facts)
 
