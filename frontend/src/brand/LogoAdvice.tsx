@@ -4,7 +4,6 @@ import { useFactActions } from "../draft/hooks";
 import { useFormat } from "../i18n/format";
 import { ActionLink } from "../ui/ActionLink";
 import { Advice } from "../ui/Advice";
-import { Announcement } from "../ui/Announcement";
 import { useBrandReport } from "./BrandReport";
 
 type Found = NonNullable<BrandReport["logo"]>["advice"][number];
@@ -14,7 +13,7 @@ function OneAdvice({ found, onChooseDark }: { found: Found; onChooseDark: () => 
   const facts = useFactActions();
   return (
     <Advice good={found.good}>
-      {t(`logo.advice.${found.code}`, { number: found.number })}{" "}
+      <span role="status">{t(`logo.advice.${found.code}`, { number: found.number })}</span>{" "}
       {found.remedies.map((remedy) => (
         <ActionLink
           key={remedy.code}
@@ -35,12 +34,8 @@ export function LogoAdvice({ onChooseDark }: { onChooseDark: () => void }) {
   const format = useFormat();
   const logo = useBrandReport()?.logo;
   if (!logo) return null;
-  const amiss = logo.advice
-    .filter((found) => !found.good)
-    .map((found) => t(`logo.advice.${found.code}`, { number: found.number }));
   return (
     <div className="mt-2 grid gap-1">
-      <Announcement>{amiss.join(" ")}</Announcement>
       {logo.advice.map((found) => (
         <OneAdvice key={found.code} found={found} onChooseDark={onChooseDark} />
       ))}
