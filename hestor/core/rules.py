@@ -6,6 +6,8 @@ from typing import Any, Protocol
 from hestor.core.errors import Problem
 from hestor.core.text import fillins, lines
 
+# Normalising makes a text shorter, by no more than this in any script.
+_FAR_TOO_LONG = 4
 Value = Any
 Checked = tuple[Value, tuple[Problem, ...]]
 
@@ -34,6 +36,9 @@ class Line:
         """Tidies and checks."""
         if not isinstance(given, str):
             return not_text(key)
+        # Before anything else is done with it: normalising a text of hundreds of thousands of accents takes minutes.
+        if len(given) > _FAR_TOO_LONG * (self.most + 1):
+            return "", (lines.too_long(key, given, self.most),)
         text = lines.tidy(given)
         found = list(lines.line_problems(key, text, least=self.least, most=self.most))
         if self.takes_fill_ins:

@@ -18,7 +18,7 @@ _SITEMAP = "http://www.sitemaps.org/schemas/sitemap/0.9"
 
 def address(origin: str, path: str) -> str:
     """The full address of a path, percent-encoded (RFC 3986)."""
-    return origin + quote(path, safe="/-._~")
+    return origin + quote(path, safe="/-._~", errors="replace")
 
 
 def sitemap(origin: str, paths: Iterable[str]) -> bytes:
@@ -49,7 +49,7 @@ def manifest(facts: Facts, brand: BrandFiles) -> bytes:
     }
     if facts.description:
         record["description"] = facts.description
-    return json.dumps(record, ensure_ascii=False, indent=1).encode()
+    return json.dumps(record, ensure_ascii=False, indent=1).encode(errors="replace")
 
 
 def _icons(brand: BrandFiles) -> list[dict[str, str]]:

@@ -71,7 +71,9 @@ class Frame:
 
     def html(self, template: str, status: int = 200, **values: Any) -> Response:
         """A page from its template."""
-        return Response(status, HTML, JINJA.get_template(template).render(self.shared, **values).encode())
+        return Response(
+            status, HTML, JINJA.get_template(template).render(self.shared, **values).encode(errors="replace")
+        )
 
     def _entry(self, item: MenuItem) -> MenuItem:
         return MenuItem(item.path, self.filled(item.title), tuple(self._entry(child) for child in item.children))

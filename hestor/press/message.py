@@ -18,4 +18,4 @@ def render(frame: Frame, subject: str, paragraphs: Sequence[str]) -> bytes:
         "logo": brand.logo,
         "icon": f"{brand.icon_folder}icon-180.png",
     }
-    return JINJA.get_template("message.html.jinja").render({**frame.shared, **own}).encode()
+    return JINJA.get_template("message.html.jinja").render({**frame.shared, **own}).encode(errors="replace")

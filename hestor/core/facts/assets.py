@@ -14,11 +14,13 @@ from hestor.core.errors import Problem
 from hestor.core.imaging import colours, emblems
 from hestor.core.imaging.emblems import Form
 from hestor.core.imaging.shapes import SHAPES
+from hestor.core.rules import Line
 from hestor.core.text import lines
 
 KEY_LENGTH = 32
 _KEY = re.compile(rf"[0-9a-f]{{{KEY_LENGTH}}}")
-_MOST_DESCRIPTION = 200
+_DESCRIPTION = Line(0, 200)
+_LETTERS = Line(0, 10)
 
 PROBE_KEY = "0" * KEY_LENGTH
 """A key that stands for a picture that no site has; reach is found by putting it in place."""
@@ -112,7 +114,7 @@ def _part(key: str, part: Crop | None) -> Iterator[Problem]:
 
 
 def _description(key: str, given: str) -> Iterator[Problem]:
-    yield from lines.line_problems(key, lines.tidy(given), least=0, most=_MOST_DESCRIPTION)
+    yield from _DESCRIPTION(key, given)[1]
 
 
 def _read(key: str, given: object, read: Any) -> tuple[Any, list[Problem]]:
@@ -138,10 +140,8 @@ def logo(key: str, given: object) -> tuple[Logo | None, tuple[Problem, ...]]:
 
 
 def _drawn_problems(key: str, icon: DrawnIcon) -> Iterator[Problem]:
-    if icon.letters:
-        yield from lines.line_problems(key, icon.letters, least=1, most=10)
-        if lines.cluster_count(icon.letters) > emblems.MOST_LETTERS:
-            yield Problem(key, "icon_letters", {"most": emblems.MOST_LETTERS})
+    if icon.letters and lines.cluster_count(icon.letters) > emblems.MOST_LETTERS:
+        yield Problem(key, "icon_letters", {"most": emblems.MOST_LETTERS})
     if icon.shape and icon.shape not in SHAPES:
         yield Problem(key, "icon_shape", {"shape": lines.shorten(icon.shape, 30)})
     yield from _colour(key, icon.ground)
@@ -166,8 +166,9 @@ def icon(key: str, given: object) -> tuple[IconFact | None, tuple[Problem, ...]]
     elif isinstance(value, LogoIcon):
         found += _part(key, value.crop)
     elif isinstance(value, DrawnIcon):
-        value = value.model_copy(update={"letters": lines.tidy(value.letters)})
-        found += _drawn_problems(key, value)
+        letters, wrong = _LETTERS(key, value.letters)
+        value = value.model_copy(update={"letters": letters})
+        found += wrong or _drawn_problems(key, value)
         if not found:
             value = _tidied(value)
     return value, tuple(found)
@@ -180,5 +181,6 @@ def share_picture(key: str, given: object) -> tuple[SharePicture | None, tuple[P
     value, found = _read(key, {"picture": given} if isinstance(given, str) else given, SharePicture.model_validate)
     if value is not None:
         found += [*_picture(key, value.picture), *_description(key, value.description)]
-        value = value.model_copy(update={"description": lines.tidy(value.description)})
+        if not found:
+            value = value.model_copy(update={"description": lines.tidy(value.description)})
     return value, tuple(found)

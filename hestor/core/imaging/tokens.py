@@ -13,13 +13,12 @@ from coloraide import Color
 from hestor.core.errors import TokensRefused
 from hestor.core.facts.document import Facts
 from hestor.core.imaging import palettes, typefaces
+from hestor.core.text.css import custom_properties
 
 MOST_BYTES = 200_000
 _DEEPEST = 12
 _THEME_COLOURS = ("ground", "tint", "ink", "soft", "line", "band", "link", "button", "button_ink")
 _ALIAS = re.compile(r"\{([^{}]+)\}")
-_PROPERTY = re.compile(r"--([\w-]+)\s*:\s*([^;{}]+);?")
-_COMMENT = re.compile(r"/\*.*?\*/", re.S)
 _VAR = re.compile(r"var\(\s*--([\w-]+)\s*(?:,[^)]*)?\)")
 _WORD_COLOUR = re.compile(r"^colou?r-|-colou?r$")
 _SPACES = ("srgb", "display-p3", "oklch", "oklab", "hsl")
@@ -124,9 +123,9 @@ def _resolved(value: Any, flat: Mapping[str, Any]) -> Any:
 
 def _from_css(text: str) -> Iterator[tuple[str, str]]:
     flat: dict[str, str] = {}
-    for name, value in _PROPERTY.findall(_COMMENT.sub("", text)):
+    for name, value in custom_properties(text):
         # The first is the one for light; a later one, within a query, is for some special case.
-        flat.setdefault(name, value.strip())
+        flat.setdefault(name, value)
     for name, value in flat.items():
         for _ in range(_DEEPEST):
             found = _VAR.fullmatch(value)

@@ -41,7 +41,17 @@ LINES: Mapping[str, Line] = {
 
 def tidied(given: Mapping[str, Any]) -> dict[str, Any]:
     """The given values as they would be kept."""
-    return {key: lines.tidy(value) if key in LINES or key == "path" else value for key, value in given.items()}
+    return {key: _tidied(key, value) for key, value in given.items()}
+
+
+def _tidied(key: str, value: Any) -> Any:
+    # What is far too long is refused as it is: to normalise it would take minutes.
+    if not isinstance(value, str) or len(value) > MOST_BODY:
+        return value
+    if key == "body":
+        return lines.carried(value)
+    longest = LINES[key].most * 4 if key in LINES else paths.LONGEST * 4
+    return lines.tidy(value) if (key in LINES or key == "path") and len(value) <= longest else value
 
 
 def problems(fields: PageFields) -> Iterator[Problem]:

@@ -6,6 +6,7 @@ from collections.abc import Iterator
 from slugify import slugify
 
 from hestor.core.errors import Problem
+from hestor.core.text import lines
 
 # These belong to Hestor on every site, or would be mistaken for something of its own.
 _RESERVED_SLUGS = frozenset(["www", "desk", "api", "admin", "mail", "localhost", "static", "assets", "hestor"])
@@ -14,6 +15,8 @@ _PATH = re.compile(r"/(?:[^/\s?#%\\<>\"'`{}|^]+/)*")
 _LABEL = r"[a-z0-9](?:[a-z0-9-]{0,61}[a-z0-9])?"
 _DOMAIN = re.compile(rf"(?:{_LABEL}\.)+{_LABEL}")
 OWN_PREFIX = "_"
+LONGEST = 200
+_MOST_SEGMENTS = 30
 
 
 def slug_from(name: str) -> str:
@@ -36,8 +39,10 @@ def is_domain(text: str) -> bool:
 
 def path_problems(field: str, path: str) -> Iterator[Problem]:
     """What keeps ``path`` from being a page's address, such as ``/borrowing/``."""
-    segments = [segment for segment in path.split("/") if segment]
-    if not _PATH.fullmatch(path) or any(segment in (".", "..") for segment in segments) or len(path) > 200:
+    segments = [segment for segment in path[: LONGEST + 1].split("/") if segment]
+    barred = any(lines.refusal(character) for character in path[: LONGEST + 1])
+    dotted = any(segment in (".", "..") for segment in segments)
+    if len(path) > LONGEST or len(segments) > _MOST_SEGMENTS or barred or dotted or not _PATH.fullmatch(path):
         yield Problem(field, "path_form", {})
     elif segments and (segments[0].startswith(OWN_PREFIX) or "." in segments[-1]):
         yield Problem(field, "path_reserved", {"path": path})

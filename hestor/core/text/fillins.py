@@ -8,6 +8,7 @@ apostrophe. Our own addition is the argument after a colon. A closing brace on i
 import difflib
 from collections.abc import Callable, Iterator, Mapping
 from dataclasses import dataclass
+from itertools import islice
 
 from hestor.core.errors import Param, Problem
 
@@ -37,6 +38,9 @@ class Values:
 
 
 Piece = str | Fill
+MOST_PROBLEMS = 5
+"""Of a text with more than these, mending the first ones is enough for a start."""
+_LONGEST_NAME = 40
 
 
 def _years(argument: str, values: Values) -> str:
@@ -60,7 +64,8 @@ def _argument_ok(name: str, argument: str) -> bool:
 
 def nearest(name: str) -> str:
     """The known fill-in whose name is most like ``name``."""
-    return max(KNOWN, key=lambda known: difflib.SequenceMatcher(None, name.lower(), known).ratio())
+    begin = name[:_LONGEST_NAME].lower()
+    return max(KNOWN, key=lambda known: difflib.SequenceMatcher(None, begin, known).ratio())
 
 
 def _quoted(text: str, start: int) -> tuple[str, int]:
@@ -80,8 +85,10 @@ def _quoted(text: str, start: int) -> tuple[str, int]:
 
 def _fill_at(text: str, start: int) -> Fill | None:
     """The fill-in whose opening brace is at ``start``, or None if it is never closed."""
-    close, another = text.find("}", start), text.find("{", start + 1)
-    if close == -1 or (another != -1 and another < close):
+    another = text.find("{", start + 1)
+    # Looked for no further than the next brace, so that many that are never closed are not each sought to the end.
+    close = text.find("}", start, len(text) if another == -1 else another)
+    if close == -1:
         return None
     name, _, argument = text[start + 1 : close].partition(":")
     return Fill(name.strip(), argument.strip(), start, close + 1)
@@ -110,7 +117,16 @@ def _scan(text: str) -> Iterator[Piece | int]:
 
 
 def problems(field: str, text: str) -> Iterator[Problem]:
-    """Each fill-in of ``text`` that is unknown, unclosed or has a wrong argument, with its place."""
+    """The first fill-ins of ``text`` that are unknown, unclosed or have a wrong argument, with their places."""
+    return islice(_all_problems(field, text), MOST_PROBLEMS)
+
+
+def _named(text: str, fill: Fill) -> str:
+    """A fill-in as a message names it."""
+    return text[fill.start : min(fill.end, fill.start + _LONGEST_NAME)]
+
+
+def _all_problems(field: str, text: str) -> Iterator[Problem]:
     for part in _scan(text):
         if isinstance(part, int):
             end = len(text)
@@ -119,10 +135,10 @@ def problems(field: str, text: str) -> Iterator[Problem]:
             yield Problem(field, "fillin_unclosed", {"position": part + 1}, part, end, fix)
         elif isinstance(part, Fill) and part.name not in _FILLERS:
             fix = f"{{{nearest(part.name)}}}"
-            params: dict[str, Param] = {"position": part.start + 1, "name": text[part.start : part.end], "nearest": fix}
+            params: dict[str, Param] = {"position": part.start + 1, "name": _named(text, part), "nearest": fix}
             yield Problem(field, "fillin_unknown", params, part.start, part.end, fix)
         elif isinstance(part, Fill) and not _argument_ok(part.name, part.argument):
-            params = {"position": part.start + 1, "name": text[part.start : part.end]}
+            params = {"position": part.start + 1, "name": _named(text, part)}
             code = "fillin_year" if part.name == "year" else "fillin_argument"
             yield Problem(field, code, params, part.start, part.end)
 

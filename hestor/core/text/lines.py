@@ -18,6 +18,7 @@ BIDI_CONTROLS = frozenset("\u202a\u202b\u202c\u202d\u202e\u2066\u2067\u2068\u206
 LINE_BREAKS = frozenset("\n\r\v\f\x85\u2028\u2029")
 _VISIBLE = regex.compile(r"[^\p{C}\p{Z}\p{M}\u115f\u1160\u3164\uffa0\u2800]")
 _CLUSTER = regex.compile(r"\X")
+_LONGEST_CLUSTER = 64
 
 
 def tidy(text: str) -> str:
@@ -31,6 +32,18 @@ def is_noncharacter(character: str) -> bool:
     return 0xFDD0 <= point <= 0xFDEF or point & 0xFFFE == 0xFFFE
 
 
+# What no page, feed or file can carry: control characters but tab and line feed, lone surrogates, noncharacters
+# (Unicode Standard, section 23.7; XML 1.0, production 2).
+_BARRED = regex.compile(r"[\p{Cc}--[\t\n]]|\p{Cs}|\p{Noncharacter_Code_Point}", regex.V1)
+_BREAKS = regex.compile(r"\r\n?|[\v\f\x85\u2028\u2029]")
+
+
+def carried(text: str) -> str:
+    """A text of several lines without what no format can carry; every kind of line break becomes a line feed."""
+    kept: str = _BARRED.sub("", _BREAKS.sub("\n", text))
+    return kept
+
+
 def refusal(character: str) -> str | None:
     """The code for why a one-line text can't hold this character, or None if it can."""
     if character in LINE_BREAKS:
@@ -42,6 +55,12 @@ def refusal(character: str) -> str | None:
     return None
 
 
+def too_long(field: str, text: str, most: int) -> Problem:
+    """That a text has more than ``most`` characters, and which of them are too many."""
+    limits: dict[str, Param] = {"most": most, "count": len(text), "over": len(text) - most}
+    return Problem(field, "too_long", limits, len(cut(text[: most + _LONGEST_CLUSTER], most)), len(text), "")
+
+
 def line_problems(field: str, text: str, *, least: int, most: int) -> Iterator[Problem]:
     """What keeps ``text``, already tidy, from being a line of ``least`` to ``most`` characters."""
     for position, character in enumerate(text):
@@ -51,8 +70,7 @@ def line_problems(field: str, text: str, *, least: int, most: int) -> Iterator[P
             yield Problem(field, code, params, position, position + 1, fix)
             break
     if len(text) > most:
-        limits: dict[str, Param] = {"most": most, "count": len(text), "over": len(text) - most}
-        yield Problem(field, "too_long", limits, len(cut(text, most)), len(text), "")
+        yield too_long(field, text, most)
     if least and not _VISIBLE.search(text):
         yield Problem(field, "nothing_to_see" if text else "empty", {})
 

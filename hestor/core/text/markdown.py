@@ -122,12 +122,22 @@ def _excerpt(text: str) -> str:
     return (head.rpartition(" ")[0] or head).rstrip(" ,.;:–-") + "…"
 
 
+# Those that XML 1.0 can't carry (production 2); our own placeholders are noncharacters, and stay.
+_CONTROLS = re.compile("[\x00-\x08\x0b\x0c\x0e-\x1f\x7f-\x9f\ud800-\udfff\ufffe\uffff]")
+
+
+def _without_controls(text: str) -> str:
+    return _CONTROLS.sub("", text)
+
+
 def compile_text(source: str) -> CompiledText:
     """Markdown as an owner typed it, to HTML with its fill-ins open."""
-    tokens = _READER.parse(_PLACEHOLDERS.sub("\ufffd", source))
+    tokens = _READER.parse(_PLACEHOLDERS.sub("\ufffd", lines.carried(source)))
     raw = _READER.renderer.render(tokens, _READER.options, {})
     clean = nh3.clean(raw, tags=_TAGS, attributes=_ATTRIBUTES, link_rel="noopener")
-    return CompiledText(clean, _excerpt(_plain(tokens)), fills_in(clean))
+    # A character reference, such as &#11;, brings in what was taken out of the text itself.
+    html, plain = _without_controls(clean), _without_controls(_plain(tokens))
+    return CompiledText(html, _excerpt(plain), fills_in(html))
 
 
 def problems(field: str, source: str) -> list[Problem]:

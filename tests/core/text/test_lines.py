@@ -3,6 +3,7 @@ import unicodedata
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
+from lxml import etree
 
 from hestor.core.text import lines
 
@@ -107,3 +108,17 @@ def test_the_first_letter(name, letter):
 )
 def test_where_words_stand_by_themselves(words, text, match_case, found):
     assert list(lines.occurrences(words, text, match_case)) == found
+
+
+@given(st.text(st.characters() | st.sampled_from("\x00\x0b\r\n\u2028\ufdd0\uffff\x85\t"), max_size=40))
+def test_what_is_carried_can_stand_in_xml_and_utf_8(text):
+    kept = lines.carried(text)
+    element = etree.Element("x")
+    element.text = kept
+    kept.encode()
+    assert lines.carried(kept) == kept
+    assert not set(kept) & (lines.LINE_BREAKS - {"\n"})
+
+
+def test_lone_surrogates_are_not_carried():
+    assert lines.carried("a\ud800b\r\nc") == "ab\nc"

@@ -1,7 +1,7 @@
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
-from lxml import html
+from lxml import etree, html
 
 from hestor.core.text import markdown
 from hestor.core.text.fillins import Values
@@ -101,3 +101,11 @@ def test_a_long_excerpt_splits_no_letter():
     family = "👩‍👩‍👧‍👦"
     made = markdown.compile_text(family * 60)
     assert set(made.excerpt.removesuffix("…").split(family)) == {""}
+
+
+@pytest.mark.parametrize("source", ["a\x0bb", "a&#11;b", "a&#x1;b", "a\ud800b", "`a\x00b`", "a&#xFFFF;b"])
+def test_what_no_feed_can_carry_is_left_out(source):
+    compiled = markdown.compile_text(source)
+    for text in (compiled.html, compiled.excerpt):
+        etree.Element("x").text = text
+        text.encode()
