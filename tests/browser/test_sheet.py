@@ -78,6 +78,7 @@ def test_two_people_on_one_fact_are_asked(server, people):
     expect(two.fact("Name")).to_contain_text("Somebody else changed this")
     assert two.faults() == []
     two.page.get_by_role("button", name="Keep yours").click()
+    expect(two.fact("Name")).to_contain_text("✓ Kept")
     one.page.reload()
     expect(one.field("Name")).to_have_value("From two!")
 

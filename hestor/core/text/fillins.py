@@ -145,6 +145,9 @@ def _all_problems(field: str, text: str) -> Iterator[Problem]:
 
 def parse(text: str) -> tuple[Piece, ...]:
     """The literal runs and fill-ins of a text. A fill-in that ``problems`` names stays literal."""
+    # Nearly every text is plain; an apostrophe alone means nothing.
+    if not any(mark in text for mark in ("{", "}", "''")):
+        return (text,) if text else ()
     parts: list[Piece] = []
     for part in _scan(text):
         if isinstance(part, int):

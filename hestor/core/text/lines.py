@@ -113,17 +113,37 @@ def first_letter(text: str) -> str:
 
 
 _IN_A_WORD = r"[\p{L}\p{N}\p{M}]"
+_in_a_word = regex.compile(_IN_A_WORD).match
 
 
 @lru_cache(maxsize=512)
-def _by_itself(words: str) -> regex.Pattern[str]:
-    before = rf"(?<!{_IN_A_WORD})" if regex.match(_IN_A_WORD, words) else ""
-    after = rf"(?!{_IN_A_WORD})" if regex.match(_IN_A_WORD, words[-1]) else ""
-    return regex.compile(before + regex.escape(words) + after, regex.IGNORECASE | regex.FULLCASE)
+def _in_any_case(words: str) -> regex.Pattern[str]:
+    return regex.compile(regex.escape(words), regex.IGNORECASE | regex.FULLCASE)
+
+
+def _spans(words: str, text: str, match_case: bool) -> Iterator[tuple[int, int]]:
+    if not match_case:
+        yield from (found.span() for found in _in_any_case(words).finditer(text, overlapped=True))
+        return
+    start = text.find(words)
+    while start != -1:
+        yield start, start + len(words)
+        start = text.find(words, start + 1)
+
+
+def _by_itself(text: str, start: int, end: int) -> bool:
+    joined_before = start > 0 and _in_a_word(text[start]) and _in_a_word(text[start - 1])
+    joined_after = end < len(text) and _in_a_word(text[end - 1]) and _in_a_word(text[end])
+    return not joined_before and not joined_after
 
 
 def occurrences(words: str, text: str, match_case: bool = True) -> Iterator[tuple[int, int]]:
     """Where ``words`` stand in ``text`` by themselves, not inside a longer word: start and end in code points."""
-    for found in _by_itself(words).finditer(text) if words else ():
-        if not match_case or found[0] == words:
-            yield found.start(), found.end()
+    # Hardly any text has them; to look first spares compiling a pattern for every word as it is being typed.
+    if not words or words.casefold() not in text.casefold():
+        return
+    last = 0
+    for start, end in _spans(words, text, match_case):
+        if start >= last and _by_itself(text, start, end):
+            yield start, end
+            last = end

@@ -39,10 +39,23 @@ def _shows(post: Page) -> tuple[object, ...]:
     return (*plain, *compiled, bool(post.summary), bool(post.excerpt), post.published is not None)
 
 
+_KINDS: LRUCache[Any, Sequence[Page]] = LRUCache(200)
+
+
+# The number of writes to a site's pages stands for the pages, so what is cached never goes stale.
+@cached(_KINDS, key=lambda site, state, start, count: (site.pk, site.pages_revision, start, count), lock=Lock())
+def _one_of_each(_site: Site, state: StoredState, start: int, count: int) -> Sequence[Page]:
+    kinds: dict[tuple[object, ...], Page] = {}
+    for post in state.posts(start, count):
+        kinds.setdefault(_shows(post), post)
+    return tuple(kinds.values())
+
+
 class _Sample:
     """A draft that lists only so many pages as are needed to show all that is shown in the whole list."""
 
-    def __init__(self, state: StoredState, sampled: dict[str, tuple[str, ...]]) -> None:
+    def __init__(self, site: Site, state: StoredState, sampled: dict[str, tuple[str, ...]]) -> None:
+        self._site = site
         self._state = state
         self._sampled = sampled
         self.facts, self.origin = state.facts, state.origin
@@ -51,10 +64,7 @@ class _Sample:
 
     def posts(self, start: int, count: int) -> Sequence[Page]:
         """Of some posts, newest first, one of each kind."""
-        kinds: dict[tuple[object, ...], Page] = {}
-        for post in self._state.posts(start, count):
-            kinds.setdefault(_shows(post), post)
-        return list(kinds.values())
+        return _one_of_each(self._site, self._state, start, count)
 
     def master(self, key: str) -> Master | None:
         """A picture of the site; the stand-in is nobody's."""
@@ -69,7 +79,7 @@ class _Sample:
 def read_state(site: Site, facts: Facts, found: Sequence[Group]) -> SiteReading:
     """One state of the facts as it shows on one page of each group, and in the files. Raises LookupError."""
     sampled = {group.path: group.children for group in found if group.children}
-    renderer = Renderer(_Sample(draft_of(site, facts), sampled), zones.year_in(facts.time_zone, MOMENT))
+    renderer = Renderer(_Sample(site, draft_of(site, facts), sampled), zones.year_in(facts.time_zone, MOMENT))
     pages = []
     for group in found:
         page = renderer.read(group.path)
@@ -145,6 +155,7 @@ def _between(site: Site, one: Facts, other: Facts, found: Sequence[Group], befor
 
 def clear_caches() -> None:
     """Empties the caches, as after another database was put in place."""
+    _KINDS.clear()
     _READINGS.clear()
     _REACHES.clear()
     groups.clear_caches()
