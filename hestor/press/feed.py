@@ -1,6 +1,5 @@
 """The site's news as an Atom feed (RFC 4287)."""
 
-import re
 from collections.abc import Sequence
 from datetime import UTC, date, datetime, time
 from zoneinfo import ZoneInfo
@@ -8,7 +7,7 @@ from zoneinfo import ZoneInfo
 from lxml import etree
 
 from hestor.core.facts.document import Facts
-from hestor.core.text import fillins, markdown
+from hestor.core.text import fillins, lines, markdown
 from hestor.press.state import Page
 
 MEDIA_TYPE = "application/atom+xml; charset=utf-8"
@@ -23,19 +22,10 @@ def _instant(day: date | None, zone: str) -> str:
     return moment.isoformat()
 
 
-# XML 1.0 (production 2) has no way to carry these; a text that slipped through with one is written without it.
-_BARRED = re.compile("[^\t\n\r\x20-\ud7ff\ue000-\ufffd\U00010000-\U0010ffff]")
-
-
-def xml_text(text: str) -> str:
-    """A text without the characters that XML can't carry."""
-    return _BARRED.sub("", text)
-
-
 def _add(parent: etree._Element, name: str, text: str = "", **attributes: str) -> None:
-    child = etree.SubElement(parent, name, {key: xml_text(value) for key, value in attributes.items()})
+    child = etree.SubElement(parent, name, {key: lines.carried(value) for key, value in attributes.items()})
     if text:
-        child.text = xml_text(text)
+        child.text = lines.carried(text)
 
 
 def _entry(root: etree._Element, post: Page, facts: Facts, values: fillins.Values, origin: str) -> None:
