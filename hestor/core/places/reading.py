@@ -5,12 +5,13 @@ tinycss2. A page that does not say a thing reads as an empty text.
 """
 
 import json
+from collections.abc import Mapping
 from dataclasses import dataclass
 from functools import cached_property
 from typing import Any
 
 from lxml import etree
-from selectolax.lexbor import LexborHTMLParser
+from selectolax.lexbor import LexborHTMLParser, LexborNode
 
 from hestor.core.places.stylesheet import NO_STYLE, StyleReading
 
@@ -41,6 +42,18 @@ def _sharpest(srcset: str | None) -> str:
     return (srcset or "").rpartition(",")[2].strip().partition(" ")[0]
 
 
+def _said(node: LexborNode | None) -> str:
+    return words(node.text(deep=True)) if node else ""
+
+
+def _picture(node: LexborNode | None) -> ImageReading | None:
+    if node is None:
+        return None
+    a = node.attributes
+    src = _sharpest(a.get("srcset")) or a.get("src") or ""
+    return ImageReading(src, words(a.get("alt")), _number(a.get("width")), _number(a.get("height")))
+
+
 class PageReading:
     """A rendered page, read, with its stylesheet. Texts come with white space folded, as a browser shows them."""
 
@@ -49,12 +62,21 @@ class PageReading:
         self.style = style
 
     def _text(self, selector: str) -> str:
-        node = self._tree.css_first(selector)
-        return words(node.text(deep=True)) if node else ""
+        return _said(self._tree.css_first(selector))
 
-    def _attribute(self, selector: str, name: str) -> str:
-        node = self._tree.css_first(selector)
-        return words(node.attributes.get(name)) if node else ""
+    @cached_property
+    def _root(self) -> Mapping[str, str | None]:
+        return self._tree.root.attributes if self._tree.root else {}
+
+    @cached_property
+    def _header(self) -> Mapping[str, LexborNode]:
+        """The marked elements of the header, by their class; of several the first counts."""
+        header = self._tree.css_first("header")
+        found: dict[str, LexborNode] = {}
+        for node in header.css("[class]") if header else ():
+            for name in (node.attributes.get("class") or "").split():
+                found.setdefault(name, node)
+        return found
 
     @cached_property
     def _metas(self) -> dict[str, str]:
@@ -89,12 +111,12 @@ class PageReading:
     @cached_property
     def language(self) -> str:
         """The page's declared language (BCP 47)."""
-        return self._attribute("html", "lang")
+        return words(self._root.get("lang"))
 
     @cached_property
     def direction(self) -> str:
         """The page's declared direction: ``ltr`` or ``rtl``."""
-        return self._attribute("html", "dir")
+        return words(self._root.get("dir"))
 
     @cached_property
     def description(self) -> str:
@@ -114,12 +136,12 @@ class PageReading:
     @cached_property
     def site_name(self) -> str:
         """The name in the page's header, as it is read out: its text, else the logo's description."""
-        return self._text("header .site-name") or (self.logo.alt if self.logo else "")
+        return _said(self._header.get("site-name")) or (self.logo.alt if self.logo else "")
 
     @cached_property
     def name_is_seen(self) -> bool:
         """Whether the header shows the name as text, not only in the logo."""
-        node = self._tree.css_first("header .site-name")
+        node = self._header.get("site-name")
         return node is not None and "unseen" not in (node.attributes.get("class") or "")
 
     @cached_property
@@ -130,35 +152,28 @@ class PageReading:
     @cached_property
     def header_icon(self) -> ImageReading | None:
         """The icon in the header, where there is no logo."""
-        return self._picture("header img.icon")
+        return _picture(self._header.get("icon"))
 
     @cached_property
     def logo(self) -> ImageReading | None:
         """The logo in the header."""
-        return self._picture("header img.logo")
+        return _picture(self._header.get("logo"))
 
     @cached_property
     def logo_plates(self) -> str:
         """On which grounds a plate lies behind the logo: ``light``, ``dark``, ``both`` or nothing."""
-        classes = self._attribute("header img.logo", "class").split()
-        return next((one.removeprefix("plate-") for one in classes if one.startswith("plate-")), "")
+        return next((one.removeprefix("plate-") for one in self._header if one.startswith("plate-")), "")
 
     @cached_property
     def logo_dark(self) -> ImageReading | None:
         """The logo that the header shows on dark grounds, if it is another one."""
+        if "logo" not in self._header:
+            return None
         node = self._tree.css_first('header source[media*="dark"]:not([type])')
         if node is None:
             return None
         a = node.attributes
         return ImageReading(_sharpest(a.get("srcset")), "", _number(a.get("width")), _number(a.get("height")))
-
-    def _picture(self, selector: str) -> ImageReading | None:
-        node = self._tree.css_first(selector)
-        if node is None:
-            return None
-        a = node.attributes
-        src = _sharpest(a.get("srcset")) or a.get("src") or ""
-        return ImageReading(src, words(a.get("alt")), _number(a.get("width")), _number(a.get("height")))
 
     @cached_property
     def share(self) -> ImageReading | None:
@@ -184,7 +199,7 @@ class PageReading:
     @cached_property
     def tagline(self) -> str:
         """The tagline in the page's header."""
-        return self._text("header .site-tagline")
+        return _said(self._header.get("site-tagline"))
 
     @cached_property
     def menu(self) -> tuple[str, ...]:
