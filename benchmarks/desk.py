@@ -9,6 +9,7 @@ from pathlib import Path
 from playwright.sync_api import Page, sync_playwright
 
 from benchmarks.figures import Figure
+from tests.support.chromium import ARGUMENTS, CHROMIUM
 from tests.support.server import OWNER, PASSWORD, TOP, Server, make_data
 
 _PUBLIC = TOP / "hestor" / "desk" / "dist" / "public" / "_desk"
@@ -41,8 +42,7 @@ def _open_sheet(page: Page, server: Server) -> None:
 
 def _keystrokes() -> list[float]:
     with tempfile.TemporaryDirectory() as folder, sync_playwright() as playwright:
-        arguments = ["--no-sandbox", "--disable-background-networking"]
-        browser = playwright.chromium.launch(executable_path="/usr/bin/chromium", args=arguments)
+        browser = playwright.chromium.launch(executable_path=CHROMIUM, args=ARGUMENTS)
         with Server(make_data(Path(folder) / "data")) as server:
             page = browser.new_page(viewport={"width": 1280, "height": 800})
             _open_sheet(page, server)

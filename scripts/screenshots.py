@@ -7,6 +7,7 @@ from pathlib import Path
 
 from playwright.sync_api import Browser, Page, sync_playwright
 
+from tests.support.chromium import ARGUMENTS, CHROMIUM
 from tests.support.server import OWNER, PASSWORD, TOP, Server, make_data
 
 FOLDER = TOP / "docs" / "screenshots"
@@ -92,8 +93,7 @@ def main() -> None:
     """Starts the demo, takes every picture, stops it."""
     FOLDER.mkdir(parents=True, exist_ok=True)
     with tempfile.TemporaryDirectory() as folder, sync_playwright() as playwright:
-        arguments = ["--no-sandbox", "--disable-background-networking"]
-        browser = playwright.chromium.launch(executable_path="/usr/bin/chromium", args=arguments)
+        browser = playwright.chromium.launch(executable_path=CHROMIUM, args=ARGUMENTS)
         with Server(make_data(Path(folder) / "data"), port=8765) as server:
             _desk(browser, server)
             _public(browser, server)

@@ -5,14 +5,13 @@ from pathlib import Path
 import pytest
 from playwright.sync_api import Browser, BrowserContext, Page, expect, sync_playwright
 
+from tests.support.chromium import ARGUMENTS, CHROMIUM
 from tests.support.server import TOP, Server, copy_data, make_data
 from tests.support.template import DEMO, sessions_of
 
 # Playwright's driver keeps an event loop running in this thread; these tests don't use Django's ORM in it.
 os.environ["DJANGO_ALLOW_ASYNC_UNSAFE"] = "true"
 AXE = (TOP / "frontend" / "node_modules" / "axe-core" / "axe.min.js").read_text
-# Without a screen nothing is gained by drawing as a graphics card would.
-ARGUMENTS = ["--no-sandbox", "--disable-background-networking", "--disable-gpu", "--disable-dev-shm-usage"]
 expect.set_options(timeout=10_000)
 
 
@@ -25,7 +24,7 @@ def pytest_collection_modifyitems(items):
 @pytest.fixture(scope="session")
 def browser() -> Iterator[Browser]:
     with sync_playwright() as playwright:
-        launched = playwright.chromium.launch(executable_path="/usr/bin/chromium", args=ARGUMENTS)
+        launched = playwright.chromium.launch(executable_path=CHROMIUM, args=ARGUMENTS)
         yield launched
         launched.close()
 

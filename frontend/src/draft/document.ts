@@ -95,8 +95,19 @@ export class DraftDocument<V extends object, M> {
       typed: { ...this.state.typed, ...values },
       statuses: { ...this.state.statuses, ...each<V, SaveStatus>(keys, "typing") },
       errors: { ...this.state.errors, ...each<V, FieldError[]>(keys, []) },
+      conflicts: this.withMine(values),
     });
     this.soon(WAIT);
+  }
+
+  /** Who types on while a choice is open means the newer words by "mine". */
+  private withMine(values: Partial<V>): Keyed<V, Conflict<V[keyof V]>> {
+    const conflicts = { ...this.state.conflicts };
+    for (const key of Object.keys(values) as (keyof V)[]) {
+      const open = conflicts[key];
+      if (open) conflicts[key] = { ...open, mine: values[key] as V[keyof V] };
+    }
+    return conflicts;
   }
 
   /** The person's choice between two values of one field. */

@@ -241,6 +241,17 @@ describe("two people", () => {
     expect(store.facts.state.conflicts).toEqual({});
   });
 
+  it("means the newest words by mine", async () => {
+    desk.other({ name: "Theirs" });
+    type("name", "Mine");
+    await store.flush();
+    type("name", "Mine, typed on");
+    expect(store.facts.state.conflicts.name).toEqual({ mine: "Mine, typed on", theirs: "Theirs" });
+    store.facts.settleConflict("name", "mine");
+    await vi.advanceTimersByTimeAsync(1_000);
+    expect(store.facts.state.saved.name).toBe("Mine, typed on");
+  });
+
   it("does not ask when both typed the same", async () => {
     desk.other({ name: "Same" });
     type("name", "Same");
