@@ -48,7 +48,7 @@ class FileAddresses:
         if not path.startswith(PREFIX):
             return ""
         plain = f"/api/sites/{self._site.slug}/files/{path.removeprefix(PREFIX)}"
-        as_kept = self._facts == self._site.facts or self._kept.owns(path)
+        as_kept = self._facts == self._site.facts or self._kept.names(path)
         return plain if as_kept else f"{plain}?{self._typed}"
 
     @cached_property

@@ -19,6 +19,7 @@ from hestor.pictures.models import Picture
 from hestor.sites.models import Site
 from hestor.sites.selectors.picture_uses import ADDRESS, Use, uses_of
 from hestor.sites.services import pictures as site_pictures
+from hestor.studio import run
 
 router = Router(tags=["pictures"])
 
@@ -127,4 +128,4 @@ def proposed_crop(request: HttpRequest, site: str, picture: int) -> list[float]:
     content = picture_selectors.master(found.pk, picture_selectors.picture_of(found.pk, picture).key)
     if content is None:
         raise NotFound
-    return list(crops.proposed(content))
+    return list(run(crops.proposed, content))

@@ -3,6 +3,8 @@
 HestorError
 ├── InvalidInput        422  values were refused; carries one Problem for each spot
 ├── PictureRefused      422  a file is no picture that can be shown
+├── TooMuchWork         422  what was sent takes more time or memory than it may
+├── TooBusy             503  everybody who could do it is at work; to be tried again
 ├── TokensRefused       422  a file of design tokens can't be read
 ├── NotFound            404  the thing asked for isn't there, or isn't yours to see
 ├── PictureGone         404  a deleted picture can't be brought back any more
@@ -52,6 +54,16 @@ class HestorError(Exception):
         super().__init__(self.code, params)
         self.params = params
 
+    def __reduce__(self) -> tuple[object, ...]:
+        """As most take other arguments than their base does, they are sent to other processes by what they hold."""
+        return _made_again, (type(self), self.args, self.__dict__)
+
+
+def _made_again(kind: type[HestorError], args: tuple[object, ...], held: Mapping[str, object]) -> HestorError:
+    error = kind.__new__(kind, *args)
+    error.__dict__.update(held)
+    return error
+
 
 class InvalidInput(HestorError):
     """One or more values were refused; nothing was stored."""
@@ -75,6 +87,20 @@ class PictureRefused(HestorError):
     def __init__(self, reason: str, **params: Param) -> None:
         super().__init__(**params)
         self.code = f"picture_{reason}"
+
+
+class TooMuchWork(HestorError):
+    """What was sent takes more time or memory than one piece of work may."""
+
+    code = "too_much_work"
+    status = 422
+
+
+class TooBusy(HestorError):
+    """Everybody who could do it is at work."""
+
+    code = "too_busy"
+    status = 503
 
 
 class TokensRefused(HestorError):

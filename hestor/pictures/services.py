@@ -3,26 +3,24 @@
 import hashlib
 from collections.abc import Mapping
 from datetime import datetime, timedelta
-from threading import Lock
 
 from django.db import transaction
 
-from hestor.core.errors import InvalidInput, NotFound, PictureGone, PictureRefused
+from hestor.core.errors import InvalidInput, NotFound, PictureGone, PictureRefused, TooMuchWork
 from hestor.core.facts.assets import KEY_LENGTH
 from hestor.core.imaging import ingest as picture_ingest
-from hestor.core.imaging import raster
+from hestor.core.imaging import raster, sniffing
 from hestor.core.imaging.ingest import Ingested
+from hestor.core.imaging.raster import Master
 from hestor.core.text import lines
 from hestor.pictures import store
 from hestor.pictures.models import Content, Picture
 from hestor.pictures.selectors import master, picture_of
+from hestor.studio import TO_DRAW, TO_READ, run, run_within
 
 DAYS_KEPT = 30
 LIMITS: Mapping[str, int] = {"description": 200, "title": 120, "caption": 320, "name": 200}
 _THUMBNAIL = 360
-_LARGE = 1_500_000
-# Large pictures take much memory while they are read, so a process reads one of them at a time.
-_ONE_LARGE = Lock()
 
 
 def key_of(body: bytes) -> str:
@@ -38,11 +36,11 @@ def file_name(given: str) -> str:
 
 def read(name: str, body: bytes) -> Ingested:
     """The picture in a file. Raises ``PictureRefused``, naming the file."""
+    drawn = sniffing.kind_of(body) == "svg"
     try:
-        if len(body) < _LARGE:
-            return picture_ingest.ingest(name, body)
-        with _ONE_LARGE:
-            return picture_ingest.ingest(name, body)
+        return run_within(TO_DRAW if drawn else TO_READ, picture_ingest.ingest, name, body)
+    except TooMuchWork as error:
+        raise PictureRefused("svg_too_slow" if drawn else "too_slow", name=name) from error
     except PictureRefused as error:
         error.params["name"] = name
         raise
@@ -121,6 +119,11 @@ def restore(site_id: int, picture_id: int, now: datetime) -> Picture:
     return picture
 
 
+def _small(content: Master) -> bytes:
+    longest = _THUMBNAIL if content.kind == "svg" else min(_THUMBNAIL, max(content.width, content.height))
+    return raster.png(raster.drawn_within(content, longest))
+
+
 def thumbnail(site_id: int, picture_id: int) -> tuple[str, bytes]:
     """The key of a picture, deleted or not, and its content made small, as PNG. Raises NotFound."""
     picture = Picture.objects.filter(site_id=site_id, pk=picture_id).first()
@@ -130,7 +133,6 @@ def thumbnail(site_id: int, picture_id: int) -> tuple[str, bytes]:
     name = f"thumbnail-{picture.key}.png"
     body = store.generated(site_id, name)
     if body is None:
-        longest = _THUMBNAIL if content.kind == "svg" else min(_THUMBNAIL, max(content.width, content.height))
-        body = raster.png(raster.drawn_within(content, longest))
+        body = run(_small, content)
         store.store_generated(site_id, name, body)
     return picture.key, body

@@ -3,9 +3,12 @@
 Each is written whole under another name and then renamed, so that a crash leaves no half file.
 """
 
+import fcntl
 import os
 import re
 import secrets
+from collections.abc import Iterator
+from contextlib import contextmanager
 from pathlib import Path
 
 from django.conf import settings
@@ -59,6 +62,23 @@ def generated(site_id: int, name: str) -> bytes | None:
         return path.read_bytes() if path else None
     except FileNotFoundError:
         return None
+
+
+@contextmanager
+def making(site_id: int, name: str) -> Iterator[None]:
+    """Holds the making of one file, or of files that are made together, for one thread of one process."""
+    lock = Path(settings.DATA) / "generated" / str(site_id) / f".{name.replace('/', '-')}.lock"
+    try:
+        lock.parent.mkdir(parents=True, exist_ok=True)
+        held = lock.open("wb")
+    except OSError:
+        # A full disk is no reason not to answer; then several may make the same.
+        yield
+        return
+    with held:
+        fcntl.flock(held, fcntl.LOCK_EX)
+        yield
+        lock.unlink(missing_ok=True)
 
 
 def drop_generated_before(site_id: int, before: float) -> None:

@@ -13,6 +13,7 @@ from functools import cached_property
 from typing import Any
 
 from hestor.core import languages
+from hestor.core.facts import document
 from hestor.core.facts.assets import DrawnIcon, Logo, LogoIcon, PictureIcon
 from hestor.core.facts.document import SPECS, Facts
 from hestor.core.imaging import crops, icons, logos, measuring, palettes, raster, share_card
@@ -30,6 +31,7 @@ GENERATOR_VERSION = 1
 PREFIX = "/_hestor/"
 _NAME = re.compile(r"(icon|logo|logodark|share)-([0-9a-f]{16})/([\w.-]{1,40})")
 _PICTURE = re.compile(r"pic-([0-9a-f]{32})(?:/(\d{2,4})\.(webp|jpg|png))?")
+_PAGE_SHARE = re.compile(r"share-[0-9a-f]{16}/([0-9a-f]{32})\.jpg")
 PICTURE_WIDTHS = (480, 960, 1600)
 _TYPES = {
     "svg": "image/svg+xml",
@@ -53,6 +55,13 @@ class Shown:
     alt: str = ""
     srcset: str = ""
     sources: tuple[tuple[str, str], ...] = ()
+
+    @property
+    def addresses(self) -> frozenset[str]:
+        """The addresses of all files that it names."""
+        sets = (self.srcset, *(srcset for _, srcset in self.sources))
+        pieces = (piece.split()[0] for srcset in sets for piece in srcset.split(", ") if piece)
+        return frozenset((self.src, *pieces))
 
     @property
     def large(self) -> str:
@@ -202,13 +211,34 @@ class BrandFiles:
             return None
         return Shown(f"{self._root}share-{_hash(['page', key])}/{key}.jpg", share_card.WIDTH, share_card.HEIGHT)
 
-    def owns(self, path: str) -> bool:
-        """Whether the file at an address is one of these files', or a picture that depends on no fact."""
-        folder = path.rpartition("/")[0] + "/"
-        shown = [one.src.rpartition("/")[0] + "/" for one in (self.logo, self.logo_dark, self.share) if one]
-        return bool(_PICTURE.fullmatch(path.removeprefix(PREFIX))) or any(
-            self._is(own, folder) for own in (self.icon_folder, *shown)
-        )
+    def settled(self, path: str = "") -> "BrandFiles":
+        """The same with the pictures of its facts and of ``path`` looked up: fit to be sent to another process."""
+        keys = {*document.pictures_in(self.facts).values(), *filter(None, [picture_key(path)])}
+        found = {key: master for key in sorted(keys) if (master := self._masters(key))}
+        return BrandFiles(self.facts, found.get, self._root.removesuffix(PREFIX))
+
+    def names(self, path: str) -> bool:
+        """Whether one of these files is at an address below PREFIX, or a picture that depends on no fact."""
+        name, local = path.removeprefix(PREFIX), path.removeprefix(self._root.removesuffix(PREFIX))
+        if found := _PICTURE.fullmatch(name):
+            return self._has_picture(found[1], found[2], found[3])
+        if found := _PAGE_SHARE.fullmatch(name):
+            share = self.page_share(found[1])
+            return share is not None and self._is(share.src, path)
+        if self._is(self.share.src, path):
+            return True
+        folder, _, file = local.rpartition("/")
+        if self._is(self.icon_folder, folder + "/"):
+            return file in self.icon_names
+        logos_named = (one for shown in (self.logo, self.logo_dark) if shown for one in shown.addresses)
+        return any(self._is(one, path) for one in logos_named)
+
+    def _has_picture(self, key: str, width: str | None, ending: str | None) -> bool:
+        master = self._masters(key)
+        if master is None or width is None:
+            return master is not None
+        shown = self.picture(key)
+        return shown is not None and f"{self._root}pic-{key}/{width}.{ending}" in shown.addresses
 
     def make(self, path: str) -> Response | None:
         """The file at an address below PREFIX, if it is one of these."""
@@ -217,13 +247,12 @@ class BrandFiles:
     def generate_all(self, path: str) -> dict[str, Response]:
         """The file at an address below PREFIX and those that are made with it in one go, by their addresses."""
         name = path.removeprefix(PREFIX)
+        if not self.names(path):
+            return {}
         if found := _PICTURE.fullmatch(name):
             made = self._picture_file(found[1], found[2], found[3])
             return {path: made} if made else {}
-        found = _NAME.fullmatch(name)
         folder = path.rpartition("/")[0] + "/"
-        if not found:
-            return {}
         if self._is(self.icon_folder, folder):
             icon = self.icon()
             return {folder + one: _file(one, icons.make(icon, one)) for one in icons.names_of(icon)}
@@ -233,7 +262,7 @@ class BrandFiles:
                     f"{folder}{scale}x.{end}": _file(f"x.{end}", body)
                     for (scale, end), body in self._logo_files(fact).items()
                 }
-        return self._share_file(path, found[3])
+        return self._share_file(path, name.rpartition("/")[2])
 
     def _is(self, folder: str, path: str) -> bool:
         return folder.removeprefix(self._root.removesuffix(PREFIX)) == path
@@ -278,8 +307,6 @@ class BrandFiles:
             return None
         if width is None or ending is None:
             return Response(200, MEDIA_TYPES[master.kind], master.body, immutable=True)
-        if int(width) not in PICTURE_WIDTHS or ending not in ("webp", _fallback(master)):
-            return None
         image = raster.draw(master, int(width), max(1, round(int(width) * master.height / master.width)))
         photo = master.kind == "jpeg"
         body = (
@@ -294,6 +321,18 @@ class BrandFiles:
 
 def _fallback(master: Master) -> str:
     return "jpg" if master.kind == "jpeg" else "png"
+
+
+def picture_key(path: str) -> str:
+    """The picture that a file is made of by its address alone, whatever the facts say; empty where there is none."""
+    name = path.removeprefix(PREFIX)
+    found = _PICTURE.fullmatch(name) or _PAGE_SHARE.fullmatch(name)
+    return found[1] if found else ""
+
+
+def is_address(path: str) -> bool:
+    """Whether an address has the form of a brand file's."""
+    return bool(picture_key(path)) or media_type(path.removeprefix(PREFIX)) is not None
 
 
 def media_type(name: str) -> str | None:

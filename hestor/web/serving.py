@@ -1,6 +1,6 @@
 """Finds what a public site says: the right edition, at the press or in the caches."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from threading import Lock
 from typing import Any, TypeVar
 
@@ -14,7 +14,7 @@ from hestor.press.brand_files import BrandFiles
 from hestor.press.renderer import unpublished
 from hestor.sites import generated_files
 from hestor.sites.models import Edition, Site
-from hestor.sites.selectors import brand_report, previews, reach, states
+from hestor.sites.selectors import brand_report, picture_uses, previews, reach, states
 from hestor.sites.selectors.states import draft_of, edition_of, live_edition
 from hestor.web import encoding
 
@@ -33,14 +33,16 @@ def _weight(encoded: EncodedResponse) -> int:
     return len(encoded.body) + len(encoded.response.body) + 500
 
 
-# All three are keyed by an edition's number, among others, so nothing in them ever goes stale.
+# All are keyed by an edition's number, among others, so nothing in them ever goes stale.
 _RESPONSES: Cache[Any, EncodedResponse] = LRUCache(16_000_000, _weight)
 # What all pages of an edition share (menu, footer …) is cached for the editions asked for last.
 _RENDERERS: Cache[Any, Renderer] = LRUCache(50)
 _ZONES: Cache[Any, str] = LRUCache(10_000)
+_PUBLISHED: Cache[Any, bool] = LRUCache(10_000)
 _LOCK = Lock()
 # Paths that nobody wrote are not worth caching; anyone could fill the cache with them.
 _CACHED = (200, 301)
+FAVICON = "favicon.ico"
 # How many editions back a page that is still open may ask for its files.
 _PAST = 3
 V = TypeVar("V")
@@ -61,9 +63,9 @@ def _put(cache: Cache[Any, V], key: object, value: V) -> V:
 
 def clear_caches() -> None:
     """Empties all caches, as after another database was put in place."""
-    for module in (reach, states, brand_report):
+    for module in (reach, states, brand_report, generated_files):
         module.clear_caches()
-    for cache in (_RESPONSES, _RENDERERS, _ZONES):
+    for cache in (_RESPONSES, _RENDERERS, _ZONES, _PUBLISHED):
         cache.clear()
 
 
@@ -97,8 +99,11 @@ def live(site: Site, path: str, accepts: str) -> EncodedResponse:
         own = static_files.respond(path) if path.startswith(static_files.PREFIX) else None
         return _encoded(own or unpublished(site.facts.language), accepts)
     year = zones.year_in(zone, clock.now())
-    if path.startswith(brand_files.PREFIX) and (own := _generated(site, year, path)):
-        return _encoded(own, accepts)
+    if brand_files.is_address(path):
+        return _encoded(_generated(site, year, path) or _renderer(site, year).not_found(), accepts)
+    if path == f"/{FAVICON}":
+        own = _favicon(site, _renderer(site, year).brand)
+        return _encoded(own or _renderer(site, year).not_found(), accepts)
     coding = encoding.choose(accepts, "text/", 1 << 20)
     key = (site.pk, site.live_number, site.slug, site.domain, year, coding, path)
     if cached := _get(_RESPONSES, key):
@@ -107,16 +112,31 @@ def live(site: Site, path: str, accepts: str) -> EncodedResponse:
     return _put(_RESPONSES, key, encoded) if encoded.response.status in _CACHED else encoded
 
 
+def _is_published(site: Site, key: str) -> bool:
+    known = (site.pk, site.live_number, key)
+    cached = _get(_PUBLISHED, known)
+    return _put(_PUBLISHED, known, picture_uses.is_published(site, key, _PAST)) if cached is None else cached
+
+
 def _generated(site: Site, year: int, path: str) -> Response | None:
     """A generated file. One that only an edition just past names is still asked for by pages open then."""
-    if brand_files.media_type(path.removeprefix(brand_files.PREFIX)) is None:
+    key = brand_files.picture_key(path)
+    if key and not _is_published(site, key):
         return None
     if found := generated_files.file(site.pk, _renderer(site, year).brand, path):
         return found
+    if key:
+        return None
     for edition in Edition.objects.filter(site=site, number__lt=site.live_number).order_by("-number")[:_PAST]:
         if found := generated_files.file(site.pk, BrandFiles(edition.facts, pictures.masters(site.pk)), path):
             return found
     return None
+
+
+def _favicon(site: Site, brand: BrandFiles) -> Response | None:
+    """The icon at the address that browsers try by themselves; unlike the others it changes what it shows."""
+    found = generated_files.file(site.pk, brand, f"{brand.icon_folder}{FAVICON}")
+    return replace(found, immutable=False) if found else None
 
 
 def preview(site: Site, path: str, accepts: str) -> EncodedResponse | None:
@@ -129,9 +149,11 @@ def preview(site: Site, path: str, accepts: str) -> EncodedResponse | None:
     if ticket.edition and edition is None:
         return None
     state = edition_of(site, edition) if edition else draft_of(site)
-    if inner.startswith(brand_files.PREFIX):
-        own = generated_files.file(site.pk, BrandFiles(state.facts, pictures.masters(site.pk)), inner)
-        if own:
-            return _encoded(own, accepts)
+    brand = BrandFiles(state.facts, pictures.masters(site.pk))
     year = zones.year_in(state.facts.time_zone, clock.now())
-    return _encoded(Renderer(state, year, Preview(root, ticket.edition)).respond(inner), accepts)
+    renderer = Renderer(state, year, Preview(root, ticket.edition))
+    if brand_files.is_address(inner):
+        return _encoded(generated_files.file(site.pk, brand, inner) or renderer.not_found(), accepts)
+    if inner == f"/{FAVICON}":
+        return _encoded(_favicon(site, brand) or renderer.not_found(), accepts)
+    return _encoded(renderer.respond(inner), accepts)

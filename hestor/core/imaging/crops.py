@@ -17,6 +17,8 @@ def square(master: Master, box: Box, side: int) -> Image.Image:
     """The square ``box`` of a picture, ``side`` pixels a side. What lies outside the picture is clear."""
     left, top, right, bottom = box
     inner = (max(left, 0.0), max(top, 0.0), min(right, 1.0), min(bottom, 1.0))
+    if inner[0] >= inner[2] or inner[1] >= inner[3]:
+        return Image.new("RGBA", (side, side))
     x, y = (inner[0] - left) / (right - left), (inner[1] - top) / (bottom - top)
     width = max(1, round((inner[2] - inner[0]) / (right - left) * side))
     height = max(1, round((inner[3] - inner[1]) / (bottom - top) * side))

@@ -22,6 +22,7 @@ MOST_PIXELS = 50_000_000
 MOST_FILE_SIDE = 20_000
 LEAST_SIDE = 8
 MOST_SIDE = 4096
+MOST_DRAWN_SIDE = 1600
 MOST_SVG_BYTES = 4_000_000
 
 MasterKind = Literal["png", "jpeg", "svg"]
@@ -135,6 +136,11 @@ def _check_size(width: int, height: int) -> None:
         raise PictureRefused("too_small", width=width, height=height, least=LEAST_SIDE)
 
 
+def _largest(width: int, height: int) -> tuple[int, int]:
+    scale = MOST_DRAWN_SIDE / max(width, height, 1)
+    return max(1, round(width * scale)), max(1, round(height * scale))
+
+
 def _drawing(body: bytes, notes: list[Note]) -> Ingested:
     if len(body) > MOST_SVG_BYTES:
         raise PictureRefused("svg_heavy", most=MOST_SVG_BYTES // 1_000_000)
@@ -144,7 +150,8 @@ def _drawing(body: bytes, notes: list[Note]) -> Ingested:
         ratio = max(width, height) / max(1, min(width, height))
         if ratio > MOST_FILE_SIDE / 100:
             raise PictureRefused("too_long", width=width, height=height, most=MOST_FILE_SIDE)
-        if svg.pixels(drawing.body, 64, 64).getbbox() is None:
+        # As large as anything is ever drawn from it: what is let in can be drawn later.
+        if svg.pixels(drawing.body, *_largest(width, height)).getbbox() is None:
             raise PictureRefused("svg_empty")
     except svg.NotADrawing as error:
         raise PictureRefused(error.code) from error

@@ -9,7 +9,7 @@ from PIL import Image
 from hestor.core.imaging import measuring, raster
 from hestor.core.imaging.raster import WHOLE, Box, Master
 
-LEAST_WIDTH, MOST_WIDTH = 24, 480
+LEAST_WIDTH, MOST_WIDTH, MOST_HEIGHT = 24, 480, 480
 _MEASURED = 400
 _WORTH_TRIMMING = 0.04
 # A logo of any shape takes about this much of a header, and stays within these heights (CSS pixels).
@@ -74,8 +74,12 @@ class LogoFile:
 
 
 def plan(master: Master, box: Box, width: int) -> tuple[LogoFile, ...]:
-    """The sizes of a logo that is ``width`` CSS pixels wide. None is larger than the picture itself but the first."""
+    """The sizes of a logo that is ``width`` CSS pixels wide, or less where it would be higher than ``MOST_HEIGHT``.
+
+    None is larger than the picture itself but the first.
+    """
     shape = raster.ratio(master, box)
+    width = max(1, min(width, int(MOST_HEIGHT * shape)))
     most = 10_000 if master.kind == "svg" else (box[2] - box[0]) * master.width
     fit = [scale for scale in SCALES if scale == 1 or width * scale <= most * 1.02]
     return tuple(LogoFile(s, width * s, max(1, round(width * s / shape))) for s in fit)

@@ -15,6 +15,8 @@ import resvg_py
 from lxml import etree
 from PIL import Image
 
+from hestor.core.imaging import svg_css
+
 _NS = "http://www.w3.org/2000/svg"
 _XLINK = "{http://www.w3.org/1999/xlink}href"
 _DRAWS = frozenset(
@@ -27,9 +29,7 @@ _MOVES = frozenset("animate animateMotion animateTransform animateColor set mpat
 _EMBEDDED = re.compile(r"data:image/(?:png|jpeg|webp|gif);base64,([A-Za-z0-9+/=\s]+)")
 _LOCAL = re.compile(r"#[\w.:-]+")
 _URL = re.compile(r"url\(\s*['\"]?\s*([^'\")]*)", re.I)
-_SCRIPTED = re.compile(r"javascript:|vbscript:|expression\(|-moz-binding|behavior:", re.I)
-_AT_RULE = re.compile(r"@(?:import|font-face|charset|namespace)[^;{]*(?:;|\{[^}]*\})", re.I)
-_COMMENT = re.compile(r"/\*.*?\*/", re.S)
+_SCRIPTED = re.compile(r"\s*(?:javascript|vbscript|data):", re.I)
 _LENGTH = re.compile(r"\s*([0-9.]+(?:e[+-]?\d+)?)\s*(px|pt|pc|mm|cm|in|q)?\s*", re.I)
 _UNITS = {"px": 1.0, "pt": 96 / 72, "pc": 16.0, "mm": 96 / 25.4, "cm": 96 / 2.54, "in": 96.0, "q": 96 / 101.6}
 MOST_ELEMENTS = 30_000
@@ -67,21 +67,6 @@ def _local(element: etree._Element) -> str:
     return etree.QName(element).localname if isinstance(element.tag, str) else ""
 
 
-def _reaches_out(value: str) -> bool:
-    return bool(_SCRIPTED.search(value)) or any(not _LOCAL.fullmatch(m[1].strip()) for m in _URL.finditer(value))
-
-
-def _clean_style(text: str) -> tuple[str, set[str]]:
-    found = set()
-    plain = _COMMENT.sub("", text)
-    kept = _AT_RULE.sub("", plain)
-    if kept != plain:
-        found.add("fonts" if "font-face" in plain.lower() else "outside")
-    if _reaches_out(kept) or "\\" in kept or "<" in kept:
-        return "", found | {"outside"}
-    return kept, found
-
-
 class _Cleaner:
     """Walks a parsed document once, takes out what does more than draw, and notes what that was."""
 
@@ -98,7 +83,7 @@ class _Cleaner:
             elif isinstance(element.tag, str):
                 self._attributes(element)
                 if _local(element) == "style":
-                    element.text, found = _clean_style("".join(str(piece) for piece in element.itertext()))
+                    element.text, found = svg_css.stylesheet("".join(str(piece) for piece in element.itertext()))
                     self.taken_out |= found
 
     def _stays(self, element: etree._Element) -> bool:
@@ -124,7 +109,10 @@ class _Cleaner:
 
     def _attributes(self, element: etree._Element) -> None:
         for name, value in list(element.attrib.items()):
-            if reason := self._refusal(_local(element), str(name), str(value)):
+            if name == "style":
+                element.attrib[name], whole = svg_css.declarations(str(value))
+                self.taken_out |= set() if whole else {"outside"}
+            elif reason := self._refusal(_local(element), str(name), str(value)):
                 del element.attrib[name]
                 if reason != "foreign":
                     self.taken_out.add(reason)
@@ -158,7 +146,7 @@ class _Cleaner:
                 if name.startswith("{http://www.w3.org/XML/1998/namespace}") and not name.endswith("base")
                 else "foreign"
             )
-        return "outside" if _reaches_out(value) or ("\\" in value and name == "style") else ""
+        return "" if svg_css.value_is_fine(value) and not _SCRIPTED.match(value) else "outside"
 
 
 def _drop(element: etree._Element, parent: etree._Element) -> None:
@@ -215,12 +203,17 @@ def _is_above(above: etree._Element, element: etree._Element) -> bool:
     return above is element or any(one is above for one in element.iterancestors())
 
 
+# No drawing program measures in more; beyond, what is drawn loses its precision.
+_LARGEST = 1e7
+
+
 def _length(text: str | None) -> float | None:
     found = _LENGTH.fullmatch(text or "")
     try:
-        return float(found[1]) * _UNITS[(found[2] or "px").lower()] if found else None
+        length = float(found[1]) * _UNITS[(found[2] or "px").lower()] if found else 0.0
     except ValueError:
         return None
+    return length if 0 < length <= _LARGEST else None
 
 
 def _box(root: etree._Element) -> tuple[float, float, float, float] | None:
@@ -228,7 +221,36 @@ def _box(root: etree._Element) -> tuple[float, float, float, float] | None:
         x, y, width, height = (float(part) for part in re.split(r"[\s,]+", (root.get("viewBox") or "").strip()))
     except ValueError:
         return None
-    return (x, y, width, height) if width > 0 and height > 0 else None
+    fits = 1 / _LARGEST < width <= _LARGEST and 1 / _LARGEST < height <= _LARGEST
+    return (x, y, width, height) if fits and abs(x) <= _LARGEST and abs(y) <= _LARGEST else None
+
+
+# Sides of the windows through which a drawing without a size is looked at, in its own units.
+_WINDOWS = tuple(4.0**power for power in range(2, 11))
+_LOOK = 256
+
+
+def _seen(root: etree._Element, side: float, pixels: int) -> tuple[float, float]:
+    """How far to the right and down something is drawn in a window of ``side`` units; 0 where nothing is."""
+    root.set("viewBox", f"0 0 {side:g} {side:g}")
+    root.set("width", str(pixels))
+    root.set("height", str(pixels))
+    try:
+        found = _pixels(etree.tostring(root).decode(), pixels, pixels).getbbox()
+    except ValueError as error:
+        raise NotADrawing("svg_empty") from error
+    return (found[2] * side / pixels, found[3] * side / pixels) if found else (0.0, 0.0)
+
+
+def _extent(root: etree._Element) -> tuple[float, float]:
+    """The size of a drawing that says none: that of the smallest window which it doesn't fill, looked at closely."""
+    for side in _WINDOWS:
+        right, down = _seen(root, side, _LOOK)
+        if 0 < max(right, down) < side:
+            closer = max(right, down) * (1 + 2 / _LOOK)
+            right, down = _seen(root, closer, 4 * _LOOK)
+            return max(1.0, float(round(right))), max(1.0, float(round(down)))
+    raise NotADrawing("svg_empty")
 
 
 def _sized(root: etree._Element, noted: set[str]) -> tuple[float, float]:
@@ -236,11 +258,7 @@ def _sized(root: etree._Element, noted: set[str]) -> tuple[float, float]:
     box, width, height = _box(root), _length(root.get("width")), _length(root.get("height"))
     if box is None and not (width and height):
         noted.add("no_size")
-        try:
-            drawn = _pixels(etree.tostring(root).decode(), None, None)
-        except ValueError as error:
-            raise NotADrawing("svg_empty") from error
-        box = (0, 0, *drawn.size)
+        box = (0, 0, *_extent(root))
     if box is None:
         box = (0, 0, width or 0, height or 0)
     ratio = box[2] / box[3]

@@ -13,14 +13,15 @@ from hestor.core.facts import document, logo_advice
 from hestor.core.facts.assets import Logo, LogoIcon
 from hestor.core.facts.document import Facts
 from hestor.core.facts.logo_advice import LogoAdvice
-from hestor.core.imaging import crops, icons, legibility, logos, palettes, proposals, raster
+from hestor.core.imaging import crops, legibility, logos, palettes, proposals, raster
 from hestor.core.imaging.legibility import Legibility
 from hestor.core.imaging.logos import Measured
-from hestor.core.imaging.raster import Box
+from hestor.core.imaging.raster import Box, Master
 from hestor.pictures import selectors as pictures
 from hestor.press.brand_files import BrandFiles, Shown
 from hestor.sites import generated_files
 from hestor.sites.models import Site
+from hestor.studio import run
 
 
 @dataclass(frozen=True)
@@ -64,7 +65,11 @@ def _measured(site_id: int, logo: Logo) -> Measured:
     if master is None:
         raise LookupError(logo.picture)
     grounds: Mapping[str, str] = {str(name): ground for name, ground in palettes.GROUND.items()}
-    return logos.measured(master, logos.part(logo.trim), grounds, logo.recolour)
+    return run(logos.measured, master, logos.part(logo.trim), grounds, logo.recolour)
+
+
+def _found_in_picture(master: Master) -> tuple[Box, tuple[str, ...]]:
+    return crops.proposed(master), proposals.colours_of(raster.drawn_within(master, 200))
 
 
 @cached(_FOUND, lock=Lock())
@@ -73,7 +78,7 @@ def _found_in(site_id: int, key: str) -> tuple[Box, tuple[str, ...]]:
     master = pictures.master(site_id, key)
     if master is None:
         raise LookupError(key)
-    return crops.proposed(master), proposals.colours_of(raster.drawn_within(master, 200))
+    return run(_found_in_picture, master)
 
 
 def _logo(site_id: int, brand: BrandFiles, shown: Shown | None, logo: Logo | None) -> LogoReport | None:
@@ -90,10 +95,15 @@ def _logo(site_id: int, brand: BrandFiles, shown: Shown | None, logo: Logo | Non
     return LogoReport(shown, measured, largest, modern, fallback, found_amiss)
 
 
-# Kept by the icon's recipe, not by the icon, which would hold on to its large pixels.
-@cached(_ICONS, key=lambda recipe, icon: hashkey(recipe), lock=Lock())
-def _measured_icon(recipe: str, icon: icons.Icon) -> tuple[dict[int, bytes], Legibility]:
+def _icon_in_pixels(brand: BrandFiles) -> tuple[dict[int, bytes], Legibility]:
+    icon = brand.icon()
     return {size: raster.png(icon.at(size)) for size in legibility.SIZES}, legibility.measure(icon)
+
+
+# The address of the icon's folder stands for all that it is made of.
+@cached(_ICONS, key=lambda brand: hashkey(brand.icon_folder), lock=Lock())
+def _measured_icon(brand: BrandFiles) -> tuple[dict[int, bytes], Legibility]:
+    return run(_icon_in_pixels, brand.settled())
 
 
 def brand_report(site: Site, typed: Mapping[str, Any]) -> BrandReport:
@@ -106,7 +116,7 @@ def brand_report(site: Site, typed: Mapping[str, Any]) -> BrandReport:
         "logo_dark": _logo(site.pk, brand, brand.logo_dark, facts.logo_dark),
     }
     crop, colours = _found_in(site.pk, facts.logo.picture) if facts.logo and brand.logo else (None, ())
-    pixels, legible = _measured_icon(brand.icon_folder, brand.icon())
+    pixels, legible = _measured_icon(brand)
     # A share picture is composed anew for every word; while words are being chosen, its weight is not asked for.
     share = generated_files.file(site.pk, brand, brand.share.src) if facts == site.facts else None
     return BrandReport(

@@ -1,0 +1,167 @@
+"""The side of the studio that answers: hands work over, waits, and opens the studio anew if it was lost."""
+
+import os
+import pickle
+import socket
+import subprocess
+import sys
+from collections.abc import Callable
+from threading import BoundedSemaphore, Lock
+from typing import Any, ParamSpec, TypeVar, cast
+
+from hestor.core.errors import TooBusy, TooMuchWork
+from hestor.studio import room
+from hestor.studio.limits import TO_MAKE, Limits
+
+P = ParamSpec("P")
+T = TypeVar("T")
+
+# Each piece of work may take as much memory as a large picture needs, so only so many are done at a time.
+_AT_ONCE = 2
+_PATIENCE = 10.0
+# A result comes within the limits or never; what is more is a machine that is busy with other things.
+_GRACE = 3.0
+
+
+class Studio:
+    """One process's way to its studio."""
+
+    def __init__(self) -> None:
+        self._lock = Lock()
+        self._turns = BoundedSemaphore(_AT_ONCE)
+        self._door: socket.socket | None = None
+        self._program: subprocess.Popen[bytes] | None = None
+
+    @property
+    def is_open(self) -> bool:
+        """Whether work goes to other processes at all."""
+        return self._door is not None
+
+    def open_by_fork(self) -> None:
+        """Opens the studio as a copy of this process, which must not have started a thread yet."""
+        mine, theirs = _pair()
+        if os.fork() == 0:
+            room.become(theirs)
+        theirs.close()
+        self._door = mine
+
+    def open_by_exec(self) -> None:
+        """Opens the studio as a program of its own, which takes longer but asks nothing of this process."""
+        mine, theirs = _pair()
+        command = [sys.executable, "-m", "hestor.studio.room", str(theirs.fileno())]
+        self._wait()
+        self._program = subprocess.Popen(command, pass_fds=[theirs.fileno()], stdin=subprocess.DEVNULL)  # noqa: S603
+        theirs.close()
+        self._door = mine
+
+    def close(self) -> None:
+        """Ends the studio; from now on work is done on the spot."""
+        if self._door:
+            self._door.close()
+            self._door = None
+            self._wait()
+
+    def _wait(self) -> None:
+        """Takes note that a program has ended, so that nothing is left of it."""
+        if self._program:
+            self._program.wait(timeout=5)
+            self._program = None
+
+    def _reopen(self, lost: socket.socket) -> None:
+        """Opens another studio, once, however many found it lost. By now threads run, so it is no copy."""
+        with self._lock:
+            if self._door is lost:
+                self.open_by_exec()
+                lost.close()
+
+    def _hand_over(self, end: socket.socket, limits: Limits) -> socket.socket:
+        """Gives one end of a line to the studio, and says which studio that is."""
+        for _ in range(2):
+            door = cast(socket.socket, self._door)
+            try:
+                socket.send_fds(door, [bytes(limits)], [end.fileno()])
+                return door
+            except OSError:
+                self._reopen(door)
+        raise TooBusy
+
+    def _try(self, work: bytes, limits: Limits) -> Any:
+        mine, theirs = socket.socketpair()
+        with mine:
+            with theirs:
+                door = self._hand_over(theirs, limits)
+            mine.settimeout(limits.clock + _GRACE)
+            try:
+                return _answer(mine, work)
+            except TooMuchWork as error:
+                if _is_lost(door):
+                    raise _StudioLost from error
+                raise
+
+    def do(self, work: bytes, limits: Limits) -> Any:
+        """Has pickled work done. Raises what it raised, TooMuchWork if it passed its limits, TooBusy for no turn."""
+        if not self._turns.acquire(timeout=_PATIENCE):
+            raise TooBusy
+        try:
+            return self._try(work, limits)
+        except _StudioLost:
+            # The work is not to blame; a second time it is.
+            return self._try(work, limits)
+        finally:
+            self._turns.release()
+
+
+class _StudioLost(TooMuchWork):
+    """The whole studio ended while it was at work."""
+
+
+def _is_lost(door: socket.socket) -> bool:
+    try:
+        return door.recv(1, socket.MSG_PEEK | socket.MSG_DONTWAIT) == b""
+    except BlockingIOError:
+        return False
+    except OSError:
+        return True
+
+
+def _pair() -> tuple[socket.socket, socket.socket]:
+    return socket.socketpair(socket.AF_UNIX, socket.SOCK_SEQPACKET)
+
+
+def _answer(end: socket.socket, work: bytes) -> Any:
+    try:
+        end.sendall(work)
+        end.shutdown(socket.SHUT_WR)
+        pieces = list(iter(lambda: end.recv(1 << 20), b""))
+    except OSError as error:
+        raise TooMuchWork from error
+    if not pieces:
+        # It ended without a word: killed by a limit, or by what it was given.
+        raise TooMuchWork
+    failed, found = pickle.loads(b"".join(pieces))  # noqa: S301
+    if failed:
+        raise found
+    return found
+
+
+_STUDIO = Studio()
+
+
+def open_studio() -> None:
+    """Opens this process's studio. To be called before any thread is started."""
+    _STUDIO.open_by_fork()
+
+
+def run(work: Callable[P, T], *args: P.args, **kwargs: P.kwargs) -> T:
+    """What ``work`` gives, done in the studio. Raises what it raises, TooMuchWork or TooBusy.
+
+    ``work`` and what it is given must be known to ``pickle``.
+    """
+    return run_within(TO_MAKE, work, *args, **kwargs)
+
+
+def run_within(limits: Limits, work: Callable[P, T], *args: P.args, **kwargs: P.kwargs) -> T:
+    """The same, within other limits."""
+    if not _STUDIO.is_open:
+        return work(*args, **kwargs)
+    return cast(T, _STUDIO.do(pickle.dumps((work, args, kwargs)), limits))

@@ -1,0 +1,41 @@
+"""What one piece of work in the studio may take. The system itself ends what takes more."""
+
+import os
+import resource
+import signal
+from typing import NamedTuple
+
+
+class Limits(NamedTuple):
+    """Seconds of the processor (whole ones), and seconds by the clock, which is more where others are at work."""
+
+    processor: int
+    clock: int
+
+
+TO_READ = Limits(2, 6)
+"""For a picture that a stranger has just sent, who waits for the answer."""
+TO_DRAW = Limits(1, 6)
+"""The same for a drawing, which is drawn once, as large as it ever will be."""
+TO_MAKE = Limits(10, 20)
+"""For the files that are made of a picture that was let in: up to nine sizes of it."""
+# Above what the process had when it began; the largest picture that is let in takes half of it.
+MEMORY = 400_000_000
+_LESS_URGENT = 10
+
+
+def _memory_now() -> int:
+    """Bytes of private memory that this process could write to."""
+    with open("/proc/self/status") as status:
+        return next((int(line.split()[1]) * 1024 for line in status if line.startswith("VmData:")), 0)
+
+
+def set_limits(limits: Limits) -> None:
+    """Limits this process: its time (SIGALRM), its processor time (SIGXCPU) and its memory; pages come first."""
+    signal.signal(signal.SIGALRM, signal.SIG_DFL)
+    signal.setitimer(signal.ITIMER_REAL, limits.clock)
+    resource.setrlimit(resource.RLIMIT_CPU, (limits.processor, limits.processor))
+    most = _memory_now() + MEMORY
+    resource.setrlimit(resource.RLIMIT_DATA, (most, most))
+    resource.setrlimit(resource.RLIMIT_CORE, (0, 0))
+    os.nice(_LESS_URGENT)

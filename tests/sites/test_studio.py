@@ -1,0 +1,113 @@
+"""The studio: work is done elsewhere, within limits; what passes them ends alone, and the next is done as before."""
+
+import os
+import signal
+import subprocess
+import sys
+import time
+from pathlib import Path
+
+import pytest
+
+from hestor.core.errors import PictureRefused, TooMuchWork
+from hestor.studio import front
+from hestor.studio.limits import Limits
+
+SHORT = Limits(1, 2)
+
+
+def process() -> int:
+    return os.getpid()
+
+
+def spin() -> None:
+    while True:
+        pass
+
+
+def wait() -> None:
+    time.sleep(60)
+
+
+def swell() -> int:
+    return len(bytearray(2_000_000_000))
+
+
+def refuse() -> None:
+    raise PictureRefused("broken", kind="PNG", name="a.png")
+
+
+def fall() -> None:
+    os.kill(os.getpid(), signal.SIGSEGV)
+
+
+def end_the_studio_once(mark: Path) -> str:
+    if not mark.exists():
+        mark.touch()
+        os.kill(os.getppid(), signal.SIGKILL)
+        time.sleep(0.2)
+        os._exit(1)
+    return "done"
+
+
+def parent() -> int:
+    return os.getppid()
+
+
+@pytest.fixture(scope="module")
+def studio():
+    opened = front.Studio()
+    opened.open_by_exec()
+    before, front._STUDIO = front._STUDIO, opened
+    yield opened
+    front._STUDIO = before
+    opened.close()
+
+
+def test_work_is_done_in_another_process(studio):
+    assert front.run(process) not in (os.getpid(), front.run(process))
+
+
+@pytest.mark.parametrize("work", [spin, wait, swell, fall])
+def test_work_that_passes_its_limits_ends_alone(studio, work):
+    with pytest.raises(TooMuchWork):
+        front.run_within(SHORT, work)
+    assert front.run(process)
+
+
+def test_errors_come_back_whole(studio):
+    with pytest.raises(PictureRefused) as caught:
+        front.run(refuse)
+    assert (caught.value.code, caught.value.params) == ("picture_broken", {"kind": "PNG", "name": "a.png"})
+
+
+def test_a_lost_studio_is_opened_anew(studio):
+    os.kill(front.run(parent), signal.SIGKILL)
+    assert front.run(process)
+
+
+def test_work_of_a_studio_that_was_lost_is_done_again(studio, tmp_path):
+    assert front.run(end_the_studio_once, tmp_path / "ended") == "done"
+
+
+def test_without_one_work_is_done_on_the_spot():
+    closed = front.Studio()
+    before, front._STUDIO = front._STUDIO, closed
+    try:
+        assert front.run(process) == os.getpid()
+    finally:
+        front._STUDIO = before
+
+
+def test_it_ends_with_whoever_opened_it():
+    code = (
+        "import os\nfrom hestor.studio import front\n"
+        "front.open_studio(); print(front.run(os.getppid), flush=True); os.kill(os.getpid(), 9)"
+    )
+    top = Path(__file__).parents[2]
+    made = subprocess.run([sys.executable, "-c", code], cwd=top, capture_output=True, text=True, check=False)
+    room = int(made.stdout)
+    deadline = time.monotonic() + 5
+    while time.monotonic() < deadline and Path(f"/proc/{room}").exists():
+        time.sleep(0.05)
+    assert not Path(f"/proc/{room}").exists()
