@@ -1,13 +1,11 @@
-"""Gunicorn's settings: a few processes with threads, which suits SQLite and many small answers."""
+"""Gunicorn's settings: a few processes (``worker``) with threads, which suits SQLite and many small answers."""
 
 import gc
 import os
 
 bind = f"{os.environ.get('HESTOR_BIND', '127.0.0.1')}:{os.environ.get('PORT', '8000')}"
 workers = int(os.environ.get("HESTOR_WORKERS", "2"))
-worker_class = "gthread"
-threads = 4
-keepalive = 30
+worker_class = "hestor.config.worker.HestorWorker"
 timeout = 60
 graceful_timeout = 5
 preload_app = True

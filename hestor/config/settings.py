@@ -112,8 +112,6 @@ SESSION_COOKIE_SECURE = CSRF_COOKIE_SECURE = HTTPS
 SESSION_COOKIE_SAMESITE = CSRF_COOKIE_SAMESITE = "Lax"
 SESSION_COOKIE_AGE = 60 * 60 * 24 * 30
 CSRF_COOKIE_NAME = f"{_HOST_ONLY}csrftoken"
-if HTTPS:
-    SECURE_PROXY_SSL_HEADER = ("HTTP_X_FORWARDED_PROTO", "https")
 
 # The desk sends texts and settings, never files, in one call; pictures come with their own limit.
 DATA_UPLOAD_MAX_MEMORY_SIZE = 2_000_000
@@ -133,5 +131,5 @@ LOGGING = {
     "handlers": {"console": {"class": "logging.StreamHandler", "formatter": "plain"}},
     "root": {"handlers": ["console"], "level": "WARNING"},
     # A refused call is the caller's affair, and is answered with its reason; only failures are ours.
-    "loggers": {"django.request": {"level": "ERROR"}},
+    "loggers": {"django.request": {"level": "ERROR"}, "waitress.queue": {"level": "ERROR"}},
 }

@@ -13,7 +13,7 @@ import django
 from asgiref.local import Local
 from django.conf import empty, settings
 
-_SERVER = ["gunicorn.app.wsgiapp", "gunicorn.workers.gthread", "hestor.config.urls", "whitenoise.middleware"]
+_SERVER = ["gunicorn.app.wsgiapp", "hestor.config.worker", "hestor.config.urls", "whitenoise.middleware"]
 _USED = [*_SERVER, "PIL.PngImagePlugin", "PIL.IcoImagePlugin", "PIL.WebPImagePlugin"]
 
 

@@ -1,0 +1,135 @@
+"""How one process serves: it reads requests and writes answers itself, for any number of clients, however slow.
+
+Only a whole request takes one of the few threads that do the work, and none waits for a client to read. Visitors
+have threads of their own, so that work at the desk, however much there is, leaves them theirs. Gunicorn starts
+and watches the processes; reading and writing is waitress's.
+"""
+
+import os
+import sys
+import threading
+import time
+from typing import Any
+
+from gunicorn.workers.base import Worker
+from waitress import wasyncore
+from waitress.adjustments import Adjustments
+from waitress.channel import HTTPChannel
+from waitress.server import TcpWSGIServer
+from waitress.task import ThreadedTaskDispatcher
+
+VISITORS, DESK = 3, 1
+# From the first byte of a request to the end of its head, and to the end of its body, in seconds.
+HEAD_SECONDS, BODY_SECONDS, IDLE_SECONDS = 10, 120, 30
+# Larger than any picture may be: the refusal in words is the desk's, and this one is for strangers.
+_MOST_BYTES = 64_000_000
+# How long a thread may go on while another waits. At the usual 5 ms a short answer waits for several long ones.
+_LESS_URGENT = 5
+_SWITCH = 0.0002
+
+
+class DeskThreads(ThreadedTaskDispatcher):
+    """Threads for the desk's work, to which the system prefers those for visitors."""
+
+    def handler_thread(self, thread_no: int) -> None:
+        """Works until told to end."""
+        os.setpriority(os.PRIO_PROCESS, threading.get_native_id(), _LESS_URGENT)
+        super().handler_thread(thread_no)
+
+
+class Channel(HTTPChannel):
+    """One client. It knows since when a request is on its way."""
+
+    begun = 0.0
+
+    def received(self, data: bytes) -> bool:
+        """Takes note of a request that has not come whole."""
+        took = bool(super().received(data))
+        if self.request is None:
+            self.begun = 0.0
+        elif not self.begun:
+            self.begun = time.time()
+        return took
+
+    def is_late(self, now: float) -> bool:
+        """Whether a request takes longer to come than it may."""
+        if not self.begun or self.request is None:
+            return False
+        return now - self.begun > (BODY_SECONDS if self.request.headers_finished else HEAD_SECONDS)
+
+
+class Server(TcpWSGIServer):
+    """Answers on one socket, with threads for visitors and others for the desk."""
+
+    channel_class = Channel
+
+    def __init__(self, application: Any, sock: Any, settings: Adjustments, desk_hosts: frozenset[str]) -> None:
+        self._desk = DeskThreads()
+        self._desk.set_thread_count(DESK)
+        self._desk_hosts = desk_hosts
+        super().__init__(application, _sock=sock, adj=settings, bind_socket=False, sockinfo=(sock.family,) * 4)
+
+    def add_task(self, task: HTTPChannel) -> None:
+        """A request has come whole."""
+        host = task.requests[0].headers.get("HOST", "").rpartition(":")
+        is_desk = (host[0] or host[2]).lower() in self._desk_hosts
+        (self._desk if is_desk else self.task_dispatcher).add_task(task)
+
+    def maintenance(self, now: float) -> None:
+        """Lets go who is idle, or too slow."""
+        super().maintenance(now)
+        for channel in self.active_channels.values():
+            if channel.is_late(now):
+                channel.will_close = True
+
+    def turn(self) -> None:
+        """Reads and writes once."""
+        wasyncore.loop(timeout=1.0, use_poll=True, map=self._map, count=1)
+
+    def end(self, seconds: float) -> None:
+        """Finishes what has begun."""
+        self.accepting = False
+        for dispatcher in (self.task_dispatcher, self._desk):
+            dispatcher.shutdown(timeout=seconds)
+        self.turn()
+
+
+def _settings(sockets: list[Any]) -> Adjustments:
+    """Who may say who asks (its address and whether by HTTPS) is the proxy that is named, and nobody else."""
+    proxy = os.environ.get("HESTOR_PROXY", "127.0.0.1" if os.environ.get("HESTOR_HTTPS") == "1" else "")
+    trusted = {
+        "trusted_proxy": proxy,
+        "trusted_proxy_count": 1,
+        "trusted_proxy_headers": {"x-forwarded-for", "x-forwarded-proto"},
+    }
+    return Adjustments(
+        sockets=sockets,
+        threads=VISITORS,
+        ident=None,
+        connection_limit=2_000,
+        channel_timeout=IDLE_SECONDS,
+        cleanup_interval=2,
+        max_request_header_size=32_000,
+        max_request_body_size=_MOST_BYTES,
+        clear_untrusted_proxy_headers=True,
+        **(trusted if proxy else {}),
+    )
+
+
+class HestorWorker(Worker):
+    """A process of gunicorn's that serves as above."""
+
+    def run(self) -> None:
+        """Serves until told to end, or until whoever started it has ended."""
+        from django.conf import settings
+
+        sys.setswitchinterval(_SWITCH)
+        (listener,) = self.sockets
+        sock = listener.sock
+        sock.setblocking(False)
+        desk = frozenset((settings.DESK_HOST, "127.0.0.1", "[::1]"))
+        server = Server(self.wsgi, sock, _settings([sock]), desk)
+        while self.alive and self.ppid == os.getppid():
+            self.notify()
+            server.turn()
+        server.end(self.cfg.graceful_timeout)
