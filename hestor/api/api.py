@@ -1,6 +1,9 @@
 """The desk's HTTP API, put together from its routers."""
 
+from typing import Any
+
 from ninja import NinjaAPI
+from ninja.openapi.schema import OpenAPISchema
 
 from hestor.api import (
     brand,
@@ -18,9 +21,23 @@ from hestor.api import (
     towns,
 )
 from hestor.api.auth import signed_in
+from hestor.api.bodies import ReadBody
+from hestor.api.description import complete
 from hestor.api.errors import register
 
-api = NinjaAPI(
+
+class DeskApi(NinjaAPI):
+    """The API, with a description that says every answer it may give."""
+
+    def get_openapi_schema(self, **options: Any) -> OpenAPISchema:
+        """The OpenAPI document."""
+        schema = super().get_openapi_schema(**options)
+        complete(schema)
+        return schema
+
+
+api = DeskApi(
+    parser=ReadBody(),
     title="Hestor's desk",
     version="1",
     description="What the desk calls. Session cookie; errors are problem details (RFC 9457).",

@@ -1,12 +1,13 @@
 """The brand report of the draft: logo, icon, share picture, colours; also while they are being chosen."""
 
 import base64
-from typing import Any
+from typing import Any, Literal
 
 from django.http import HttpRequest, HttpResponse
 from ninja import Router
 
 from hestor.api.auth import site_for
+from hestor.api.description import gives
 from hestor.api.errors import field_error
 from hestor.api.files import FileAddresses
 from hestor.api.picture_schemas import BrandIn, BrandOut, TokensIn, TokensOut
@@ -98,7 +99,7 @@ def typed(request: HttpRequest, site: str, given: BrandIn) -> dict[str, Any]:
     return _out(site_for(request, site, Action.VIEW), given.facts)
 
 
-@router.get("/shapes/{shape}", auth=None)
+@router.get("/shapes/{shape}", auth=None, openapi_extra=gives("image/svg+xml"))
 def shape(request: HttpRequest, shape: str) -> HttpResponse:
     """One of the shapes, as a drawing in a mid grey that can be made out in light and dark."""
     if shape not in shapes.SHAPES:
@@ -110,8 +111,8 @@ def shape(request: HttpRequest, shape: str) -> HttpResponse:
     return response
 
 
-@router.get("/sites/{site}/tokens.{kind}")
-def export(request: HttpRequest, site: str, kind: str) -> HttpResponse:
+@router.get("/sites/{site}/tokens.{kind}", openapi_extra=gives("application/json", "text/css"))
+def export(request: HttpRequest, site: str, kind: Literal["json", "css"]) -> HttpResponse:
     """Colours and typefaces of the draft as a file: design tokens (``json``) or custom properties (``css``)."""
     found = site_for(request, site, Action.VIEW)
     text, media = (
@@ -130,7 +131,7 @@ def read(request: HttpRequest, site: str, given: TokensIn) -> dict[str, Any]:
     return {"facts": dict(found.facts), "colours": dict(found.colours)}
 
 
-@router.get("/typefaces/{family}", auth=None)
+@router.get("/typefaces/{family}", auth=None, openapi_extra=gives("font/woff2"))
 def typeface(request: HttpRequest, family: str) -> HttpResponse:
     """A shipped typeface's file, so that the desk can show it before it is chosen."""
     body = faces.file_of(family)

@@ -7,7 +7,7 @@ from ninja import Router, Status
 
 from hestor import clock
 from hestor.api.auth import given_revision, signed_in, site_for
-from hestor.api.schemas import EditionOut, ProblemOut, PublishedOut, RestoredOut
+from hestor.api.schemas import EditionOut, Identifier, ProblemOut, PublishedOut, RestoredOut
 from hestor.api.words import changes_out
 from hestor.core.changes import Change
 from hestor.core.roles import Action
@@ -36,7 +36,7 @@ def _values(site: Site, edition: Edition, live: int) -> dict[str, Any]:
 
 @router.get("/sites/{site}/editions", response={200: list[EditionOut], 404: ProblemOut})
 def list_editions(
-    request: HttpRequest, response: HttpResponse, site: str, before: int | None = None
+    request: HttpRequest, response: HttpResponse, site: str, before: Identifier | None = None
 ) -> list[EditionOut]:
     """Fifty editions, newest first; older ones with ``before`` a number, which the Link header names (RFC 8288)."""
     found = site_for(request, site, Action.VIEW)
@@ -58,7 +58,7 @@ def publish_draft(request: HttpRequest, site: str) -> Status[PublishedOut]:
 
 
 @router.post("/sites/{site}/editions/{number}/restore", response={200: RestoredOut, 404: ProblemOut, 412: ProblemOut})
-def bring_back(request: HttpRequest, site: str, number: int) -> RestoredOut:
+def bring_back(request: HttpRequest, site: str, number: Identifier) -> RestoredOut:
     """Makes the draft say what an edition said; nothing is published."""
     found = site_for(request, site, Action.EDIT)
     after = restore(found.pk, number, given_revision(request))

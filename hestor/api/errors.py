@@ -4,13 +4,14 @@ import logging
 from collections.abc import Callable
 from typing import Any
 
-from django.core.exceptions import RequestDataTooBig
+from django.core.exceptions import RequestDataTooBig, SuspiciousOperation
 from django.http import HttpRequest, HttpResponse, JsonResponse
+from django.http.multipartparser import MultiPartParserError
 from ninja import NinjaAPI
 from ninja.errors import HttpError, ValidationError
 
 from hestor import wording
-from hestor.core.errors import HestorError, InvalidInput, Problem
+from hestor.core.errors import HestorError, InvalidInput, Malformed, Problem
 
 _LOG = logging.getLogger("hestor.api")
 
@@ -49,7 +50,8 @@ def body(status: int, code: str, title: str, **more: Any) -> HttpResponse:
     return JsonResponse(details, status=status, content_type="application/problem+json")
 
 
-def _own(request: HttpRequest, error: HestorError) -> HttpResponse:
+def own(request: HttpRequest, error: HestorError) -> HttpResponse:
+    """One of the job's own errors, in words."""
     key = f"error.{error.code}"
     if isinstance(error, InvalidInput):
         errors = [field_error(problem) for problem in error.problems]
@@ -77,12 +79,16 @@ def _schema(request: HttpRequest, error: ValidationError) -> HttpResponse:
     return body(422, "invalid_input", wording.counted("error.invalid_input", len(errors)), errors=errors)
 
 
+def _malformed(request: HttpRequest, error: Exception) -> HttpResponse:
+    return own(request, Malformed())
+
+
 def _too_big(request: HttpRequest, error: RequestDataTooBig) -> HttpResponse:
     return body(413, "too_big", wording.say("error.too_big"))
 
 
 def _http(request: HttpRequest, error: HttpError) -> HttpResponse:
-    return body(error.status_code, "http", str(error))
+    return own(request, Malformed()) if error.status_code == 400 else body(error.status_code, "http", str(error))
 
 
 def _crash(request: HttpRequest, error: Exception) -> HttpResponse:
@@ -93,11 +99,13 @@ def _crash(request: HttpRequest, error: Exception) -> HttpResponse:
 def register(api: NinjaAPI) -> None:
     """Puts the handlers in place."""
     handlers: list[tuple[type[Exception], Callable[..., HttpResponse]]] = [
-        (HestorError, _own),
+        (HestorError, own),
         (Conflict, _conflict),
         (ValidationError, _schema),
         (HttpError, _http),
         (RequestDataTooBig, _too_big),
+        (SuspiciousOperation, _malformed),
+        (MultiPartParserError, _malformed),
         (Exception, _crash),
     ]
     for kind, handler in handlers:

@@ -9,6 +9,7 @@ from django.http import HttpRequest, HttpResponse
 from ninja import Router
 
 from hestor.api.auth import site_for
+from hestor.api.description import gives
 from hestor.core.errors import NotFound
 from hestor.core.facts import document
 from hestor.core.facts.document import Facts
@@ -68,7 +69,7 @@ def _typed(text: str) -> dict[str, Any]:
     return found if isinstance(found, dict) else {}
 
 
-@router.get("/sites/{site}/files/{path:path}")
+@router.get("/sites/{site}/files/{path:path}", openapi_extra=gives("image/*"))
 def show(request: HttpRequest, site: str, path: str, typed: str = "") -> HttpResponse:
     """A file that the draft's brand has. Its address holds a hash of what it shows."""
     found = site_for(request, site, Action.VIEW)
@@ -82,5 +83,5 @@ def show(request: HttpRequest, site: str, path: str, typed: str = "") -> HttpRes
     response = HttpResponse(made.body, content_type=made.media_type)
     response["Cache-Control"] = "private, max-age=31536000, immutable"
     # A drawing that is opened by itself may do nothing but draw.
-    response["Content-Security-Policy"] = "default-src 'none'; style-src 'unsafe-inline'; sandbox"
+    response["Content-Security-Policy"] = "default-src 'none'; sandbox"
     return response

@@ -8,7 +8,7 @@ from ninja import Router, Status
 from hestor import clock
 from hestor.api.auth import given_revision, site_for
 from hestor.api.errors import Conflict
-from hestor.api.schemas import PageChange, PageFull, PageIn, PageOut, ProblemOut
+from hestor.api.schemas import Identifier, PageChange, PageFull, PageIn, PageOut, ProblemOut
 from hestor.core.errors import StaleRevision
 from hestor.core.roles import Action
 from hestor.sites.models import Revision, Site
@@ -32,7 +32,7 @@ def list_pages(request: HttpRequest, site: str) -> list[dict[str, Any]]:
 
 
 @router.get("/sites/{site}/pages/{page}", response={200: PageFull, 404: ProblemOut})
-def show(request: HttpRequest, site: str, page: int) -> dict[str, Any]:
+def show(request: HttpRequest, site: str, page: Identifier) -> dict[str, Any]:
     """One page with its text."""
     found = site_for(request, site, Action.VIEW)
     return _full(found, current(found.pk, page))
@@ -47,7 +47,7 @@ def add(request: HttpRequest, site: str, given: PageIn) -> Status[dict[str, Any]
 
 
 @router.patch("/sites/{site}/pages/{page}", response={200: PageFull, 412: ProblemOut, 422: ProblemOut})
-def change(request: HttpRequest, site: str, page: int, given: PageChange) -> dict[str, Any]:
+def change(request: HttpRequest, site: str, page: Identifier, given: PageChange) -> dict[str, Any]:
     """Changes a page in the draft; what is live stays as it is. A stale write is refused, with both values."""
     found = site_for(request, site, Action.EDIT)
     sent = given.model_dump(exclude_unset=True)
@@ -59,7 +59,7 @@ def change(request: HttpRequest, site: str, page: int, given: PageChange) -> dic
 
 
 @router.delete("/sites/{site}/pages/{page}", response={204: None, 412: ProblemOut, 422: ProblemOut})
-def remove(request: HttpRequest, site: str, page: int) -> Status[None]:
+def remove(request: HttpRequest, site: str, page: Identifier) -> Status[None]:
     """Takes a page out of the draft; what is live stays as it is."""
     found = site_for(request, site, Action.EDIT)
     remove_page(found.pk, page, given_revision(request))

@@ -8,8 +8,9 @@ from ninja.files import UploadedFile
 
 from hestor import clock, wording
 from hestor.api.auth import site_for
+from hestor.api.description import gives
 from hestor.api.picture_schemas import PictureChange, PictureOut, PicturesOut, UploadOut
-from hestor.api.schemas import ProblemOut
+from hestor.api.schemas import Identifier, ProblemOut
 from hestor.core.errors import NotFound
 from hestor.core.imaging import crops, ingest
 from hestor.core.roles import Action
@@ -79,7 +80,7 @@ def upload(request: HttpRequest, site: str, file: UploadedFile = File(...)) -> S
 
 
 @router.patch("/sites/{site}/pictures/{picture}", response={200: PictureOut, 404: ProblemOut, 422: ProblemOut})
-def describe(request: HttpRequest, site: str, picture: int, given: PictureChange) -> dict[str, Any]:
+def describe(request: HttpRequest, site: str, picture: Identifier, given: PictureChange) -> dict[str, Any]:
     """Changes the words about a picture."""
     found = site_for(request, site, Action.EDIT)
     changed = site_pictures.describe(found.pk, picture, given.model_dump(exclude_none=True))
@@ -87,7 +88,7 @@ def describe(request: HttpRequest, site: str, picture: int, given: PictureChange
 
 
 @router.post("/sites/{site}/pictures/{picture}/content", response={200: PictureOut, 404: ProblemOut, 422: ProblemOut})
-def replace(request: HttpRequest, site: str, picture: int, file: UploadedFile = File(...)) -> dict[str, Any]:  # noqa: B008
+def replace(request: HttpRequest, site: str, picture: Identifier, file: UploadedFile = File(...)) -> dict[str, Any]:  # noqa: B008
     """Gives a picture other content; its uses in the draft follow."""
     found = site_for(request, site, Action.EDIT)
     changed = site_pictures.replace(found.pk, picture, file.name or "", _read(file), clock.now())
@@ -96,7 +97,7 @@ def replace(request: HttpRequest, site: str, picture: int, file: UploadedFile = 
 
 
 @router.delete("/sites/{site}/pictures/{picture}", response={204: None, 404: ProblemOut, 409: ProblemOut})
-def delete(request: HttpRequest, site: str, picture: int, used: bool = False) -> Status[None]:
+def delete(request: HttpRequest, site: str, picture: Identifier, used: bool = False) -> Status[None]:
     """Deletes a picture for 30 days. One that the draft shows is deleted only with ``used=true``."""
     found = site_for(request, site, Action.EDIT)
     site_pictures.delete(found.pk, picture, clock.now(), used)
@@ -104,15 +105,15 @@ def delete(request: HttpRequest, site: str, picture: int, used: bool = False) ->
 
 
 @router.post("/sites/{site}/pictures/{picture}/restore", response={200: PictureOut, 404: ProblemOut})
-def restore(request: HttpRequest, site: str, picture: int) -> dict[str, Any]:
+def restore(request: HttpRequest, site: str, picture: Identifier) -> dict[str, Any]:
     """Restores a deleted picture."""
     found = site_for(request, site, Action.EDIT)
     back = services.restore(found.pk, picture, clock.now())
     return _out(found, back, uses_of(found, clock.now()))
 
 
-@router.get("/sites/{site}/pictures/{picture}/thumbnail")
-def thumbnail(request: HttpRequest, site: str, picture: int, key: str = "") -> HttpResponse:
+@router.get("/sites/{site}/pictures/{picture}/thumbnail", openapi_extra=gives("image/png"))
+def thumbnail(request: HttpRequest, site: str, picture: Identifier, key: str = "") -> HttpResponse:
     """The picture made small, as PNG; ``key`` makes the address change with the content."""
     found = site_for(request, site, Action.VIEW)
     shown, body = services.thumbnail(found.pk, picture)
@@ -122,7 +123,7 @@ def thumbnail(request: HttpRequest, site: str, picture: int, key: str = "") -> H
 
 
 @router.get("/sites/{site}/pictures/{picture}/crop", response={200: list[float], 404: ProblemOut})
-def proposed_crop(request: HttpRequest, site: str, picture: int) -> list[float]:
+def proposed_crop(request: HttpRequest, site: str, picture: Identifier) -> list[float]:
     """A square for an icon, proposed from what is in the picture: left, top, right, bottom as shares."""
     found = site_for(request, site, Action.VIEW)
     content = picture_selectors.master(found.pk, picture_selectors.picture_of(found.pk, picture).key)

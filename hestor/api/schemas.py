@@ -13,6 +13,9 @@ from hestor.core.places.all import DRAWN
 from hestor.core.places.place import Place
 from hestor.core.roles import Role
 
+Identifier = Annotated[int, Field(ge=1, le=2**63 - 1)]
+"""What a row is called by in addresses and bodies; more than the database's integers hold is none."""
+
 
 class Strict(Schema):
     """Input that refuses what it doesn't know."""
@@ -76,7 +79,7 @@ class NewSite(Strict):
     """A site from a name and a town; the rest has defaults."""
 
     name: str
-    town: int | None = None
+    town: Identifier | None = None
     slug: str = ""
     label: str = ""
 

@@ -56,6 +56,7 @@ MIDDLEWARE = [
     "django.contrib.sessions.middleware.SessionMiddleware",
     "hestor.desk.middleware.SameDesk",
     "django.contrib.auth.middleware.AuthenticationMiddleware",
+    "hestor.api.bodies.CarefulBodies",
 ]
 ROOT_URLCONF = "hestor.config.urls"
 WSGI_APPLICATION = "hestor.config.wsgi.application"

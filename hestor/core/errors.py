@@ -3,6 +3,8 @@
 HestorError
 ├── InvalidInput        422  values were refused; carries one Problem for each spot
 ├── PictureRefused      422  a file is no picture that can be shown
+├── Malformed           400  what was sent can't be read at all
+├── TooBig              413  more was sent than one call may bring
 ├── TooMuchWork         422  what was sent takes more time or memory than it may
 ├── TooBusy             503  everybody who could do it is at work; to be tried again
 ├── TokensRefused       422  a file of design tokens can't be read
@@ -87,6 +89,20 @@ class PictureRefused(HestorError):
     def __init__(self, reason: str, **params: Param) -> None:
         super().__init__(**params)
         self.code = f"picture_{reason}"
+
+
+class Malformed(HestorError):
+    """What was sent can't be read at all."""
+
+    code = "malformed"
+    status = 400
+
+
+class TooBig(HestorError):
+    """More was sent than one call may bring, or nested deeper."""
+
+    code = "too_big"
+    status = 413
 
 
 class TooMuchWork(HestorError):

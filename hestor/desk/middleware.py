@@ -20,9 +20,23 @@ def _length(request: HttpRequest) -> int:
     return int(given) if given.isdigit() else 0
 
 
-def _too_big() -> HttpResponse:
-    body = {"type": "about:blank", "title": wording.say("error.too_big"), "status": 413, "code": "too_big"}
-    return JsonResponse(body, status=413, content_type="application/problem+json")
+def _problem(status: int, code: str) -> HttpResponse:
+    body = {"type": "about:blank", "title": wording.say(f"error.{code}"), "status": status, "code": code}
+    return JsonResponse(body, status=status, content_type="application/problem+json")
+
+
+_BY_FRAMEWORK = {404: "no_such_call", 405: "method"}
+
+
+def _in_one_shape(request: HttpRequest, response: HttpResponse) -> HttpResponse:
+    """What the framework itself says of a call that there is not, as a problem like all others."""
+    code = _BY_FRAMEWORK.get(response.status_code)
+    if code is None or not request.path.startswith("/api/") or "json" in response.get("Content-Type", ""):
+        return response
+    said = _problem(response.status_code, code)
+    if "Allow" in response:
+        said["Allow"] = response["Allow"]
+    return said
 
 
 class DeskHeaders:
@@ -33,7 +47,11 @@ class DeskHeaders:
 
     def __call__(self, request: HttpRequest) -> HttpResponse:
         """Answers one request."""
-        response = _too_big() if _length(request) > MOST_SENT else self._get_response(request)
+        response = (
+            _problem(413, "too_big")
+            if _length(request) > MOST_SENT
+            else _in_one_shape(request, self._get_response(request))
+        )
         headers = response.headers
         headers.setdefault("Content-Security-Policy", _STRICT)
         headers.setdefault("Cache-Control", "no-store")
@@ -68,6 +86,4 @@ class SameDesk(CsrfViewMiddleware):
         return super().process_view(request, _checked_view, args, kwargs)
 
     def _reject(self, request: HttpRequest, reason: str) -> HttpResponse:
-        title = wording.say("error.cross_site")
-        body = {"type": "about:blank", "title": title, "status": 403, "code": "cross_site"}
-        return JsonResponse(body, status=403, content_type="application/problem+json")
+        return _problem(403, "cross_site")

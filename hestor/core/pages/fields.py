@@ -4,7 +4,7 @@ from collections.abc import Iterator, Mapping
 from datetime import date
 from typing import Annotated, Any, Literal
 
-from pydantic import BaseModel, ConfigDict, Field
+from pydantic import BaseModel, BeforeValidator, ConfigDict, Field
 
 from hestor.core.errors import Problem
 from hestor.core.pages import paths
@@ -15,6 +15,16 @@ Kind = Literal["page", "post", "news"]
 KINDS: tuple[Kind, ...] = ("page", "post", "news")
 MOST_BODY = 200_000
 _MOST_ORDER = 1_000_000
+
+
+def _as_a_day(given: object) -> object:
+    """A number is no day, though it could be read as seconds since 1970."""
+    if isinstance(given, (int, float)):
+        raise ValueError("a day is said as YYYY-MM-DD")
+    return given
+
+
+Day = Annotated[date, BeforeValidator(_as_a_day)]
 
 
 class PageFields(BaseModel):
@@ -28,10 +38,10 @@ class PageFields(BaseModel):
     kind: Kind = "page"
     menu_title: Annotated[str, Line(0, 60, takes_fill_ins=True)] = ""
     summary: Annotated[str, Line(0, 320, takes_fill_ins=True)] = ""
-    parent: int | None = None
+    parent: Annotated[int, Field(ge=1, le=2**63 - 1)] | None = None
     in_menu: bool = False
     order: int = Field(default=0, ge=0, le=_MOST_ORDER)
-    published: date | None = None
+    published: Day | None = None
 
 
 LINES: Mapping[str, Line] = {

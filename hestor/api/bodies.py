@@ -1,0 +1,111 @@
+"""What is sent to the API, looked at before anything else is done with it: its size, its depth, its characters.
+
+Costs a few steps a byte, whatever it holds. What is past these checks can be kept, compared and sent back as UTF-8
+(RFC 8259, section 8; lone surrogates are what section 8.2 warns of).
+"""
+
+import json
+import math
+import re
+from collections.abc import Callable, Iterator
+from typing import Any, NoReturn
+
+from django.http import HttpRequest, HttpResponse
+from ninja.parser import Parser
+
+from hestor.api.errors import own
+from hestor.core.errors import HestorError, InvalidInput, Malformed, Problem, TooBig
+
+MOST_BYTES, MOST_PAGE_BYTES = 64_000, 1_000_000
+_PAGE = re.compile(r"/api/sites/[^/]+/pages(?:/[^/]+)?")
+_DEEPEST = 12
+_MOST_VALUES = 2_000
+# What a database's integer holds (64 bits with a sign).
+_FARTHEST = 2**63 - 1
+_SURROGATE = re.compile("[\ud800-\udfff]")
+
+
+def most_bytes(path: str) -> int:
+    """How long a call to an address may be, in bytes: a page has a text, all else are settings."""
+    return MOST_PAGE_BYTES if _PAGE.fullmatch(path) else MOST_BYTES
+
+
+def _refuse(constant: str) -> NoReturn:
+    raise ValueError(constant)
+
+
+def _parsed(body: bytes) -> Any:
+    try:
+        return json.loads(body.decode(), parse_constant=_refuse)
+    except (ValueError, RecursionError) as error:
+        raise Malformed from error
+
+
+def _walked(value: Any, field: str, depth: int = 0) -> Iterator[tuple[str, Any]]:
+    """Every value with the name of the field that it is in. Raises TooBig for what is nested too deep."""
+    if depth > _DEEPEST:
+        raise TooBig
+    yield field, value
+    if isinstance(value, dict):
+        for key, inner in value.items():
+            yield key, key
+            yield from _walked(inner, key, depth + 1)
+    elif isinstance(value, list):
+        for inner in value:
+            yield from _walked(inner, field, depth + 1)
+
+
+def _problem(field: str, value: Any) -> Problem | None:
+    if isinstance(value, str) and _SURROGATE.search(value):
+        return Problem(_SURROGATE.sub("\ufffd", field), "characters_broken")
+    far = isinstance(value, int) and abs(value) > _FARTHEST
+    return Problem(field, "number_far") if far or (isinstance(value, float) and not math.isfinite(value)) else None
+
+
+def read(body: bytes, most: int) -> Any:
+    """The value that a body holds. Raises TooBig, Malformed, or InvalidInput with the first problem of each kind."""
+    if len(body) > most:
+        raise TooBig
+    parsed = _parsed(body)
+    problems: dict[tuple[str, str], Problem] = {}
+    for number, (field, value) in enumerate(_walked(parsed, "body")):
+        if number > _MOST_VALUES:
+            raise TooBig
+        if len(problems) < 5 and (found := _problem(field, value)):
+            problems.setdefault((found.field, found.code), found)
+    if problems:
+        raise InvalidInput(list(problems.values()))
+    return parsed
+
+
+class ReadBody(Parser):
+    """Gives ninja the body as it was read before."""
+
+    def parse_body(self, request: HttpRequest) -> Any:
+        """The value that the body holds."""
+        return request.hestor_body if hasattr(request, "hestor_body") else super().parse_body(request)
+
+
+class CarefulBodies:
+    """Reads what is sent to the API, or says what is wrong with it, before any view is asked."""
+
+    def __init__(self, get_response: Callable[[HttpRequest], HttpResponse]) -> None:
+        self._get_response = get_response
+
+    def __call__(self, request: HttpRequest) -> HttpResponse:
+        """Answers one request."""
+        sends = request.method in ("POST", "PUT", "PATCH") and request.path.startswith("/api/")
+        if sends and not (request.content_type or "").startswith("multipart/"):
+            try:
+                self._read(request)
+            except HestorError as error:
+                return own(request, error)
+        return self._get_response(request)
+
+    def _read(self, request: HttpRequest) -> None:
+        most = most_bytes(request.path)
+        given = request.META.get("CONTENT_LENGTH") or "0"
+        if given.isdigit() and int(given) > most:
+            raise TooBig
+        if request.body:
+            request.hestor_body = read(request.body, most)  # type: ignore[attr-defined]
