@@ -106,12 +106,15 @@ class Studio:
             return self._try(work, limits)
         except _StudioLost:
             # The work is not to blame; a second time it is.
-            return self._try(work, limits)
+            try:
+                return self._try(work, limits)
+            except _StudioLost as error:
+                raise TooMuchWork from error
         finally:
             self._turns.release()
 
 
-class _StudioLost(TooMuchWork):
+class _StudioLost(Exception):
     """The whole studio ended while it was at work."""
 
 

@@ -109,7 +109,7 @@ def test_choices_that_are_refused_are_said_and_the_kept_ones_shown(desk, site):
 
 def test_a_drawing_opened_by_itself_may_only_draw(desk, site):
     drawn = brand(desk)["icon"]["files"]["icon.svg"]
-    assert desk.get(drawn)["Content-Security-Policy"] == "default-src 'none'; style-src 'unsafe-inline'; sandbox"
+    assert desk.get(drawn)["Content-Security-Policy"] == "default-src 'none'; sandbox"
 
 
 def test_files_are_only_those_of_the_draft(desk, site):

@@ -2055,7 +2055,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "image/svg+xml": string;
+                    "image/svg+xml": unknown;
                 };
             };
             /** @description Why it was not done */
@@ -2518,7 +2518,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "image/*": string;
+                    "image/*": unknown;
                 };
             };
             /** @description Why it was not done */
@@ -3133,7 +3133,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "image/png": string;
+                    "image/png": unknown;
                 };
             };
             /** @description Why it was not done */
@@ -3443,8 +3443,8 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": string;
-                    "text/css": string;
+                    "application/json": unknown;
+                    "text/css": unknown;
                 };
             };
             /** @description Why it was not done */
@@ -3506,7 +3506,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "font/woff2": string;
+                    "font/woff2": unknown;
                 };
             };
             /** @description Why it was not done */

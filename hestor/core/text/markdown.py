@@ -22,7 +22,7 @@ from markdown_it.token import Token
 from hestor.core.errors import Problem
 from hestor.core.text import fillins, lines
 
-COMPILER_VERSION = 2
+COMPILER_VERSION = 3
 """Counts up when the same source would compile to something else, so that kept texts are made anew."""
 
 _OPEN, _CLOSE, _ROOT = "\ufdd0", "\ufdd1", "\ufdd2"
@@ -140,6 +140,10 @@ def compile_text(source: str) -> CompiledText:
     return CompiledText(html, _excerpt(plain), fills_in(html))
 
 
+# More at a time help nobody.
+_MOST_PROBLEMS = 5
+
+
 def problems(field: str, source: str) -> list[Problem]:
     """Fill-ins of a page text that are unknown or unclosed, by their place in the source."""
     found: list[Problem] = []
@@ -148,7 +152,9 @@ def problems(field: str, source: str) -> list[Problem]:
         if block.type == "inline" and block.map:
             texts = [token.content for token in block.children or () if token.type == "text"]
             found += _placed(field, texts, source, starts[min(block.map[0], len(starts) - 1)])
-    return found
+            if len(found) >= _MOST_PROBLEMS:
+                break
+    return found[:_MOST_PROBLEMS]
 
 
 def _placed(field: str, contents: Iterable[str], source: str, at: int) -> Iterator[Problem]:

@@ -5,7 +5,7 @@ from typing import Any
 
 from django.db import transaction
 
-from hestor.core.errors import InvalidInput, Problem
+from hestor.core.errors import InvalidInput, Problem, TooMuchWork
 from hestor.core.pages import fields as page_fields
 from hestor.core.pages import signature
 from hestor.core.pages.fields import PageFields
@@ -14,6 +14,11 @@ from hestor.core.text.markdown import CompiledText
 from hestor.sites.models import Page, Revision, Site, Text
 from hestor.sites.selectors.page_fields import COLUMNS, current, fields_of
 from hestor.sites.services.locking import bump, locked
+from hestor.studio import TO_READ, run_within
+
+# A long text is read in the studio: one can be written over which a reader sits for a minute.
+_LONG = 10_000
+MOST_LEVELS = 10
 
 
 def _address_problems(site: Site, given: PageFields, page: Page | None) -> Iterator[Problem]:
@@ -21,9 +26,24 @@ def _address_problems(site: Site, given: PageFields, page: Page | None) -> Itera
         yield Problem("path", "path_taken", {"path": given.path})
 
 
+def _height(site: Site, page: Page | None) -> int:
+    """How many levels of pages there are below a page in the draft, no more counted than may be."""
+    level = [page.pk] if page else []
+    for height in range(MOST_LEVELS):
+        below = Revision.objects.in_draft_of(site.pk).filter(parent_id__in=level)
+        level = list(below.values_list("page_id", flat=True)) if level else []
+        if not level:
+            return height
+    return MOST_LEVELS
+
+
 def _parent_problems(site: Site, given: PageFields, page: Page | None) -> Iterator[Problem]:
-    above, seen = given.parent, set()
+    above, height = given.parent, _height(site, page)
+    seen: set[int] = set()
     while above is not None and above not in seen:
+        if len(seen) + 1 + height >= MOST_LEVELS:
+            yield Problem("parent", "parent_deep", {"most": MOST_LEVELS})
+            return
         if page is not None and above == page.pk:
             yield Problem("parent", "parent_loop")
             return
@@ -39,10 +59,19 @@ def _parent_problems(site: Site, given: PageFields, page: Page | None) -> Iterat
 def _prepared(values: Mapping[str, Any]) -> tuple[PageFields, CompiledText]:
     """The page as it would be kept, checked by itself and compiled. Raises InvalidInput with every problem."""
     given = PageFields(**page_fields.tidied(values))
-    problems = list(page_fields.problems(given))
-    if problems:
+    long = len(given.body) > _LONG
+    try:
+        problems, compiled = run_within(TO_READ, _read, given) if long else _read(given)
+    except TooMuchWork as error:
+        raise InvalidInput([Problem("body", "text_intricate")]) from error
+    if problems or compiled is None:
         raise InvalidInput(problems)
-    return given, markdown.compile_text(given.body)
+    return given, compiled
+
+
+def _read(given: PageFields) -> tuple[list[Problem], CompiledText | None]:
+    problems = list(page_fields.problems(given))
+    return problems, None if problems else markdown.compile_text(given.body)
 
 
 def _check_in_site(site: Site, given: PageFields, page: Page | None) -> None:
