@@ -39,3 +39,16 @@ class Account(AbstractBaseUser):
     def shown_name(self) -> str:
         """How the person is called in lists: the name, else the part of the address before the @."""
         return self.name or self.email.partition("@")[0]
+
+
+class Device(models.Model):
+    """A browser on which somebody is signed in: its session, what it calls itself, and when it was last used."""
+
+    account = models.ForeignKey(Account, on_delete=models.CASCADE, related_name="devices")
+    session_key = models.CharField(max_length=40, unique=True)
+    agent = models.CharField(max_length=200, blank=True)
+    since = models.DateTimeField(auto_now_add=True)
+    seen = models.DateTimeField()
+
+    def __str__(self) -> str:
+        return f"{self.account} since {self.since:%Y-%m-%d}"

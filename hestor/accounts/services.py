@@ -1,25 +1,60 @@
-"""Signing in, signing out, and the first account."""
+"""Signing in and out, the first account, and changing one's own: password, email address, a lost password."""
+
+from datetime import timedelta
+from threading import BoundedSemaphore
+from urllib.parse import urlencode
 
 from axes.handlers.proxy import AxesProxyHandler
+from axes.models import AccessAttempt
 from django.conf import settings
-from django.contrib.auth import authenticate, login, logout
+from django.contrib.auth import authenticate, login, logout, update_session_auth_hash
 from django.contrib.auth.password_validation import validate_password
+from django.contrib.auth.tokens import default_token_generator
 from django.core.exceptions import ValidationError
 from django.core.validators import validate_email
 from django.db import transaction
+from django.db.models import Sum
 from django.http import HttpRequest
 
+from hestor import clock
+from hestor.accounts import devices
 from hestor.accounts.models import Account
 from hestor.accounts.selectors import is_first_run
-from hestor.core.errors import AccountsExist, InvalidInput, Problem, SignInPaused, SignInRefused
+from hestor.core.errors import (
+    AccountsExist,
+    InvalidInput,
+    LinkSpent,
+    Problem,
+    SignInPaused,
+    SignInRefused,
+)
+
+# A password is hashed with a hundred megabytes of memory, so that guessing is dear; here too.
+_HASHING = BoundedSemaphore(1)
+
+
+def _tries_from(request: HttpRequest) -> int:
+    """How many wrong tries came from where this one comes from lately, whatever the accounts."""
+    since = clock.now() - timedelta(minutes=settings.SIGN_IN_PAUSE_MINUTES)
+    tries = AccessAttempt.objects.filter(ip_address=devices.origin(request), attempt_time__gte=since)
+    return tries.aggregate(count=Sum("failures_since_start"))["count"] or 0
 
 
 def sign_in(request: HttpRequest, email: str, password: str) -> Account:
-    """Signs a person in. Raises SignInPaused after too many wrong tries, SignInRefused for a wrong one."""
+    """Signs a person in. Raises SignInPaused after too many wrong tries, SignInRefused for a wrong one.
+
+    Tries are counted by account and origin together, and by origin alone; a device on which the account was used
+    before is an origin of its own (``devices``).
+    """
     email = email.strip().lower()
-    account = authenticate(request, username=email, password=password)
+    request.hestor_email = email  # type: ignore[attr-defined]
+    if _tries_from(request) >= settings.SIGN_IN_TRIES_OF_ALL:
+        raise SignInPaused(minutes=settings.SIGN_IN_PAUSE_MINUTES)
+    with _HASHING:
+        account = authenticate(request, username=email, password=password)
     if isinstance(account, Account):
         login(request, account)
+        devices.remember(request, account)
         return account
     if AxesProxyHandler.is_locked(request, {"username": email}):
         raise SignInPaused(minutes=settings.SIGN_IN_PAUSE_MINUTES)
@@ -28,20 +63,26 @@ def sign_in(request: HttpRequest, email: str, password: str) -> Account:
 
 def sign_out(request: HttpRequest) -> None:
     """Ends the session; signing out twice is fine."""
+    if request.user.is_authenticated:
+        request.user.devices.filter(session_key=request.session.session_key or "").delete()
     logout(request)
 
 
-def _email_problems(email: str) -> list[Problem]:
+def _email_problems(email: str, account: Account | None = None) -> list[Problem]:
     try:
         validate_email(email)
     except ValidationError:
         return [Problem("email", "email_form")]
+    if account and Account.objects.exclude(pk=account.pk).filter(email=email).exists():
+        return [Problem("email", "email_taken")]
     return []
 
 
 def _password_problems(password: str, account: Account) -> list[Problem]:
+    if not password.strip():
+        return [Problem("password", "password_blank")]
     try:
-        validate_password(password, account)
+        validate_password(password.strip(), account)
     except ValidationError as error:
         return [Problem("password", "password_weak", {"reason": " ".join(error.messages)})]
     return []
@@ -51,9 +92,67 @@ def make_first_account(email: str, name: str, password: str) -> Account:
     """The account of whoever sets Hestor up. Raises AccountsExist, or InvalidInput with every problem."""
     email = email.strip().lower()
     problems = _email_problems(email) + _password_problems(password, Account(email=email, name=name))
+    if not is_first_run():
+        raise AccountsExist
+    if problems:
+        raise InvalidInput(problems)
+    with _HASHING:
+        made = Account(email=email, name=name.strip()[:120])
+        made.set_password(password)
     with transaction.atomic():
         if not is_first_run():
             raise AccountsExist
-        if problems:
-            raise InvalidInput(problems)
-        return Account.objects.create_user(email, password, name=name.strip()[:120])
+        made.save()
+        return made
+
+
+def _confirm(account: Account, password: str) -> None:
+    """Raises InvalidInput unless the password is the account's: who finds a desk open can't take it over."""
+    with _HASHING:
+        if not account.check_password(password):
+            raise InvalidInput([Problem("current", "password_wrong")])
+
+
+def _set_password(account: Account, password: str) -> None:
+    if problems := _password_problems(password, account):
+        raise InvalidInput(problems)
+    with _HASHING:
+        account.set_password(password)
+    account.save(update_fields=["password"])
+
+
+def change_password(request: HttpRequest, account: Account, current: str, password: str) -> None:
+    """Another password. Every other device is signed out. Raises InvalidInput."""
+    _confirm(account, current)
+    _set_password(account, password)
+    update_session_auth_hash(request, account)
+    devices.remember(request, account)
+    devices.sign_out_others(request, account)
+
+
+def change_email(request: HttpRequest, account: Account, current: str, email: str) -> None:
+    """Another email address to sign in with. Raises InvalidInput."""
+    email = email.strip().lower()
+    if problems := _email_problems(email, account):
+        raise InvalidInput(problems)
+    _confirm(account, current)
+    account.email = email
+    account.save(update_fields=["email"])
+    devices.remember(request, account)
+
+
+def password_link(account: Account) -> str:
+    """The address, from the desk's root on, at which a lost password is replaced: for an hour, and once."""
+    said = {"account": account.pk, "token": default_token_generator.make_token(account)}
+    return f"/new-password?{urlencode(said)}"
+
+
+def replace_password(account_id: int, token: str, password: str) -> Account:
+    """Another password for one that was lost; all devices are signed out. Raises LinkSpent, InvalidInput."""
+    account = Account.objects.filter(pk=account_id, is_active=True).first()
+    if account is None or not default_token_generator.check_token(account, token):
+        raise LinkSpent
+    _set_password(account, password)
+    for device in account.devices.all():
+        devices.sign_out(account, device.pk)
+    return account

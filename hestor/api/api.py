@@ -6,6 +6,7 @@ from ninja import NinjaAPI
 from ninja.openapi.schema import OpenAPISchema
 
 from hestor.api import (
+    account,
     brand,
     changes,
     editions,
@@ -46,7 +47,7 @@ api = DeskApi(
 )
 register(api)
 _MODULES = (
-    session, sites, style, proofs, reach, brand, files, pictures, pages, changes, editions, towns, languages,
+    session, account, sites, style, proofs, reach, brand, files, pictures, pages, changes, editions, towns, languages,
 )  # fmt: skip
 for module in _MODULES:
     api.add_router("", module.router)

@@ -3,6 +3,7 @@
 from django.http import HttpRequest
 from django.utils.http import parse_etags
 
+from hestor.accounts import devices
 from hestor.accounts.models import Account
 from hestor.core.errors import RevisionMissing, SignedOut
 from hestor.core.roles import Action, Role
@@ -16,6 +17,7 @@ def signed_in(request: HttpRequest) -> Account:
     """The account of the session. Raises SignedOut."""
     if not request.user.is_authenticated:
         raise SignedOut
+    devices.note_seen(request, request.user)
     return request.user
 
 

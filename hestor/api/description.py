@@ -29,5 +29,5 @@ def complete(schema: Any) -> None:
 
 def gives(*media: str) -> dict[str, Any]:
     """What a call says of itself that answers with a file."""
-    content = {one: {"schema": {}} for one in media}
+    content: dict[str, Any] = {one: {"schema": {}} for one in media}
     return {"responses": {200: {"description": "The file", "content": content}}}

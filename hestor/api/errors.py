@@ -11,7 +11,7 @@ from ninja import NinjaAPI
 from ninja.errors import HttpError, ValidationError
 
 from hestor import wording
-from hestor.core.errors import HestorError, InvalidInput, Malformed, Problem
+from hestor.core.errors import HestorError, InvalidInput, Malformed, Problem, SignInPaused, TooBusy
 
 _LOG = logging.getLogger("hestor.api")
 
@@ -56,7 +56,12 @@ def own(request: HttpRequest, error: HestorError) -> HttpResponse:
     if isinstance(error, InvalidInput):
         errors = [field_error(problem) for problem in error.problems]
         return body(error.status, error.code, wording.counted(key, len(errors)), errors=errors)
-    return body(error.status, error.code, wording.say(key, **error.params))
+    said = body(error.status, error.code, wording.say(key, **error.params))
+    if isinstance(error, SignInPaused):
+        said["Retry-After"] = str(60 * int(error.params["minutes"]))
+    elif isinstance(error, TooBusy):
+        said["Retry-After"] = "30"
+    return said
 
 
 def _conflict(request: HttpRequest, conflict: Conflict) -> HttpResponse:

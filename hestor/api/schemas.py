@@ -23,44 +23,6 @@ class Strict(Schema):
     model_config = ConfigDict(extra="forbid")
 
 
-class Person(Schema):
-    """Whoever is signed in."""
-
-    email: str
-    name: str
-
-
-class DemoAccount(Schema):
-    """An account of the demo, shown on its sign-in page."""
-
-    email: str
-    role: Role
-    password: str
-
-
-class SessionOut(Schema):
-    """Whether somebody is signed in, and what the sign-in page needs to know."""
-
-    account: Person | None
-    first_run: bool
-    demo_accounts: list[DemoAccount]
-
-
-class SignIn(Strict):
-    """Email and password."""
-
-    email: str
-    password: str
-
-
-class NewAccount(Strict):
-    """The first account."""
-
-    email: str
-    name: str = ""
-    password: str
-
-
 class SiteOut(Schema):
     """A site as the switcher shows it. ``name`` and ``icon_url`` are those of the draft."""
 

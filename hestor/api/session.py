@@ -5,7 +5,9 @@ from django.http import HttpRequest
 from ninja import Router, Status
 
 from hestor.accounts import demo, selectors, services
-from hestor.api.schemas import DemoAccount, NewAccount, Person, ProblemOut, SessionOut, SignIn
+from hestor.api.account_schemas import DemoAccount, NewAccount, Person, SessionOut, SignIn
+from hestor.api.schemas import ProblemOut
+from hestor.sites.selectors.access import may_make_sites
 
 router = Router(tags=["session"])
 
@@ -13,7 +15,11 @@ router = Router(tags=["session"])
 def _session(request: HttpRequest) -> SessionOut:
     user = request.user
     account = user if user.is_authenticated else None
-    person = Person(email=account.email, name=account.shown_name) if account else None
+    person = (
+        Person(email=account.email, name=account.shown_name, may_make_sites=may_make_sites(account))
+        if account
+        else None
+    )
     accounts = demo.ACCOUNTS.items() if settings.DEMO else ()
     shown = [DemoAccount(email=email, role=role, password=demo.PASSWORD) for email, role in accounts]
     return SessionOut(account=person, first_run=not account and selectors.is_first_run(), demo_accounts=shown)

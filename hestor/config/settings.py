@@ -98,7 +98,12 @@ SIGN_IN_TRIES = 8
 SIGN_IN_PAUSE_MINUTES = 15
 AXES_FAILURE_LIMIT = SIGN_IN_TRIES
 AXES_COOLOFF_TIME = SIGN_IN_PAUSE_MINUTES / 60
+# From one origin, whatever the accounts: far more than an office mistypes, far fewer than a list of stolen ones.
+SIGN_IN_TRIES_OF_ALL = 30
 AXES_LOCKOUT_PARAMETERS = [["username", "ip_address"]]
+AXES_CLIENT_IP_CALLABLE = "hestor.accounts.devices.origin"
+# Else whoever goes on trying would keep the account closed.
+AXES_RESET_COOL_OFF_ON_FAILURE_DURING_LOCKOUT = False
 AXES_RESET_ON_SUCCESS = True
 AXES_VERBOSE = False
 # Its middleware would answer a pause with a page; the API says it as a problem instead (accounts.services).
@@ -113,6 +118,11 @@ SESSION_COOKIE_SECURE = CSRF_COOKIE_SECURE = HTTPS
 SESSION_COOKIE_SAMESITE = CSRF_COOKIE_SAMESITE = "Lax"
 SESSION_COOKIE_AGE = 60 * 60 * 24 * 30
 CSRF_COOKIE_NAME = f"{_HOST_ONLY}csrftoken"
+DEVICE_COOKIE_NAME = f"{_HOST_ONLY}hestor-device" if HTTPS else f"hestor-device-{PORT}"
+PASSWORD_RESET_TIMEOUT = 60 * 60
+# Who may make sites: "owners" (whoever owns one, and the first account) or "everyone" with an account; and how many.
+MAKERS = os.environ.get("HESTOR_MAKERS", "owners")
+MOST_SITES = int(os.environ.get("HESTOR_MOST_SITES", "50"))
 
 # The desk sends texts and settings, never files, in one call; pictures come with their own limit.
 DATA_UPLOAD_MAX_MEMORY_SIZE = 2_000_000

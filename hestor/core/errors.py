@@ -9,8 +9,10 @@ HestorError
 ├── TooBusy             503  everybody who could do it is at work; to be tried again
 ├── TokensRefused       422  a file of design tokens can't be read
 ├── NotFound            404  the thing asked for isn't there, or isn't yours to see
+├── LinkSpent           410  a link to replace a password was used, or is too old
 ├── PictureGone         404  a deleted picture can't be brought back any more
 ├── Forbidden           403  your role on this site does not allow it
+├── TooManySites        403  a person has as many sites as one may have
 ├── SignedOut           401  the call needs a session and has none
 ├── SignInRefused       401  email and password don't match an account
 ├── SignInPaused        429  too many wrong tries
@@ -137,6 +139,13 @@ class NotFound(HestorError):
     status = 404
 
 
+class LinkSpent(HestorError):
+    """A link to replace a lost password was used, or is too old, or was never given out."""
+
+    code = "link_spent"
+    status = 410
+
+
 class PictureGone(HestorError):
     """A deleted picture can't be brought back any more."""
 
@@ -148,6 +157,13 @@ class Forbidden(HestorError):
     """The person's role on this site does not allow the action."""
 
     code = "forbidden"
+    status = 403
+
+
+class TooManySites(HestorError):
+    """A person has as many sites as one may have here."""
+
+    code = "too_many_sites"
     status = 403
 
 

@@ -3,14 +3,18 @@
 from collections.abc import Callable
 from typing import Any
 
+from django.conf import settings
 from django.http import HttpRequest, HttpResponse, HttpResponseBase, JsonResponse
 from django.middleware.csrf import CsrfViewMiddleware
 
 from hestor import wording
+from hestor.accounts import devices
 
 _STRICT = "default-src 'none'; frame-ancestors 'none'; base-uri 'none'; form-action 'none'"
 
 
+# For a year the browser asks by HTTPS only (RFC 6797); names below this one are others' affair.
+STRICT_TRANSPORT = "max-age=31536000"
 # A picture may have 20 MB (``core.pictures``); what is a little larger is still read, to be refused by its name.
 MOST_SENT = 50_000_000
 
@@ -52,11 +56,14 @@ class DeskHeaders:
             if _length(request) > MOST_SENT
             else _in_one_shape(request, self._get_response(request))
         )
+        devices.mark(request, response)
         headers = response.headers
         headers.setdefault("Content-Security-Policy", _STRICT)
         headers.setdefault("Cache-Control", "no-store")
         headers["X-Content-Type-Options"] = "nosniff"
         headers["X-Frame-Options"] = "DENY"
+        if settings.HTTPS:
+            headers["Strict-Transport-Security"] = STRICT_TRANSPORT
         headers["Referrer-Policy"] = "same-origin"
         headers["Cross-Origin-Opener-Policy"] = "same-origin"
         headers["Cross-Origin-Resource-Policy"] = "same-origin"

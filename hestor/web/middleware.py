@@ -17,6 +17,7 @@ _POLICY = (
     "base-uri 'none'; form-action 'self'; frame-ancestors 'none'"
 )
 _HEADERS = {
+    **({"Strict-Transport-Security": "max-age=31536000"} if settings.HTTPS else {}),
     "Content-Security-Policy": _POLICY,
     "X-Content-Type-Options": "nosniff",
     "X-Frame-Options": "DENY",

@@ -53,11 +53,16 @@ CALLS = [
 ]
 ANY_ACCOUNT = [
     ("GET", "/sites", None, 200),
-    ("POST", "/sites", {"name": "Another"}, 201),
+    ("POST", "/sites", {"name": "Another"}, 403),
+    ("GET", "/account", None, 200),
+    ("POST", "/account/password", {"current": "x", "password": "y"}, 422),
+    ("POST", "/account/email", {"current": "x", "email": "y"}, 422),
+    ("DELETE", "/account/devices/{device}", None, 404),
     ("GET", "/towns?q=lo", None, 200),
     ("GET", "/languages?q=de", None, 200),
 ]
 OPEN = {("GET", "/session"), ("POST", "/session"), ("DELETE", "/session"), ("POST", "/accounts")} | {
+    ("POST", "/new-password"),
     ("GET", "/shapes/{shape}"),
     ("GET", "/typefaces/{family}"),
 }
@@ -83,7 +88,8 @@ def filled_in(path: str, site: Site) -> str:
     picture = Picture.objects.of(site.pk).first()
     deleted = Picture.objects.deleted_of(site.pk).first()
     icon = BrandFiles(site.facts, masters(site.pk)).icon_folder.removeprefix(PREFIX)
-    values = {"picture": (deleted if "restore" in path else picture).pk, "kind": "css", "path": f"{icon}icon-32.png"}
+    values: dict[str, object] = {"device": 999_999}
+    values |= {"picture": (deleted if "restore" in path else picture).pk, "kind": "css", "path": f"{icon}icon-32.png"}
     return "/api" + path.format(site=site.slug, page=page, number=1, **values)
 
 

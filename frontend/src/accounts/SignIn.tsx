@@ -78,6 +78,10 @@ export function SignIn({ session }: { session: Session }) {
           {t("signIn.go")}
         </Button>
       </form>
+      <details className="mt-5 text-soft">
+        <summary className="act-link w-fit cursor-pointer">{t("signIn.lost")}</summary>
+        <p className="mt-2 max-w-md">{t("signIn.lostHint")}</p>
+      </details>
       <DemoAccounts
         accounts={session.demo_accounts}
         onUse={(email, password) => {

@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { api, result, type Schemas, type Session } from "../api/client";
+import { api, result, type Account, type Schemas, type Session } from "../api/client";
+import { ApiProblem, type FieldError } from "../api/problem";
 
 const KEY = ["session"];
 
@@ -31,5 +32,49 @@ export function useSignOut() {
   return useSessionChange(async () => {
     await result(api.DELETE("/api/session"));
     return result<Session>(api.GET("/api/session"));
+  });
+}
+
+/** What a refusal says of one field. */
+export function errorsOf(error: unknown, field: string): FieldError[] {
+  return error instanceof ApiProblem ? error.of(field) : [];
+}
+
+const ACCOUNT = ["account"];
+
+export function useAccount() {
+  return useQuery({ queryKey: ACCOUNT, queryFn: () => result<Account>(api.GET("/api/account")) });
+}
+
+function useAccountChange<Input>(call: (input: Input) => Promise<Account>) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: call,
+    onSuccess: (account) => {
+      queries.setQueryData(ACCOUNT, account);
+      void queries.invalidateQueries({ queryKey: KEY });
+    },
+  });
+}
+
+export function useChangePassword() {
+  return useAccountChange((body: Schemas["PasswordChange"]) =>
+    result<Account>(api.POST("/api/account/password", { body })),
+  );
+}
+
+export function useChangeEmail() {
+  return useAccountChange((body: Schemas["EmailChange"]) => result<Account>(api.POST("/api/account/email", { body })));
+}
+
+export function useSignOutDevice() {
+  return useAccountChange((device: number) =>
+    result<Account>(api.DELETE("/api/account/devices/{device}", { params: { path: { device } } })),
+  );
+}
+
+export function useReplacePassword() {
+  return useMutation({
+    mutationFn: (body: Schemas["NewPassword"]) => result(api.POST("/api/new-password", { body })),
   });
 }

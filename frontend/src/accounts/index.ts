@@ -1,3 +1,5 @@
 export { useSession, useSignOut } from "./api";
+export { AccountView } from "./AccountView";
 export { FirstAccount } from "./FirstAccount";
+export { NewPassword } from "./NewPassword";
 export { SignIn } from "./SignIn";

@@ -16,6 +16,7 @@ export type PageFields = Schemas["PageIn"];
 export type Reach = Schemas["ReachOut"];
 export type BrandReport = Schemas["BrandOut"];
 export type Session = Schemas["SessionOut"];
+export type Account = Schemas["AccountOut"];
 export type Town = Schemas["TownOut"];
 export type Language = Schemas["LanguageOut"];
 

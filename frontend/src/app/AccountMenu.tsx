@@ -1,6 +1,7 @@
 import { CircleUserRound } from "lucide-react";
 import { DropdownMenu as Menu } from "radix-ui";
 import { useTranslation } from "react-i18next";
+import { Link } from "react-router";
 import type { Session, Site } from "../api/client";
 import { useSignOut } from "../accounts";
 import { useStore } from "../draft/hooks";
@@ -37,6 +38,9 @@ export function AccountMenu({ person, site }: Props) {
           <p className="mt-1 text-xs text-soft">{t("account.role", { role: t(`role.${site.role}`) })}</p>
         </div>
         <Menu.Separator className="my-1 h-px bg-line" />
+        <Menu.Item asChild className="block rounded-md px-3 py-2 outline-none data-[highlighted]:bg-board">
+          <Link to="/your-account">{t("account.title")}</Link>
+        </Menu.Item>
         <Menu.Item
           className="cursor-pointer rounded-md px-3 py-2 outline-none data-[highlighted]:bg-board"
           onSelect={() => void leave()}

@@ -1,6 +1,7 @@
 import { ErrorBoundary } from "react-error-boundary";
-import { Navigate, Route, Routes } from "react-router";
-import { FirstAccount, SignIn, useSession } from "../accounts";
+import { Navigate, Route, Routes, useLocation } from "react-router";
+import { AccountView, FirstAccount, NewPassword, SignIn, useSession } from "../accounts";
+import type { Session } from "../api/client";
 import { EditionsView } from "../editions";
 import { SheetView } from "../house-style";
 import { PagesView } from "../pages";
@@ -9,18 +10,22 @@ import { ReviewView } from "../review";
 import { NewSite, useSites } from "../sites";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { lastSite } from "./lastSite";
+import { NoSite } from "./NoSite";
 import { Nowhere } from "./Nowhere";
 import { SiteFrame } from "./SiteFrame";
 import { ViewFailed } from "./ViewFailed";
 
+type Person = NonNullable<Session["account"]>;
+
 /** Leads to the site that was open last, or to making the first one. */
-function Start() {
+function Start({ person }: { person: Person }) {
   const sites = useSites();
   return (
     <QueryBoundary query={sites}>
       {(all) => {
         const open = all.find((site) => site.slug === lastSite()) ?? all[0];
-        return open ? <Navigate to={`/${open.slug}/style`} replace /> : <NewSite first />;
+        if (open) return <Navigate to={`/${open.slug}/style`} replace />;
+        return person.may_make_sites ? <NewSite first /> : <NoSite />;
       }}
     </QueryBoundary>
   );
@@ -28,6 +33,8 @@ function Start() {
 
 function Desk() {
   const session = useSession();
+  // Whoever lost the password is signed in nowhere.
+  if (useLocation().pathname === "/new-password") return <NewPassword />;
   return (
     <QueryBoundary query={session}>
       {(now) => {
@@ -35,7 +42,8 @@ function Desk() {
         if (!now.account) return <SignIn session={now} />;
         return (
           <Routes>
-            <Route path="/" element={<Start />} />
+            <Route path="/" element={<Start person={now.account} />} />
+            <Route path="/your-account" element={<AccountView />} />
             <Route path="/new-site" element={<NewSite first={false} />} />
             <Route path="/:site" element={<SiteFrame person={now.account} />}>
               <Route path="style" element={<SheetView />} />

@@ -29,7 +29,13 @@ function SiteLine({ site, strong = false }: { site: Site; strong?: boolean }) {
   );
 }
 
-export function SiteSwitcher({ site, sites }: { site: Site; sites: Site[] }) {
+interface Props {
+  site: Site;
+  sites: Site[];
+  mayMakeSites: boolean;
+}
+
+export function SiteSwitcher({ site, sites, mayMakeSites }: Props) {
   const { t } = useTranslation();
   const navigate = useNavigate();
   const [labelling, setLabelling] = useState(false);
@@ -67,9 +73,11 @@ export function SiteSwitcher({ site, sites }: { site: Site; sites: Site[] }) {
               <Tag size={16} aria-hidden /> {t("switcher.label")}
             </Menu.Item>
           )}
-          <Menu.Item className={ITEM} onSelect={() => void navigate("/new-site")}>
-            <Plus size={16} aria-hidden /> {t("switcher.another")}
-          </Menu.Item>
+          {mayMakeSites && (
+            <Menu.Item className={ITEM} onSelect={() => void navigate("/new-site")}>
+              <Plus size={16} aria-hidden /> {t("switcher.another")}
+            </Menu.Item>
+          )}
         </Menu.Content>
       </Menu.Root>
       {labelling && <LabelDialog site={site} onClose={() => setLabelling(false)} />}

@@ -68,7 +68,7 @@ export function TopBar({ site, sites, person }: Props) {
       <span className="max-sm:hidden">
         <Glyph />
       </span>
-      <SiteSwitcher site={site} sites={sites} />
+      <SiteSwitcher site={site} sites={sites} mayMakeSites={person.may_make_sites} />
       <i aria-hidden className="h-8 w-px bg-line max-lg:hidden" />
       <i aria-hidden className="order-1 basis-full lg:hidden" />
       <Views site={site} />

@@ -1,0 +1,51 @@
+import { useState, type FormEvent } from "react";
+import { useTranslation } from "react-i18next";
+import { Link, useSearchParams } from "react-router";
+import { AuthLayout } from "../ui/AuthLayout";
+import { Button } from "../ui/Button";
+import { ErrorNotice } from "../ui/ErrorNotice";
+import { Field } from "../ui/Field";
+import { errorsOf, useReplacePassword } from "./api";
+
+/** What a link to replace a lost password leads to. */
+export function NewPassword() {
+  const { t } = useTranslation();
+  const [link] = useSearchParams();
+  const replace = useReplacePassword();
+  const [password, setPassword] = useState("");
+
+  function submit(event: FormEvent) {
+    event.preventDefault();
+    replace.mutate({ account: Number(link.get("account")) || 1, token: link.get("token") ?? "", password });
+  }
+
+  if (replace.isSuccess) {
+    return (
+      <AuthLayout title={t("newPassword.done")} lead={t("newPassword.doneLead")}>
+        <Link to="/" className="act-link" autoFocus>
+          {t("signIn.go")}
+        </Link>
+      </AuthLayout>
+    );
+  }
+  return (
+    <AuthLayout title={t("newPassword.title")} lead={t("newPassword.lead")}>
+      <form onSubmit={submit} className="grid gap-4" noValidate>
+        <ErrorNotice error={replace.error} />
+        <Field
+          label={t("account.new")}
+          hint={t("firstAccount.passwordHint")}
+          type="password"
+          autoComplete="new-password"
+          autoFocus
+          value={password}
+          errors={errorsOf(replace.error, "password")}
+          onChange={(event) => setPassword(event.target.value)}
+        />
+        <Button type="submit" disabled={replace.isPending}>
+          {t("newPassword.go")}
+        </Button>
+      </form>
+    </AuthLayout>
+  );
+}

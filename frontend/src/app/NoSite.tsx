@@ -1,0 +1,16 @@
+import { useTranslation } from "react-i18next";
+import { useSignOut } from "../accounts";
+import { AuthLayout } from "../ui/AuthLayout";
+
+/** For who has a role on no site, and may make none here. */
+export function NoSite() {
+  const { t } = useTranslation();
+  const signOut = useSignOut();
+  return (
+    <AuthLayout title={t("noSite.title")} lead={t("noSite.text")}>
+      <button type="button" className="act-link justify-self-start" onClick={() => signOut.mutate(undefined)}>
+        {t("account.signOut")}
+      </button>
+    </AuthLayout>
+  );
+}
