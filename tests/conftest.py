@@ -6,6 +6,7 @@ from hypothesis import settings
 
 from hestor.accounts.models import Account
 from hestor.core.roles import Role
+from hestor.pictures import selectors
 from hestor.sites.models import Membership, Site
 from hestor.sites.services.creation import make_site
 from hestor.sites.services.pages import add_page
@@ -24,6 +25,7 @@ PASSWORD = "a-long-enough-one"
 def nothing_kept():
     """Each test has a database of its own, so nothing rendered from another's may be kept."""
     serving.clear_caches()
+    selectors.clear_caches()
 
 
 @pytest.fixture

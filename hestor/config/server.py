@@ -18,6 +18,13 @@ worker_tmp_dir = "/dev/shm" if os.path.isdir("/dev/shm") else None  # noqa: S108
 control_socket_disable = True
 
 
+def on_starting(server: object) -> None:
+    """What an older version left open to others on the machine is closed."""
+    from hestor.config import private
+
+    private.close_to_others()
+
+
 def pre_fork(server: object, worker: object) -> None:
     """What was loaded before is left out of every later collection: quicker, and its memory stays shared."""
     gc.collect()

@@ -7,6 +7,8 @@ from pathlib import Path
 
 ROOT = Path(__file__).resolve().parents[2]
 DATA = Path(os.environ.get("DATA") or ROOT / "data").resolve()
+# What is kept is for the eyes of whoever runs the server alone, also where an older version left it open.
+os.umask(0o077)
 DATA.mkdir(parents=True, exist_ok=True)
 PORT = os.environ.get("PORT", "8000")
 DEMO = os.environ.get("HESTOR_DEMO") == "1"

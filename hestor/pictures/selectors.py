@@ -33,7 +33,7 @@ def _known(site_id: int, key: str) -> Master:
     if not store.has_master(key):
         # As after a backup without its pictures: pages do without it.
         raise Content.DoesNotExist
-    return Master(cast(MasterKind, content.kind), content.width, content.height, partial(store.read_master, key))
+    return Master(cast(MasterKind, content.kind), content.width, content.height, store.reader(key))
 
 
 def master(site_id: int, key: str) -> Master | None:

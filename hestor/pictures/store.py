@@ -7,8 +7,9 @@ import fcntl
 import os
 import re
 import secrets
-from collections.abc import Iterator
+from collections.abc import Callable, Iterator
 from contextlib import contextmanager
+from functools import partial
 from pathlib import Path
 
 from django.conf import settings
@@ -40,9 +41,9 @@ def put_master(key: str, body: bytes) -> None:
         _write(_master_path(key), body)
 
 
-def read_master(key: str) -> bytes:
-    """A master's bytes. Raises FileNotFoundError."""
-    return _master_path(key).read_bytes()
+def reader(key: str) -> Callable[[], bytes]:
+    """Reads a master's bytes when called, in whichever process; then it raises FileNotFoundError if there is none."""
+    return partial(Path.read_bytes, _master_path(key))
 
 
 def has_master(key: str) -> bool:

@@ -12,7 +12,7 @@ from hestor.core.places.reading import PageReading
 from tests.support.server import Caller, Server, copy_data
 from tests.support.template import DEMO
 
-PUBLISHES = 20
+PUBLISHES = 60
 PATHS = ["/", "/borrowing/", "/growing/beans-and-peas/", "/news/", "/contact/"]
 LOST = (OSError, http.client.HTTPException)
 
@@ -20,21 +20,20 @@ LOST = (OSError, http.client.HTTPException)
 class Work(threading.Thread):
     """Writes a name and publishes it, over and over; remembers what the server confirmed."""
 
-    def __init__(self, server: Server, draft: int, live: int) -> None:
+    def __init__(self, caller: Caller, draft: int, live: int) -> None:
         super().__init__()
-        self.server, self.number = server, draft
+        self.caller, self.number = caller, draft
         self.tried = self.kept = draft
         self.published = live
 
     def run(self) -> None:
         with suppress(*LOST):
-            caller = Caller(self.server)
             while True:
                 self.tried = self.number = self.number + 1
-                status, _ = caller.write("quillmere", name=f"Name {self.number}")
+                status, _ = self.caller.write("quillmere", name=f"Name {self.number}")
                 assert status == 200
                 self.kept = self.number
-                status, _ = caller.call("POST", "/api/sites/quillmere/editions")
+                status, _ = self.caller.call("POST", "/api/sites/quillmere/editions")
                 assert status == 201
                 self.published = self.number
 
@@ -61,7 +60,7 @@ def test_killing_the_server_while_publishing(tmp_path):
         caller.call("POST", "/api/sites/quillmere/editions")
         draft = live = kills = 0
         while draft < PUBLISHES:
-            work = Work(server, draft, live)
+            work = Work(caller, draft, live)
             work.start()
             time.sleep(0.15 + chance.random() * 0.5)
             server.kill()
@@ -69,7 +68,7 @@ def test_killing_the_server_while_publishing(tmp_path):
             kills += 1
             server.start()
             (live,) = shown(server)
-            facts = Caller(server).call("GET", "/api/sites/quillmere/style")[1]["facts"]
+            facts = caller.call("GET", "/api/sites/quillmere/style")[1]["facts"]
             draft = int(facts["name"].split()[-1])
             assert live in (work.published, work.kept)
             assert draft in (work.kept, work.tried)

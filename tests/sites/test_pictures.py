@@ -174,7 +174,7 @@ def test_after_thirty_days_only_what_an_edition_shows_is_kept(site, owner, logo)
     assert selectors.master(site.pk, logo.key).body
     assert selectors.master(site.pk, other.key) is None
     with pytest.raises(FileNotFoundError):
-        store.read_master(other.key)
+        store.reader(other.key)()
 
 
 def test_content_that_two_sites_share_outlives_the_one(site, owner):

@@ -72,6 +72,9 @@ def _emblem(mask: Any, found: Box) -> Box | None:
     """The first or last block between empty columns that is about as wide as it is high."""
     height, width = mask.shape
     columns = np.flatnonzero(mask.any(axis=0))
+    if not len(columns):
+        # A strip of one colour is all ground.
+        return None
     breaks = np.flatnonzero(np.diff(columns) > max(2, _GAP * height))
     starts = [columns[0], *columns[breaks + 1]]
     ends = [*columns[breaks], columns[-1]]

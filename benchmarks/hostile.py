@@ -1,0 +1,192 @@
+"""What strangers and helpers could do to the others: hostile pictures, slow clients, a desk full of work.
+
+Each time the public home page is asked for meanwhile, by another process, and compared with how it answers when
+nothing else happens.
+"""
+
+import json
+import socket
+import subprocess
+import sys
+import tempfile
+import threading
+import time
+from collections.abc import Iterator
+from contextlib import ExitStack, contextmanager
+from pathlib import Path
+from typing import Any
+
+import psutil
+
+from benchmarks.figures import Figure, p95
+from tests.support.hostile_pictures import hostile_pictures
+from tests.support.server import TOP, Caller, Server, make_data
+
+_EDGE = "hestor-benchmark"
+_HOST = b"Host: quillmere.localhost\r\n"
+_FAILED = 500
+
+
+def _asked(server: Server, seconds: float) -> list[float]:
+    """How long the home page takes, over and over, in this process."""
+    taken, end = [], time.monotonic() + seconds
+    while time.monotonic() < end:
+        start = time.perf_counter()
+        server.get("quillmere.localhost", "/")
+        taken.append((time.perf_counter() - start) * 1000)
+        time.sleep(0.01)
+    return taken
+
+
+def _ratio(server: Server, idle: float, seconds: float = 4) -> float:
+    return p95(_asked(server, seconds)) / idle
+
+
+class Visitor:
+    """Asks for the home page in a process of its own until it is told to stop."""
+
+    def __init__(self, server: Server) -> None:
+        command = [sys.executable, "-m", "benchmarks.hostile", str(server.port), str(server.data)]
+        self._process = subprocess.Popen(command, cwd=TOP, stdin=subprocess.PIPE, stdout=subprocess.PIPE, text=True)
+
+    def times(self) -> list[float]:
+        out, _ = self._process.communicate("stop\n")
+        return [float(one) for one in json.loads(out)]
+
+
+def _visit_until_told(port: int, data: str) -> None:
+    server, taken, told = Server(Path(data), port=port), [], threading.Event()
+    threading.Thread(target=lambda: (sys.stdin.readline(), told.set()), daemon=True).start()
+    while not told.is_set():
+        taken += _asked(server, 0.2)
+    print(json.dumps(taken))
+
+
+def _form(name: str, body: bytes) -> bytes:
+    head = f'--{_EDGE}\r\nContent-Disposition: form-data; name="file"; filename="{name}"\r\n\r\n'
+    return head.encode() + body + f"\r\n--{_EDGE}--\r\n".encode()
+
+
+class Uploader:
+    """Sends pictures, and has all made of those that are let in that can be made of a picture."""
+
+    def __init__(self, server: Server) -> None:
+        self._server, self._caller = server, Caller(server)
+        self.slowest, self.failed, self.sent, self.worst = 0.0, 0, 0, ""
+
+    def _timed(self, what: str, method: str, path: str, body: bytes | None, kind: str) -> bytes:
+        headers = {"Content-Type": kind, "Cookie": self._caller.cookie}
+        start = time.perf_counter()
+        with self._server.ask(method, "localhost", path, body, **headers) as answer:
+            read = answer.read()
+        taken = time.perf_counter() - start
+        self.sent += 1
+        self.failed += answer.status >= _FAILED
+        if taken > self.slowest:
+            self.slowest, self.worst = taken, f"{what} {method} {path}"
+        return read
+
+    def send(self, name: str, body: bytes) -> None:
+        form = f"multipart/form-data; boundary={_EDGE}"
+        answer = self._timed(name, "POST", "/api/sites/quillmere/pictures", _form(name, body), form)
+        made = json.loads(answer).get("picture")
+        if made:
+            self._timed(name, "GET", made["thumbnail"], None, "")
+            facts: dict[str, Any] = {"logo": {"picture": made["key"]}, "icon": {"source": "logo"}}
+            facts["share_picture"] = {"picture": made["key"]}
+            typed = json.dumps({"facts": facts}).encode()
+            self._timed(name, "POST", "/api/sites/quillmere/brand", typed, "application/json")
+
+
+def _workers(server: Server) -> dict[int, int]:
+    """The workers' own memory in bytes, by process; the studio's processes are their children."""
+    return {one.pid: one.memory_info().rss for one in psutil.Process(server.group).children()}
+
+
+def _pictures(server: Server, idle: float) -> Iterator[Figure]:
+    before, most = _workers(server), 0
+    visitor, uploader = Visitor(server), Uploader(server)
+    for name, body in hostile_pictures(number=int(time.time())):
+        uploader.send(name, body)
+        most = max(most, *(now - before.get(pid, now) for pid, now in _workers(server).items()))
+    p = p95(visitor.times())
+    lost = len(set(before) - set(_workers(server)))
+    print(f"  {uploader.sent} calls; slowest: {uploader.worst}", file=sys.stderr)
+    yield Figure("hostile pictures: slowest answer", uploader.slowest, "s", 3)
+    yield Figure("hostile pictures: answers of 500 and more", uploader.failed, "", 0)
+    yield Figure("hostile pictures: workers lost", lost, "", 0)
+    yield Figure("hostile pictures: a worker's memory above idle, most", most / 1_000_000, "MB", 250)
+    yield Figure("hostile pictures: public page meanwhile, p95, ratio to idle", p / idle, "times", 2)
+
+
+@contextmanager
+def _lines(server: Server, count: int, sent: bytes) -> Iterator[list[socket.socket]]:
+    with ExitStack() as stack:
+        lines = [stack.enter_context(socket.create_connection(("127.0.0.1", server.port))) for _ in range(count)]
+        for line in lines:
+            line.setsockopt(socket.SOL_SOCKET, socket.SO_RCVBUF, 1024)
+            line.sendall(sent)
+        yield lines
+
+
+def _dripped(lines: list[socket.socket], told: threading.Event) -> None:
+    while not told.wait(0.5):
+        for line in lines:
+            try:
+                line.send(b"x")
+            except OSError:
+                continue
+
+
+def _slow_clients(server: Server, idle: float) -> Iterator[Figure]:
+    half = b"GET / HTTP/1.1\r\n" + _HOST + b"X: "
+    unread = (b"GET / HTTP/1.1\r\n" + _HOST + b"\r\n") * 40
+    for what, count, sent in (("8 half sent", 8, half), ("200 idle", 200, b""), ("12 not reading", 12, unread)):
+        with _lines(server, count, sent):
+            yield Figure(f"slow clients: {what}: public page, p95, ratio to idle", _ratio(server, idle), "times", 2)
+    told = threading.Event()
+    with _lines(server, 200, half) as lines:
+        dripper = threading.Thread(target=_dripped, args=(lines, told))
+        dripper.start()
+        figure = _ratio(server, idle)
+        told.set()
+        dripper.join()
+    yield Figure("slow clients: 200 dripping: public page, p95, ratio to idle", figure, "times", 2)
+
+
+def _busy_desk(server: Server, idle: float) -> Iterator[Figure]:
+    told = threading.Event()
+
+    def work(number: int) -> None:
+        caller, count = Caller(server), 0
+        while not told.is_set():
+            count += 1
+            colour = f"#{(number * 7_919 + count * 104_729) % 0xFFFFFF:06x}"
+            facts = {"name": f"Typed {number} {count}", "brand_colour": colour}
+            caller.call("POST", "/api/sites/quillmere/proofs", {"facts": facts})
+
+    people = [threading.Thread(target=work, args=(number,)) for number in range(20)]
+    for one in people:
+        one.start()
+    visitor = Visitor(server)
+    time.sleep(6)
+    taken = visitor.times()
+    told.set()
+    for one in people:
+        one.join()
+    yield Figure("20 at work at the desk: public page, p95, ratio to idle", p95(taken) / idle, "times", 2)
+
+
+def measure() -> Iterator[Figure]:
+    """Runs all against one server of two workers."""
+    with tempfile.TemporaryDirectory() as folder, Server(make_data(Path(folder) / "data"), workers=2) as server:
+        _asked(server, 1)
+        idle = p95(_asked(server, 4))
+        yield Figure("public page with nothing else to do, p95", idle, "ms")
+        yield from _slow_clients(server, idle)
+        yield from _busy_desk(server, idle)
+        yield from _pictures(server, idle)
+
+
+if __name__ == "__main__":
+    _visit_until_told(int(sys.argv[1]), sys.argv[2])
