@@ -104,9 +104,10 @@ def _workers(server: Server) -> dict[int, int]:
 
 
 def _pictures(server: Server, idle: float) -> Iterator[Figure]:
+    pictures = list(hostile_pictures(number=int(time.time())))
     before, most = _workers(server), 0
     visitor, uploader = Visitor(server), Uploader(server)
-    for name, body in hostile_pictures(number=int(time.time())):
+    for name, body in pictures:
         uploader.send(name, body)
         most = max(most, *(now - before.get(pid, now) for pid, now in _workers(server).items()))
     p = p95(visitor.times())
@@ -140,9 +141,12 @@ def _dripped(lines: list[socket.socket], told: threading.Event) -> None:
 
 def _slow_clients(server: Server, idle: float) -> Iterator[Figure]:
     half = b"GET / HTTP/1.1\r\n" + _HOST + b"X: "
-    unread = (b"GET / HTTP/1.1\r\n" + _HOST + b"\r\n") * 40
+    picture = server.get("quillmere.localhost", "/")[1].decode().partition('og:image" content="')[2].partition('"')[0]
+    path = picture.partition(str(server.port))[2].encode()
+    unread = b"GET " + path + b" HTTP/1.1\r\n" + _HOST + b"\r\n"
     for what, count, sent in (("8 half sent", 8, half), ("200 idle", 200, b""), ("12 not reading", 12, unread)):
         with _lines(server, count, sent):
+            time.sleep(0.3)
             yield Figure(f"slow clients: {what}: public page, p95, ratio to idle", _ratio(server, idle), "times", 2)
     told = threading.Event()
     with _lines(server, 200, half) as lines:

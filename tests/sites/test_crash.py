@@ -12,7 +12,7 @@ from hestor.core.places.reading import PageReading
 from tests.support.server import Caller, Server, copy_data
 from tests.support.template import DEMO
 
-PUBLISHES = 60
+PUBLISHES = 40
 PATHS = ["/", "/borrowing/", "/growing/beans-and-peas/", "/news/", "/contact/"]
 LOST = (OSError, http.client.HTTPException)
 

@@ -31,8 +31,8 @@ def _four(least: float, most: float) -> dict[str, Any]:
     return {"type": "array", "items": number, "minItems": 4, "maxItems": 4}
 
 
-# A square around a strip reaches far beyond it, and a strip may be some two hundred times as long as it is wide.
-_FAR = 200
+# A square around a strip reaches far beyond it, and a strip may be some five hundred times as long as it is wide.
+_FAR = 300
 _Share = Annotated[float, Field(ge=0, le=1, allow_inf_nan=False)]
 _FarShare = Annotated[float, Field(ge=-_FAR, le=_FAR + 1, allow_inf_nan=False)]
 Trim = Annotated[tuple[_Share, _Share, _Share, _Share], WithJsonSchema(_four(0, 1))]
