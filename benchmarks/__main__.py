@@ -4,7 +4,7 @@ import json
 import sys
 from pathlib import Path
 
-from benchmarks import desk, hostile, memory, pictures, rendering, sites
+from benchmarks import desk, hostile, memory, pictures, rendering, sites, texts
 from benchmarks.figures import Figure
 
 LATEST = Path(__file__).with_name("latest.json")
@@ -20,7 +20,7 @@ def main() -> int:
     """Runs all; the exit code says whether every limit was reached."""
     figures: list[Figure] = []
     print(f"{'figure':<64} {'value':>10} {'unit':<6} {'limit':>8}")
-    for module in (rendering, sites, pictures, desk, hostile, memory):
+    for module in (rendering, sites, pictures, desk, texts, hostile, memory):
         for figure in module.measure():
             figures.append(figure)
             print(_line(figure), flush=True)

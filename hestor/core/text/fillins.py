@@ -6,6 +6,7 @@ apostrophe. Our own addition is the argument after a colon. A closing brace on i
 """
 
 import difflib
+import re
 from collections.abc import Callable, Iterator, Mapping
 from dataclasses import dataclass
 from itertools import islice
@@ -62,6 +63,9 @@ def _argument_ok(name: str, argument: str) -> bool:
     return name == "year" and len(argument) == 4 and argument.isascii() and argument.isdigit()
 
 
+_STOP = re.compile("['{]")
+
+
 def nearest(name: str) -> str:
     """The known fill-in whose name is most like ``name``."""
     begin = name[:_LONGEST_NAME].lower()
@@ -110,8 +114,8 @@ def _scan(text: str) -> Iterator[Piece | int]:
             yield at if fill is None else fill
             at = at + 1 if fill is None else fill.end
         else:
-            stops = [found for mark in "'{" if (found := text.find(mark, at + 1)) != -1]
-            end = min(stops, default=len(text))
+            stop = _STOP.search(text, at + 1)
+            end = stop.start() if stop else len(text)
             yield text[at:end]
             at = end
 
@@ -149,16 +153,16 @@ def parse(text: str) -> tuple[Piece, ...]:
     if not any(mark in text for mark in ("{", "}", "''")):
         return (text,) if text else ()
     parts: list[Piece] = []
+    run: list[str] = []
     for part in _scan(text):
-        if isinstance(part, int):
-            part = "{"
-        elif isinstance(part, Fill) and not _is_good(part):
-            part = text[part.start : part.end]
-        if parts and isinstance(part, str) and isinstance(parts[-1], str):
-            parts[-1] += part
+        if isinstance(part, Fill) and _is_good(part):
+            parts += ["".join(run), part] if run else [part]
+            run = []
+        elif isinstance(part, Fill):
+            run.append(text[part.start : part.end])
         else:
-            parts.append(part)
-    return tuple(parts)
+            run.append("{" if isinstance(part, int) else part)
+    return (*parts, "".join(run)) if run else tuple(parts)
 
 
 def _is_good(fill: Fill) -> bool:

@@ -21,9 +21,16 @@ _CLUSTER = regex.compile(r"\X")
 _LONGEST_CLUSTER = 64
 
 
+LONGEST_LINE = 4_000
+"""No text of one line is longer, before it is tidied."""
+
+
 def tidy(text: str) -> str:
-    """The text trimmed of white space at both ends and normalised to NFC."""
-    return unicodedata.normalize("NFC", text.strip())
+    """The text trimmed of white space at both ends and normalised to NFC.
+
+    What is longer than any line is left as it is, to be refused for that: to order its marks could take minutes.
+    """
+    return unicodedata.normalize("NFC", text.strip()) if len(text) <= LONGEST_LINE else text
 
 
 def is_noncharacter(character: str) -> bool:

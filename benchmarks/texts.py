@@ -1,0 +1,75 @@
+"""What a longer text costs: ten times the length may take at most some twelve times as long, whatever stands in it."""
+
+import time
+from collections.abc import Callable, Iterator
+
+from benchmarks.figures import Figure
+from hestor.core.errors import HestorError
+from hestor.core.facts import document
+from hestor.core.imaging import svg_css, tokens
+from hestor.core.pages import paths
+from hestor.core.places.reading import PageReading
+from hestor.core.places.stylesheet import read_style
+from hestor.core.text import css, fillins, lines, markdown
+
+# What made some reader or other go through the same text again and again.
+_UNITS = (
+    "a", "a ", "a\u0315\u0300", "\u0323\u0301", "[", "](", "![", "*a ", "a**a*", "_a", "`", "<", "<a ", "&#", "> ", "- a\n",
+    "{", "{a", "}{", "|a|b|\n|-|-|\n", "[a]: b\n", "~~a", "\\", "--", "--a:", "/*", "url(", "'", '"', "(", "/", "\u202e", "👩‍🌾",
+    "{year:", "@media{", "a{", "\n",
+)  # fmt: skip
+_SHORT = 3_000
+_TIMES = 10
+
+
+def _page(text: str) -> None:
+    page = PageReading(f"<html><title>{text}</title><header>{text}</header><main>{text}</main></html>".encode())
+    _ = page.title, page.text, page.site_name, page.menu, page.description
+
+
+_READERS: dict[str, Callable[[str], object]] = {
+    "a fact's rule": lambda text: document.check_all({"name": text, "footer_text": text}),
+    "a text that is cut": lambda text: (lines.cut(text, 160), lines.first_letter(text), lines.cluster_count(text)),
+    "where a name stands": lambda text: list(lines.occurrences("Aa", text, match_case=False)),
+    "fill-ins": lambda text: (list(fillins.problems("x", text)), fillins.fill(text, {}), fillins.used(text)),
+    "a page's Markdown": lambda text: (markdown.compile_text(text), markdown.problems("body", text)),
+    "a page's path": lambda text: list(paths.path_problems("path", text)),
+    "design tokens": tokens.read,
+    "custom properties": lambda text: list(css.custom_properties(text)),
+    "a drawing's styles": svg_css.stylesheet,
+    "a stylesheet that is read back": lambda text: read_style(text.encode()),
+    "a page that is read back": _page,
+}
+
+
+def _taken(reader: Callable[[str], object], text: str) -> float:
+    best = 9e9
+    for _ in range(3):
+        start = time.perf_counter()
+        try:
+            reader(text)
+        except (HestorError, LookupError, RecursionError):
+            pass
+        best = min(best, time.perf_counter() - start)
+    return best
+
+
+def _worst(reader: Callable[[str], object]) -> tuple[float, str]:
+    found = []
+    for unit in _UNITS:
+        short = (unit * _SHORT)[:_SHORT]
+        # Below a tenth of a millisecond it is the clock that is measured.
+        one = max(_taken(reader, short), 1e-4)
+        found.append((_taken(reader, (unit * _SHORT * _TIMES)[: _SHORT * _TIMES]) / one, unit))
+    return max(found)
+
+
+def measure() -> Iterator[Figure]:
+    """The worst ratio of each reader over all texts."""
+    for name, reader in _READERS.items():
+        ratio, unit = _worst(reader)
+        if ratio > 12:
+            # Noise, or a text to look at: measured once more before it counts.
+            ratio, unit = min((ratio, unit), _worst(reader))
+        shown = unit.encode("unicode_escape").decode()
+        yield Figure(f"ten times longer: {name} (worst: {shown})", ratio, "times", 12)
