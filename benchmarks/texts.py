@@ -2,6 +2,7 @@
 
 import time
 from collections.abc import Callable, Iterator
+from contextlib import suppress
 
 from benchmarks.figures import Figure
 from hestor.core.errors import HestorError
@@ -14,9 +15,9 @@ from hestor.core.text import css, fillins, lines, markdown
 
 # What made some reader or other go through the same text again and again.
 _UNITS = (
-    "a", "a ", "a\u0315\u0300", "\u0323\u0301", "[", "](", "![", "*a ", "a**a*", "_a", "`", "<", "<a ", "&#", "> ", "- a\n",
-    "{", "{a", "}{", "|a|b|\n|-|-|\n", "[a]: b\n", "~~a", "\\", "--", "--a:", "/*", "url(", "'", '"', "(", "/", "\u202e", "👩‍🌾",
-    "{year:", "@media{", "a{", "\n",
+    "a", "a ", "a\u0315\u0300", "\u0323\u0301", "[", "](", "![", "*a ", "a**a*", "_a", "`", "<", "<a ", "&#", "> ",
+    "- a\n", "{", "{a", "}{", "|a|b|\n|-|-|\n", "[a]: b\n", "~~a", "\\", "--", "--a:", "/*", "url(", "'", '"', "(",
+    "/", "\u202e", "\u200d", "{year:", "@media{", "a{", "\n",
 )  # fmt: skip
 _SHORT = 3_000
 _TIMES = 10
@@ -46,10 +47,8 @@ def _taken(reader: Callable[[str], object], text: str) -> float:
     best = 9e9
     for _ in range(3):
         start = time.perf_counter()
-        try:
+        with suppress(HestorError, LookupError, RecursionError):
             reader(text)
-        except (HestorError, LookupError, RecursionError):
-            pass
         best = min(best, time.perf_counter() - start)
     return best
 

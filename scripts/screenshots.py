@@ -73,6 +73,9 @@ def _desk(browser: Browser, server: Server) -> None:
         page.get_by_text("Summary, for search and lists").wait_for()
         _shot(page, "pages")
         _brand(page, server)
+        page.goto(f"{server.desk}/your-account")
+        page.get_by_text("This device").wait_for()
+        _shot(page, "account")
     with _page(browser, width=390, dark=True) as page:
         _sign_in(page, server)
         _shot(page, "house-style-phone-dark")
