@@ -16,14 +16,18 @@ _POLICY = (
     "default-src 'none'; style-src 'self'; img-src 'self' data:; font-src 'self'; manifest-src 'self'; "
     "base-uri 'none'; form-action 'self'; frame-ancestors 'none'"
 )
-_HEADERS = {
-    **({"Strict-Transport-Security": "max-age=31536000"} if settings.HTTPS else {}),
+_ALWAYS = {
     "Content-Security-Policy": _POLICY,
     "X-Content-Type-Options": "nosniff",
     "X-Frame-Options": "DENY",
     "Referrer-Policy": "strict-origin-when-cross-origin",
     "Cross-Origin-Opener-Policy": "same-origin",
 }
+
+
+def _headers() -> dict[str, str]:
+    """What every answer says; with HTTPS, that the site is asked for by nothing else for a year (RFC 6797)."""
+    return {**_ALWAYS, "Strict-Transport-Security": "max-age=31536000"} if settings.HTTPS else _ALWAYS
 
 
 def _matches(header: str, etag: str) -> bool:
@@ -38,7 +42,7 @@ def _respond(request: HttpRequest, encoded: serving.EncodedResponse, private: bo
         caching = "private, no-store"
     else:
         caching = "public, max-age=31536000, immutable" if found.immutable else "no-cache"
-    headers = {**_HEADERS, "Cache-Control": caching, "Vary": "Accept-Encoding", "ETag": encoded.etag}
+    headers = {**_headers(), "Cache-Control": caching, "Vary": "Accept-Encoding", "ETag": encoded.etag}
     if found.location:
         headers["Location"] = found.location
     if private:
@@ -63,7 +67,9 @@ def _site(request: HttpRequest, site: Site) -> HttpResponse:
 
 
 def _nothing() -> HttpResponse:
-    return HttpResponse("There is nothing at this address.\n", status=404, content_type="text/plain", headers=_HEADERS)
+    return HttpResponse(
+        "There is nothing at this address.\n", status=404, content_type="text/plain", headers=_headers()
+    )
 
 
 def _is_desk(host: str) -> bool:
@@ -82,6 +88,6 @@ class SitesByHost:
         if _is_desk(host):
             return self._get_response(request)
         if request.method not in ("GET", "HEAD"):
-            return HttpResponse(status=405, headers={"Allow": "GET, HEAD", **_HEADERS})
+            return HttpResponse(status=405, headers={"Allow": "GET, HEAD", **_headers()})
         site = site_at(host) if host else None
         return _site(request, site) if site else _nothing()

@@ -41,6 +41,9 @@ def test_behind_https_cookies_are_secure_and_bound_to_the_host(data):
         assert "Domain" not in session
         with server.ask("GET", "localhost", "/", **{"X-Forwarded-Proto": "https"}) as page:
             assert page.headers["Set-Cookie"].startswith("__Host-csrftoken=")
+            assert page.headers["Strict-Transport-Security"] == "max-age=31536000"
+        with server.ask("GET", "quillmere.localhost", "/", **{"X-Forwarded-Proto": "https"}) as page:
+            assert page.headers["Strict-Transport-Security"] == "max-age=31536000"
         (site, *_) = Caller(server).call("GET", "/api/sites")[1]
         assert site["address"].startswith("https://")
         assert ":" not in site["address"].removeprefix("https://")
