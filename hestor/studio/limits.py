@@ -13,14 +13,14 @@ class Limits(NamedTuple):
     clock: int
 
 
-TO_READ = Limits(2, 6)
-"""For a picture that a stranger has just sent, who waits for the answer."""
+TO_READ = Limits(6, 15)
+"""For a picture that a stranger has just sent, who waits. The largest that is let in takes two to four seconds."""
 TO_DRAW = Limits(1, 6)
 """The same for a drawing, which is drawn once, as large as it ever will be."""
 TO_MAKE = Limits(10, 20)
 """For the files that are made of a picture that was let in: up to nine sizes of it."""
-# Above what the process had when it began; the largest picture that is let in takes half of it.
-MEMORY = 400_000_000
+# Above what the process had when it began; the largest picture that is let in takes some 350 MB of it.
+MEMORY = 700_000_000
 _LESS_URGENT = 10
 
 

@@ -159,7 +159,13 @@ def _drawing(body: bytes, notes: list[Note]) -> Ingested:
     return Ingested("svg", drawing.body, max(1, width), max(1, height), "svg", tuple(notes))
 
 
+# Each scan of a progressive JPEG (ITU-T T.81, B.2.3) goes over all pixels again. Programs write about ten.
+_SCAN, _MOST_SCANS = b"\xff\xda", 100
+
+
 def _pixels(kind: Kind, body: bytes, formats: tuple[str, ...], notes: list[Note]) -> Ingested:
+    if kind == "jpeg" and body.count(_SCAN) > _MOST_SCANS:
+        raise PictureRefused("too_slow")
     image = Image.open(io.BytesIO(body), formats=formats)
     _check_size(*image.size)
     if getattr(image, "is_animated", False) and image.format != "MPO":
