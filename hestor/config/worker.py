@@ -9,8 +9,6 @@ import os
 import sys
 import threading
 import time
-from collections.abc import Iterator
-from contextlib import contextmanager
 from typing import Any
 
 from gunicorn.workers.base import Worker
@@ -20,9 +18,7 @@ from waitress.channel import HTTPChannel
 from waitress.server import TcpWSGIServer
 from waitress.task import ThreadedTaskDispatcher
 
-from hestor.studio import front
-
-VISITORS, DESK = 3, 3
+VISITORS, DESK = 3, 1
 # From the first byte of a request to the end of its head, and to the end of its body, in seconds.
 HEAD_SECONDS, BODY_SECONDS, IDLE_SECONDS = 10, 120, 30
 # Larger than any picture may be: the refusal in words is the desk's, and this one is for strangers.
@@ -30,55 +26,6 @@ _MOST_BYTES = 64_000_000
 # How long a thread may go on while another waits. At the usual 5 ms a short answer waits for several long ones.
 _LESS_URGENT = 10
 _SWITCH = 0.0002
-
-
-class Turn:
-    """Lets one of the desk's threads compute at a time; who waits for the studio lets the next one."""
-
-    def __init__(self) -> None:
-        self._lock = threading.Lock()
-        self._mine = threading.local()
-
-    @contextmanager
-    def taken(self) -> Iterator[None]:
-        """Waits for the turn, and has it."""
-        with self._lock:
-            self._mine.has = True
-            try:
-                yield
-            finally:
-                self._mine.has = False
-
-    @contextmanager
-    def passed_on(self) -> Iterator[None]:
-        """Gives the turn to others for a while, if this thread has it."""
-        if not getattr(self._mine, "has", False):
-            yield
-            return
-        self._lock.release()
-        try:
-            yield
-        finally:
-            self._lock.acquire()
-
-
-TURN = Turn()
-
-
-class DeskTask:
-    """A request of the desk's, done when it is its turn."""
-
-    def __init__(self, channel: HTTPChannel) -> None:
-        self._channel = channel
-
-    def service(self) -> None:
-        """Answers it."""
-        with TURN.taken():
-            self._channel.service()
-
-    def cancel(self) -> None:
-        """Lets it go."""
-        self._channel.cancel()
 
 
 class DeskThreads(ThreadedTaskDispatcher):
@@ -126,10 +73,7 @@ class Server(TcpWSGIServer):
         """A request has come whole."""
         host = task.requests[0].headers.get("HOST", "").rpartition(":")
         is_desk = (host[0] or host[2]).lower() in self._desk_hosts
-        if is_desk:
-            self._desk.add_task(DeskTask(task))
-        else:
-            self.task_dispatcher.add_task(task)
+        (self._desk if is_desk else self.task_dispatcher).add_task(task)
 
     def maintenance(self, now: float) -> None:
         """Lets go who is idle, or too slow."""
@@ -180,7 +124,6 @@ class HestorWorker(Worker):
         from django.conf import settings
 
         sys.setswitchinterval(_SWITCH)
-        front.while_waiting = TURN.passed_on
         (listener,) = self.sockets
         sock = listener.sock
         sock.setblocking(False)

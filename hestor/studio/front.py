@@ -6,7 +6,6 @@ import socket
 import subprocess
 import sys
 from collections.abc import Callable
-from contextlib import AbstractContextManager, nullcontext
 from threading import BoundedSemaphore, Lock
 from typing import Any, ParamSpec, TypeVar, cast
 
@@ -22,10 +21,6 @@ _AT_ONCE = 2
 _PATIENCE = 10.0
 # A result comes within the limits or never; what is more is a machine that is busy with other things.
 _GRACE = 3.0
-
-
-# What a process lets others do while one of its threads waits for the studio; it may put its own here.
-while_waiting: Callable[[], AbstractContextManager[None]] = nullcontext
 
 
 class Studio:
@@ -97,8 +92,7 @@ class Studio:
                 door = self._hand_over(theirs, limits)
             mine.settimeout(limits.clock + _GRACE)
             try:
-                with while_waiting():
-                    return _answer(mine, work)
+                return _answer(mine, work)
             except TooMuchWork as error:
                 if _is_lost(door):
                     raise _StudioLost from error
