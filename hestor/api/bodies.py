@@ -14,7 +14,7 @@ from django.http import HttpRequest, HttpResponse
 from ninja.parser import Parser
 
 from hestor.api.errors import own
-from hestor.core.errors import HestorError, InvalidInput, Malformed, Problem, TooBig
+from hestor.core.errors import MOST_PROBLEMS, HestorError, InvalidInput, Malformed, Problem, TooBig
 
 MOST_BYTES, MOST_PAGE_BYTES = 64_000, 1_000_000
 _PAGE = re.compile(r"/api/sites/[^/]+/pages(?:/[^/]+)?")
@@ -71,7 +71,7 @@ def read(body: bytes, most: int) -> Any:
     for number, (field, value) in enumerate(_walked(parsed, "body")):
         if number > _MOST_VALUES:
             raise TooBig
-        if len(problems) < 5 and (found := _problem(field, value)):
+        if len(problems) < MOST_PROBLEMS and (found := _problem(field, value)):
             problems.setdefault((found.field, found.code), found)
     if problems:
         raise InvalidInput(list(problems.values()))

@@ -30,6 +30,8 @@ from collections.abc import Mapping, Sequence
 from typing import ClassVar
 
 Param = str | int
+MOST_PROBLEMS = 5
+"""How many problems of one kind are said at once; more help nobody, and cost time to find."""
 
 
 @dataclasses.dataclass(frozen=True)

@@ -6,7 +6,7 @@ from typing import Any
 
 from pydantic import TypeAdapter
 
-from hestor.core.errors import InvalidInput, Problem
+from hestor.core.errors import MOST_PROBLEMS, InvalidInput, Problem
 from hestor.core.facts.assets import Logo
 from hestor.core.facts.brand import BrandFacts
 from hestor.core.facts.clock import ClockFacts
@@ -35,11 +35,8 @@ def check(key: str, given: object) -> Checked:
     return SPECS[key].rule(key, given)
 
 
-_MOST_UNKNOWN = 5
-
-
 def _with_few(given: Mapping[str, object], unknown: list[str]) -> dict[str, object]:
-    return {key: value for key, value in given.items() if key in SPECS or key in unknown[:_MOST_UNKNOWN]}
+    return {key: value for key, value in given.items() if key in SPECS or key in unknown[:MOST_PROBLEMS]}
 
 
 def check_all(given: Mapping[str, object]) -> tuple[dict[str, Value], tuple[Problem, ...]]:
@@ -48,7 +45,7 @@ def check_all(given: Mapping[str, object]) -> tuple[dict[str, Value], tuple[Prob
     problems: list[Problem] = []
     unknown = [key for key in given if key not in SPECS]
     # To find the likeliest fact takes time, and nobody reads a thousand slips at once.
-    for key, raw in given.items() if len(unknown) <= _MOST_UNKNOWN else _with_few(given, unknown).items():
+    for key, raw in given.items() if len(unknown) <= MOST_PROBLEMS else _with_few(given, unknown).items():
         value, found = check(key, raw)
         problems += found
         if not found:

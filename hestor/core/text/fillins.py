@@ -11,7 +11,7 @@ from collections.abc import Callable, Iterator, Mapping
 from dataclasses import dataclass
 from itertools import islice
 
-from hestor.core.errors import Param, Problem
+from hestor.core.errors import MOST_PROBLEMS, Param, Problem
 
 
 @dataclass(frozen=True)
@@ -39,8 +39,6 @@ class Values:
 
 
 Piece = str | Fill
-MOST_PROBLEMS = 5
-"""Of a text with more than these, mending the first ones is enough for a start."""
 _LONGEST_NAME = 40
 
 

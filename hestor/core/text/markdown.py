@@ -19,7 +19,7 @@ from markdown_it import MarkdownIt
 from markdown_it.rules_core import StateCore
 from markdown_it.token import Token
 
-from hestor.core.errors import Problem
+from hestor.core.errors import MOST_PROBLEMS, Problem
 from hestor.core.text import fillins, lines
 
 COMPILER_VERSION = 3
@@ -140,10 +140,6 @@ def compile_text(source: str) -> CompiledText:
     return CompiledText(html, _excerpt(plain), fills_in(html))
 
 
-# More at a time help nobody.
-_MOST_PROBLEMS = 5
-
-
 def problems(field: str, source: str) -> list[Problem]:
     """Fill-ins of a page text that are unknown or unclosed, by their place in the source."""
     found: list[Problem] = []
@@ -152,9 +148,9 @@ def problems(field: str, source: str) -> list[Problem]:
         if block.type == "inline" and block.map:
             texts = [token.content for token in block.children or () if token.type == "text"]
             found += _placed(field, texts, source, starts[min(block.map[0], len(starts) - 1)])
-            if len(found) >= _MOST_PROBLEMS:
+            if len(found) >= MOST_PROBLEMS:
                 break
-    return found[:_MOST_PROBLEMS]
+    return found[:MOST_PROBLEMS]
 
 
 def _placed(field: str, contents: Iterable[str], source: str, at: int) -> Iterator[Problem]:
