@@ -121,6 +121,8 @@ SESSION_COOKIE_SAMESITE = CSRF_COOKIE_SAMESITE = "Lax"
 SESSION_COOKIE_AGE = 60 * 60 * 24 * 30
 CSRF_COOKIE_NAME = f"{_HOST_ONLY}csrftoken"
 DEVICE_COOKIE_NAME = f"{_HOST_ONLY}hestor-device" if HTTPS else f"hestor-device-{PORT}"
+# For a year the browser asks for desk and sites by HTTPS only (RFC 6797); names below them are others' affair.
+TRANSPORT_HEADERS = {"Strict-Transport-Security": "max-age=31536000"} if HTTPS else {}
 PASSWORD_RESET_TIMEOUT = 60 * 60
 # Who may make sites: "owners" (whoever owns one, and the first account) or "everyone" with an account; and how many.
 MAKERS = os.environ.get("HESTOR_MAKERS", "owners")

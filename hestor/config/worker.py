@@ -23,8 +23,9 @@ VISITORS, DESK = 3, 1
 HEAD_SECONDS, BODY_SECONDS, IDLE_SECONDS = 10, 120, 30
 # Larger than any picture may be: the refusal in words is the desk's, and this one is for strangers.
 _MOST_BYTES = 64_000_000
-# How long a thread may go on while another waits. At the usual 5 ms a short answer waits for several long ones.
+# Added to the niceness of the desk's threads.
 _LESS_URGENT = 10
+# How long a thread may go on while another waits. At the usual 5 ms a short answer waits for several long ones.
 _SWITCH = 0.0002
 
 
@@ -63,17 +64,17 @@ class Server(TcpWSGIServer):
 
     channel_class = Channel
 
-    def __init__(self, application: Any, sock: Any, settings: Adjustments, desk_hosts: frozenset[str]) -> None:
+    def __init__(self, application: Any, sock: Any, settings: Adjustments) -> None:
         self._desk = DeskThreads()
         self._desk.set_thread_count(DESK)
-        self._desk_hosts = desk_hosts
         super().__init__(application, _sock=sock, adj=settings, bind_socket=False, sockinfo=(sock.family,) * 4)
 
     def add_task(self, task: HTTPChannel) -> None:
         """A request has come whole."""
-        host = task.requests[0].headers.get("HOST", "").rpartition(":")
-        is_desk = (host[0] or host[2]).lower() in self._desk_hosts
-        (self._desk if is_desk else self.task_dispatcher).add_task(task)
+        from hestor.web.middleware import host_of, is_desk  # needs the settings, which are ready only now
+
+        asks_desk = is_desk(host_of(task.requests[0].headers.get("HOST", "")))
+        (self._desk if asks_desk else self.task_dispatcher).add_task(task)
 
     def maintenance(self, now: float) -> None:
         """Lets go who is idle, or too slow."""
@@ -121,14 +122,11 @@ class HestorWorker(Worker):
 
     def run(self) -> None:
         """Serves until told to end, or until whoever started it has ended."""
-        from django.conf import settings
-
         sys.setswitchinterval(_SWITCH)
         (listener,) = self.sockets
         sock = listener.sock
         sock.setblocking(False)
-        desk = frozenset((settings.DESK_HOST, "127.0.0.1", "[::1]"))
-        server = Server(self.wsgi, sock, _settings([sock]), desk)
+        server = Server(self.wsgi, sock, _settings([sock]))
         while self.alive and self.ppid == os.getppid():
             self.notify()
             server.turn()

@@ -13,8 +13,6 @@ from hestor.accounts import devices
 _STRICT = "default-src 'none'; frame-ancestors 'none'; base-uri 'none'; form-action 'none'"
 
 
-# For a year the browser asks by HTTPS only (RFC 6797); names below this one are others' affair.
-STRICT_TRANSPORT = "max-age=31536000"
 # A picture may have 20 MB (``core.pictures``); what is a little larger is still read, to be refused by its name.
 MOST_SENT = 50_000_000
 
@@ -62,8 +60,8 @@ class DeskHeaders:
         headers.setdefault("Cache-Control", "no-store")
         headers["X-Content-Type-Options"] = "nosniff"
         headers["X-Frame-Options"] = "DENY"
-        if settings.HTTPS:
-            headers["Strict-Transport-Security"] = STRICT_TRANSPORT
+        for name, value in settings.TRANSPORT_HEADERS.items():
+            headers[name] = value
         headers["Referrer-Policy"] = "same-origin"
         headers["Cross-Origin-Opener-Policy"] = "same-origin"
         headers["Cross-Origin-Resource-Policy"] = "same-origin"

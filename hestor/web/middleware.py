@@ -26,8 +26,8 @@ _ALWAYS = {
 
 
 def _headers() -> dict[str, str]:
-    """What every answer says; with HTTPS, that the site is asked for by nothing else for a year (RFC 6797)."""
-    return {**_ALWAYS, "Strict-Transport-Security": "max-age=31536000"} if settings.HTTPS else _ALWAYS
+    """What every answer says."""
+    return {**_ALWAYS, **settings.TRANSPORT_HEADERS}
 
 
 def _matches(header: str, etag: str) -> bool:
@@ -72,7 +72,13 @@ def _nothing() -> HttpResponse:
     )
 
 
-def _is_desk(host: str) -> bool:
+def host_of(header: str) -> str:
+    """The host that a Host header names, without its port."""
+    return split_domain_port(header)[0]
+
+
+def is_desk(host: str) -> bool:
+    """Whether a host is the desk's; every other is a site's, or nobody's."""
     return host in (settings.DESK_HOST, "127.0.0.1", "[::1]")
 
 
@@ -84,8 +90,8 @@ class SitesByHost:
 
     def __call__(self, request: HttpRequest) -> HttpResponse:
         """Answers one request."""
-        host = split_domain_port(request.META.get("HTTP_HOST", ""))[0]
-        if _is_desk(host):
+        host = host_of(request.META.get("HTTP_HOST", ""))
+        if is_desk(host):
             return self._get_response(request)
         if request.method not in ("GET", "HEAD"):
             return HttpResponse(status=405, headers={"Allow": "GET, HEAD", **_headers()})
