@@ -13,7 +13,7 @@ from typing import Any, NoReturn
 from django.http import HttpRequest, HttpResponse
 from ninja.parser import Parser
 
-from hestor.api.errors import own
+from hestor.api.errors import in_one_shape, own
 from hestor.core.errors import MOST_PROBLEMS, HestorError, InvalidInput, Malformed, Problem, TooBig
 
 MOST_BYTES, MOST_PAGE_BYTES = 64_000, 1_000_000
@@ -86,7 +86,7 @@ class ReadBody(Parser):
         return request.hestor_body if hasattr(request, "hestor_body") else super().parse_body(request)
 
 
-class CarefulBodies:
+class CarefulCalls:
     """Reads what is sent to the API, or says what is wrong with it, before any view is asked."""
 
     def __init__(self, get_response: Callable[[HttpRequest], HttpResponse]) -> None:
@@ -94,13 +94,15 @@ class CarefulBodies:
 
     def __call__(self, request: HttpRequest) -> HttpResponse:
         """Answers one request."""
-        sends = request.method in ("POST", "PUT", "PATCH") and request.path.startswith("/api/")
-        if sends and not (request.content_type or "").startswith("multipart/"):
+        if not request.path.startswith("/api/"):
+            return self._get_response(request)
+        is_form = (request.content_type or "").startswith("multipart/")
+        if request.method in ("POST", "PUT", "PATCH") and not is_form:
             try:
                 self._read(request)
             except HestorError as error:
                 return own(request, error)
-        return self._get_response(request)
+        return in_one_shape(self._get_response(request))
 
     def _read(self, request: HttpRequest) -> None:
         most = most_bytes(request.path)

@@ -84,6 +84,20 @@ def _schema(request: HttpRequest, error: ValidationError) -> HttpResponse:
     return body(422, "invalid_input", wording.counted("error.invalid_input", len(errors)), errors=errors)
 
 
+_BY_FRAMEWORK = {404: "no_such_call", 405: "method"}
+
+
+def in_one_shape(response: HttpResponse) -> HttpResponse:
+    """What the framework itself says of a call that there is not, as a problem like all others."""
+    code = _BY_FRAMEWORK.get(response.status_code)
+    if code is None or "json" in response.get("Content-Type", ""):
+        return response
+    said = body(response.status_code, code, wording.say(f"error.{code}"))
+    if "Allow" in response:
+        said["Allow"] = response["Allow"]
+    return said
+
+
 def _malformed(request: HttpRequest, error: Exception) -> HttpResponse:
     return own(request, Malformed())
 

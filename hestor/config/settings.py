@@ -58,7 +58,7 @@ MIDDLEWARE = [
     "django.contrib.sessions.middleware.SessionMiddleware",
     "hestor.desk.middleware.SameDesk",
     "django.contrib.auth.middleware.AuthenticationMiddleware",
-    "hestor.api.bodies.CarefulBodies",
+    "hestor.api.bodies.CarefulCalls",
 ]
 ROOT_URLCONF = "hestor.config.urls"
 WSGI_APPLICATION = "hestor.config.wsgi.application"

@@ -27,20 +27,6 @@ def _problem(status: int, code: str) -> HttpResponse:
     return JsonResponse(body, status=status, content_type="application/problem+json")
 
 
-_BY_FRAMEWORK = {404: "no_such_call", 405: "method"}
-
-
-def _in_one_shape(request: HttpRequest, response: HttpResponse) -> HttpResponse:
-    """What the framework itself says of a call that there is not, as a problem like all others."""
-    code = _BY_FRAMEWORK.get(response.status_code)
-    if code is None or not request.path.startswith("/api/") or "json" in response.get("Content-Type", ""):
-        return response
-    said = _problem(response.status_code, code)
-    if "Allow" in response:
-        said["Allow"] = response["Allow"]
-    return said
-
-
 class DeskHeaders:
     """Nothing larger than any picture may be; no framing, no sniffing, no caching of what was said to one person."""
 
@@ -49,11 +35,7 @@ class DeskHeaders:
 
     def __call__(self, request: HttpRequest) -> HttpResponse:
         """Answers one request."""
-        response = (
-            _problem(413, "too_big")
-            if _length(request) > MOST_SENT
-            else _in_one_shape(request, self._get_response(request))
-        )
+        response = _problem(413, "too_big") if _length(request) > MOST_SENT else self._get_response(request)
         devices.mark(request, response)
         headers = response.headers
         headers.setdefault("Content-Security-Policy", _STRICT)
