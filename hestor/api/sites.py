@@ -9,7 +9,6 @@ from hestor.api.schemas import NewSite, ProblemOut, SiteChange, SiteOut
 from hestor.core.facts.document import Facts
 from hestor.core.roles import Action, Role
 from hestor.sites.models import Edition, Membership, Site
-from hestor.sites.selectors.access import require_another_site
 from hestor.sites.selectors.addresses import host_of, origin_of
 from hestor.sites.selectors.changes import count_changes
 from hestor.sites.services.creation import make_site, set_label
@@ -52,9 +51,8 @@ def list_sites(request: HttpRequest) -> list[SiteOut]:
 @router.post("/sites", response={201: SiteOut, 403: ProblemOut, 422: ProblemOut})
 def make(request: HttpRequest, given: NewSite) -> Status[SiteOut]:
     """Makes a site from a name and a town, with a home page in its draft."""
-    require_another_site(signed_in(request))
     facts = {"name": given.name, **(facts_from(given.town) if given.town is not None else {})}
-    site = make_site(signed_in(request), facts, given.slug, given.label)
+    site = make_site(signed_in(request), facts, given.slug, given.label, limited=True)
     return Status(201, _out(site, Role.OWNER, None))
 
 

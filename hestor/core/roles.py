@@ -2,7 +2,7 @@
 
 from enum import StrEnum
 
-from hestor.core.errors import Forbidden
+from hestor.core.errors import Forbidden, TooManySites
 
 
 class Role(StrEnum):
@@ -38,3 +38,16 @@ def require(role: Role, action: Action) -> None:
     """Raises Forbidden unless the role allows the action."""
     if not may(role, action):
         raise Forbidden(role=role.value, action=action.value)
+
+
+def may_make_sites(makers: str, owns: int, set_all_up: bool) -> bool:
+    """Whether a person may make sites: who owns one, who set the installation up, or, if it is set so, everybody."""
+    return makers == "everyone" or owns > 0 or set_all_up
+
+
+def require_another_site(makers: str, owns: int, set_all_up: bool, most: int) -> None:
+    """Raises Forbidden for who may make no sites, TooManySites for who owns as many as one may."""
+    if not may_make_sites(makers, owns, set_all_up):
+        raise Forbidden(role="", action="make")
+    if owns >= most:
+        raise TooManySites(most=most)

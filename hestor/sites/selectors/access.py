@@ -3,7 +3,8 @@
 from django.conf import settings
 
 from hestor.accounts.models import Account
-from hestor.core.errors import Forbidden, NotFound, TooManySites
+from hestor.core import roles
+from hestor.core.errors import NotFound
 from hestor.core.roles import Action, Role, require
 from hestor.sites.models import Membership, Site
 
@@ -22,16 +23,17 @@ def reach_site(account: Account, slug: str, action: Action) -> tuple[Site, Role]
     return found.site, role
 
 
-def may_make_sites(account: Account) -> bool:
-    """Whether a person may make sites here: whoever owns one, and who set all up; or everybody, if it is set so."""
-    owns = Membership.objects.filter(account=account, role=Role.OWNER)
+def _standing(account: Account) -> tuple[int, bool]:
+    """How many sites a person owns, and whether it is the one who set the installation up."""
     first = Account.objects.order_by("pk").values_list("pk", flat=True).first()
-    return settings.MAKERS == "everyone" or account.pk == first or owns.exists()
+    return Membership.objects.filter(account=account, role=Role.OWNER).count(), account.pk == first
+
+
+def may_make_sites(account: Account) -> bool:
+    """Whether a person may make sites here."""
+    return roles.may_make_sites(settings.MAKERS, *_standing(account))
 
 
 def require_another_site(account: Account) -> None:
-    """Raises Forbidden for who may make no sites, TooManySites for who has as many as one may have."""
-    if not may_make_sites(account):
-        raise Forbidden(role="", action="make")
-    if Membership.objects.filter(account=account, role=Role.OWNER).count() >= settings.MOST_SITES:
-        raise TooManySites(most=settings.MOST_SITES)
+    """Raises Forbidden or TooManySites for who may not make another site here."""
+    roles.require_another_site(settings.MAKERS, *_standing(account), settings.MOST_SITES)

@@ -12,6 +12,7 @@ from hestor.core.pages import paths
 from hestor.core.roles import Role
 from hestor.core.text import lines
 from hestor.sites.models import Membership, Site
+from hestor.sites.selectors.access import require_another_site
 from hestor.sites.services.pages import add_page
 
 _MOST_LABEL = 60
@@ -39,11 +40,18 @@ def _label(given: str) -> tuple[str, list[Problem]]:
     return label, list(lines.line_problems("label", label, least=0, most=_MOST_LABEL))
 
 
-def make_site(owner: Account, given: Mapping[str, object], slug: str = "", label: str = "") -> Site:
-    """A new site with a home page in its draft, nothing published. Raises InvalidInput with every problem."""
+def make_site(
+    owner: Account, given: Mapping[str, object], slug: str = "", label: str = "", limited: bool = False
+) -> Site:
+    """A new site with a home page in its draft, nothing published. Raises InvalidInput with every problem.
+
+    ``limited`` is for people at the desk, who may make only so many; then it raises Forbidden and TooManySites, too.
+    """
     good, problems = document.check_all({"name": "", **given})
     label, label_problems = _label(label)
     with transaction.atomic():
+        if limited:
+            require_another_site(owner)
         slug = slug.strip().lower() or free_slug(good.get("name", ""))
         found = [*problems, *_slug_problems(slug), *label_problems]
         if found:
