@@ -6,7 +6,7 @@ can keep its owner out. It shows what it is by a cookie that only this installat
 
 import hashlib
 import secrets
-from datetime import timedelta
+from datetime import datetime, timedelta
 from functools import lru_cache
 from ipaddress import IPv6Address
 
@@ -47,12 +47,16 @@ def origin(request: HttpRequest) -> str:
     return str(IPv6Address(_WITHIN | int.from_bytes(hashlib.sha256(mark.encode()).digest()[:14])))
 
 
+def _note(request: HttpRequest, account: Account) -> None:
+    agent = request.headers.get("User-Agent", "")[:_AGENT]
+    known = {"account": account, "agent": agent, "seen": clock.now()}
+    Device.objects.update_or_create(session_key=request.session.session_key or "", defaults=known)
+
+
 def remember(request: HttpRequest, account: Account) -> None:
     """Notes that an account is signed in on this device."""
     request.session.save()
-    key = request.session.session_key or ""
-    agent = request.headers.get("User-Agent", "")[:_AGENT]
-    Device.objects.update_or_create(session_key=key, defaults={"account": account, "agent": agent, "seen": clock.now()})
+    _note(request, account)
     request.hestor_device = f"{secrets.token_hex(8)} {account.email}"  # type: ignore[attr-defined]
 
 
@@ -76,11 +80,14 @@ def note_seen(request: HttpRequest, account: Account) -> None:
     """Notes that a device is in use, now and then; one that signed in before there was a list joins it."""
     key = request.session.session_key or ""
     if key and key not in _NOTED:
-        agent = request.headers.get("User-Agent", "")[:_AGENT]
-        Device.objects.update_or_create(
-            session_key=key, defaults={"account": account, "seen": clock.now(), "agent": agent}
-        )
+        _note(request, account)
         _NOTED[key] = True
+
+
+def forget_ended(now: datetime) -> None:
+    """Deletes sessions that have ended, and the devices that they were on."""
+    Session.objects.filter(expire_date__lte=now).delete()
+    Device.objects.exclude(session_key__in=Session.objects.values("session_key")).delete()
 
 
 @lru_cache(maxsize=500)

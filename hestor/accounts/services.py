@@ -12,7 +12,7 @@ from django.contrib.auth.password_validation import validate_password
 from django.contrib.auth.tokens import default_token_generator
 from django.core.exceptions import ValidationError
 from django.core.validators import validate_email
-from django.db import transaction
+from django.db import IntegrityError, transaction
 from django.db.models import Sum
 from django.http import HttpRequest
 
@@ -137,7 +137,11 @@ def change_email(request: HttpRequest, account: Account, current: str, email: st
         raise InvalidInput(problems)
     _confirm(account, current)
     account.email = email
-    account.save(update_fields=["email"])
+    try:
+        account.save(update_fields=["email"])
+    except IntegrityError as error:
+        # Somebody took it between the look and the write.
+        raise InvalidInput([Problem("email", "email_taken")]) from error
     devices.remember(request, account)
 
 

@@ -1,15 +1,19 @@
 """One's own account: password, email address, devices, a lost password; and who may make sites."""
 
 import re
+from datetime import timedelta
 from io import StringIO
 
 import pytest
+from django.contrib.sessions.models import Session
 from django.core.management import CommandError, call_command
 from django.test import Client
 
+from hestor.accounts.models import Device
 from hestor.core.roles import Role
 from hestor.sites.models import Membership
-from tests.conftest import PASSWORD
+from hestor.sites.services.cleaning import clean
+from tests.conftest import NOW, PASSWORD
 
 pytestmark = pytest.mark.django_db(databases=["default", "towns"])
 NEW = "another-long-enough-one"
@@ -142,3 +146,11 @@ def test_one_person_has_only_so_many_sites(site, owner, desk, settings):
     answer = desk.post("/api/sites", {"name": "Third"}, "application/json")
     assert (answer.status_code, answer.json()["code"]) == (403, "too_many_sites")
     assert Membership.objects.filter(account=owner).count() == 2
+
+
+def test_devices_whose_session_has_ended_are_forgotten(desk):
+    desk.get("/api/account")
+    Session.objects.update(expire_date=NOW - timedelta(days=1))
+    clean(NOW)
+    assert not Device.objects.exists()
+    assert not Session.objects.exists()

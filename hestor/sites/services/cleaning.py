@@ -1,10 +1,11 @@
-"""What is cleaned up once a day: pictures deleted long ago, and generated files that nobody asks for any more."""
+"""What is cleaned up once a day: pictures deleted long ago, generated files that nobody asks for, sessions that ended."""
 
 from datetime import datetime, timedelta
 
 from django.db import transaction
 from django.db.models import Q
 
+from hestor.accounts import devices
 from hestor.pictures import selectors, store
 from hestor.pictures.models import Content, Picture
 from hestor.pictures.services import DAYS_KEPT
@@ -17,6 +18,7 @@ _DAYS_GENERATED = 90
 def clean(now: datetime) -> int:
     """Cleans all sites; says how many pictures went for good."""
     gone = 0
+    devices.forget_ended(now)
     for site_id in Site.objects.values_list("pk", flat=True):
         gone += _purge(site_id, now)
         store.drop_generated_before(site_id, (now - timedelta(days=_DAYS_GENERATED)).timestamp())
