@@ -55,13 +55,12 @@ def tidied(given: Mapping[str, Any]) -> dict[str, Any]:
 
 
 def _tidied(key: str, value: Any) -> Any:
-    # What is far too long is refused as it is: to normalise it would take minutes.
-    if not isinstance(value, str) or len(value) > MOST_BODY:
+    if not isinstance(value, str):
         return value
     if key == "body":
-        return lines.carried(value)
-    longest = LINES[key].most * 4 if key in LINES else paths.LONGEST * 4
-    return lines.tidy(value) if (key in LINES or key == "path") and len(value) <= longest else value
+        # What is too long is refused as it is.
+        return lines.carried(value) if len(value) <= MOST_BODY else value
+    return lines.tidy(value) if key in LINES or key == "path" else value
 
 
 def problems(fields: PageFields) -> Iterator[Problem]:
