@@ -107,7 +107,11 @@ class RevisionQuerySet(models.QuerySet["Revision"]):
 
     def in_edition_of(self, site_id: int, number: int) -> "RevisionQuerySet":
         """The pages as published in an edition."""
-        return self.filter(Q(live_to__isnull=True) | Q(live_to__gte=number), site_id=site_id, live_from__lte=number)
+        return self.in_editions_of(site_id, number, number)
+
+    def in_editions_of(self, site_id: int, oldest: int, newest: int) -> "RevisionQuerySet":
+        """The pages as published in any edition of a range; a page comes once for each of its states."""
+        return self.filter(Q(live_to__isnull=True) | Q(live_to__gte=oldest), site_id=site_id, live_from__lte=newest)
 
     def leaving(self, site_id: int) -> "RevisionQuerySet":
         """Live pages that the draft doesn't hold any more: replaced, or taken out."""

@@ -3,8 +3,6 @@
 from dataclasses import dataclass
 from datetime import datetime
 
-from django.db.models import Q
-
 from hestor.core import zones
 from hestor.core.facts import document
 from hestor.core.text import fillins
@@ -43,9 +41,7 @@ def uses_of(site: Site, now: datetime) -> dict[str, list[Use]]:
 def is_published(site: Site, key: str, past: int) -> bool:
     """Whether the live edition shows a picture, or one of the ``past`` before it."""
     oldest = site.live_number - past
-    revisions = Revision.objects.filter(
-        Q(live_to__isnull=True) | Q(live_to__gte=oldest), site_id=site.pk, live_from__lte=site.live_number
-    )
+    revisions = Revision.objects.in_editions_of(site.pk, oldest, site.live_number)
     editions = Edition.objects.filter(site=site, number__gte=oldest, number__lte=site.live_number)
     in_facts = any(key in document.pictures_in(edition.facts).values() for edition in editions)
     return in_facts or revisions.filter(text__body__contains=ADDRESS + key).exists()
