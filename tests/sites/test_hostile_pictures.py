@@ -8,23 +8,12 @@ from hestor.pictures.selectors import masters
 from hestor.press.brand_files import BrandFiles
 from hestor.sites import generated_files
 from hestor.sites.selectors.brand_report import brand_report
-from hestor.studio import front
 from tests.support.hostile_pictures import hostile_pictures
 
 
 @pytest.fixture(autouse=True)
 def data(tmp_path, settings):
     settings.DATA = tmp_path
-
-
-@pytest.fixture(scope="module")
-def studio():
-    opened = front.Studio()
-    opened.open_by_exec()
-    before, front._STUDIO = front._STUDIO, opened
-    yield opened
-    front._STUDIO = before
-    opened.close()
 
 
 # Of each kind of mischief one or two; the first that was found of each is among them.

@@ -54,16 +54,6 @@ def parent() -> int:
     return os.getppid()
 
 
-@pytest.fixture(scope="module")
-def studio():
-    opened = front.Studio()
-    opened.open_by_exec()
-    before, front._STUDIO = front._STUDIO, opened
-    yield opened
-    front._STUDIO = before
-    opened.close()
-
-
 def test_work_is_done_in_another_process(studio):
     assert front.run(process) not in (os.getpid(), front.run(process))
 

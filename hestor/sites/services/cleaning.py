@@ -1,4 +1,4 @@
-"""What is cleaned up once a day: pictures deleted long ago, generated files that nobody asks for, sessions that ended."""
+"""What is cleaned up once a day: pictures deleted long ago, generated files nobody asks for, sessions that ended."""
 
 from datetime import datetime, timedelta
 
