@@ -1,8 +1,8 @@
-import { useState, type FormEvent } from "react";
+import { useState } from "react";
 import { useTranslation } from "react-i18next";
-import { Button } from "../ui/Button";
-import { ErrorNotice } from "../ui/ErrorNotice";
 import { Field } from "../ui/Field";
+import { AccountForm } from "./AccountForm";
+import { CurrentPassword } from "./CurrentPassword";
 import { errorsOf, useChangeEmail } from "./api";
 
 export function EmailForm({ email }: { email: string }) {
@@ -10,43 +10,25 @@ export function EmailForm({ email }: { email: string }) {
   const change = useChangeEmail();
   const [address, setAddress] = useState(email);
   const [current, setCurrent] = useState("");
-
-  function submit(event: FormEvent) {
-    event.preventDefault();
-    change.mutate({ current, email: address }, { onSuccess: () => setCurrent("") });
-  }
-
   return (
-    <section aria-labelledby="email">
-      <h2 id="email" className="mb-3 text-lg font-semibold">
-        {t("account.email")}
-      </h2>
-      <form onSubmit={submit} className="grid max-w-md gap-4" noValidate>
-        <ErrorNotice error={change.error} />
-        <Field
-          label={t("account.newEmail")}
-          hint={t("account.emailHint")}
-          type="email"
-          autoComplete="email"
-          value={address}
-          errors={errorsOf(change.error, "email")}
-          onChange={(event) => setAddress(event.target.value)}
-        />
-        <Field
-          label={t("account.current")}
-          type="password"
-          autoComplete="current-password"
-          value={current}
-          errors={errorsOf(change.error, "current")}
-          onChange={(event) => setCurrent(event.target.value)}
-        />
-        <div className="flex flex-wrap items-center gap-4">
-          <Button type="submit" disabled={change.isPending || address === email}>
-            {t("account.changeEmail")}
-          </Button>
-          <p role="status">{change.isSuccess && t("account.emailChanged")}</p>
-        </div>
-      </form>
-    </section>
+    <AccountForm
+      title={t("account.email")}
+      action={t("account.changeEmail")}
+      done={t("account.emailChanged")}
+      change={change}
+      disabled={address === email}
+      onSubmit={() => change.mutate({ current, email: address }, { onSuccess: () => setCurrent("") })}
+    >
+      <Field
+        label={t("account.newEmail")}
+        hint={t("account.emailHint")}
+        type="email"
+        autoComplete="email"
+        value={address}
+        errors={errorsOf(change.error, "email")}
+        onChange={(event) => setAddress(event.target.value)}
+      />
+      <CurrentPassword value={current} error={change.error} onType={setCurrent} />
+    </AccountForm>
   );
 }

@@ -4,8 +4,8 @@ import { Link, useSearchParams } from "react-router";
 import { AuthLayout } from "../ui/AuthLayout";
 import { Button } from "../ui/Button";
 import { ErrorNotice } from "../ui/ErrorNotice";
-import { Field } from "../ui/Field";
-import { errorsOf, useReplacePassword } from "./api";
+import { NewPasswordField } from "./NewPasswordField";
+import { useReplacePassword } from "./api";
 
 /** What a link to replace a lost password leads to. */
 export function NewPassword() {
@@ -32,16 +32,7 @@ export function NewPassword() {
     <AuthLayout title={t("newPassword.title")} lead={t("newPassword.lead")}>
       <form onSubmit={submit} className="grid gap-4" noValidate>
         <ErrorNotice error={replace.error} />
-        <Field
-          label={t("account.new")}
-          hint={t("firstAccount.passwordHint")}
-          type="password"
-          autoComplete="new-password"
-          autoFocus
-          value={password}
-          errors={errorsOf(replace.error, "password")}
-          onChange={(event) => setPassword(event.target.value)}
-        />
+        <NewPasswordField value={password} error={replace.error} autoFocus onType={setPassword} />
         <Button type="submit" disabled={replace.isPending}>
           {t("newPassword.go")}
         </Button>
