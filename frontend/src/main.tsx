@@ -17,7 +17,10 @@ const queries = new QueryClient({
       staleTime: 5_000,
       // What the server refused it would refuse again; only a lost connection is worth another try.
       retry: (count, error) => !(error instanceof ApiProblem) && count < 2,
+      // A browser that takes itself for offline would wait without a word; a call that fails is said.
+      networkMode: "always",
     },
+    mutations: { networkMode: "always" },
   },
 });
 
