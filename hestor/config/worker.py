@@ -9,6 +9,8 @@ import os
 import sys
 import threading
 import time
+from collections.abc import Iterator
+from contextlib import contextmanager
 from typing import Any
 
 from gunicorn.workers.base import Worker
@@ -18,7 +20,9 @@ from waitress.channel import HTTPChannel
 from waitress.server import TcpWSGIServer
 from waitress.task import ThreadedTaskDispatcher
 
-VISITORS, DESK = 3, 1
+from hestor.studio import waiting
+
+VISITORS, DESK = 3, 3
 # From the first byte of a request to the end of its head, and to the end of its body, in seconds.
 HEAD_SECONDS, BODY_SECONDS, IDLE_SECONDS = 10, 120, 30
 # Larger than any picture may be: the refusal in words is the desk's, and this one is for strangers.
@@ -27,6 +31,55 @@ _MOST_BYTES = 64_000_000
 _LESS_URGENT = 10
 # How long a thread may go on while another waits. At the usual 5 ms a short answer waits for several long ones.
 _SWITCH = 0.0002
+
+
+class Turn:
+    """Lets one of the desk's threads compute at a time; who waits for anything else lets the next one."""
+
+    def __init__(self) -> None:
+        self._lock = threading.Lock()
+        self._mine = threading.local()
+
+    @contextmanager
+    def taken(self) -> Iterator[None]:
+        """Waits for the turn, and has it."""
+        with self._lock:
+            self._mine.has = True
+            try:
+                yield
+            finally:
+                self._mine.has = False
+
+    @contextmanager
+    def passed_on(self) -> Iterator[None]:
+        """Gives the turn to others for a while, if this thread has it."""
+        if not getattr(self._mine, "has", False):
+            yield
+            return
+        self._lock.release()
+        try:
+            yield
+        finally:
+            self._lock.acquire()
+
+
+TURN = Turn()
+
+
+class DeskTask:
+    """A request of the desk's, done when it is its turn."""
+
+    def __init__(self, channel: HTTPChannel) -> None:
+        self._channel = channel
+
+    def service(self) -> None:
+        """Answers it."""
+        with TURN.taken():
+            self._channel.service()
+
+    def cancel(self) -> None:
+        """Lets it go."""
+        self._channel.cancel()
 
 
 class DeskThreads(ThreadedTaskDispatcher):
@@ -74,7 +127,10 @@ class Server(TcpWSGIServer):
         from hestor.web.middleware import host_of, is_desk  # needs the settings, which are ready only now
 
         asks_desk = is_desk(host_of(task.requests[0].headers.get("HOST", "")))
-        (self._desk if asks_desk else self.task_dispatcher).add_task(task)
+        if asks_desk:
+            self._desk.add_task(DeskTask(task))
+        else:
+            self.task_dispatcher.add_task(task)
 
     def maintenance(self, now: float) -> None:
         """Lets go who is idle, or too slow."""
@@ -123,6 +179,7 @@ class HestorWorker(Worker):
     def run(self) -> None:
         """Serves until told to end, or until whoever started it has ended."""
         sys.setswitchinterval(_SWITCH)
+        waiting.pass_on = TURN.passed_on
         (listener,) = self.sockets
         sock = listener.sock
         sock.setblocking(False)

@@ -14,6 +14,8 @@ from pathlib import Path
 
 from django.conf import settings
 
+from hestor.studio.waiting import aside
+
 _SAFE = re.compile(r"[a-z0-9][\w.-]*(?:/[\w.-]+)?")
 
 
@@ -77,7 +79,8 @@ def making(site_id: int, name: str) -> Iterator[None]:
         yield
         return
     with held:
-        fcntl.flock(held, fcntl.LOCK_EX)
+        with aside():
+            fcntl.flock(held, fcntl.LOCK_EX)
         yield
         lock.unlink(missing_ok=True)
 

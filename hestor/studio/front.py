@@ -12,6 +12,7 @@ from typing import Any, ParamSpec, TypeVar, cast
 from hestor.core.errors import TooBusy, TooMuchWork
 from hestor.studio import room
 from hestor.studio.limits import TO_MAKE, Limits
+from hestor.studio.waiting import aside
 
 P = ParamSpec("P")
 T = TypeVar("T")
@@ -167,4 +168,6 @@ def run_within(limits: Limits, work: Callable[P, T], *args: P.args, **kwargs: P.
     """The same, within other limits."""
     if not _STUDIO.is_open:
         return work(*args, **kwargs)
-    return cast(T, _STUDIO.do(pickle.dumps((work, args, kwargs)), limits))
+    pickled = pickle.dumps((work, args, kwargs))
+    with aside():
+        return cast(T, _STUDIO.do(pickled, limits))

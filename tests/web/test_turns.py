@@ -1,0 +1,89 @@
+"""The desk's threads take turns, and none waits with the turn in its hand."""
+
+import threading
+import time
+
+import pytest
+
+from hestor.config.worker import DESK, Turn
+from hestor.studio import front, waiting
+from hestor.studio.limits import Limits
+
+
+def nap() -> str:
+    time.sleep(0.2)
+    return "done"
+
+
+@pytest.fixture
+def turn(monkeypatch):
+    made = Turn()
+    monkeypatch.setattr(waiting, "pass_on", made.passed_on)
+    return made
+
+
+@pytest.fixture
+def studio(monkeypatch):
+    opened = front.Studio()
+    opened.open_by_exec()
+    monkeypatch.setattr(front, "_STUDIO", opened)
+    assert front.run(nap) == "done"
+    yield opened
+    opened.close()
+
+
+def test_more_threads_than_places_in_the_studio_get_on(turn, studio):
+    done = []
+
+    def work() -> None:
+        with turn.taken():
+            done.extend(front.run_within(Limits(5, 10), nap) for _ in range(3))
+
+    threads = [threading.Thread(target=work, daemon=True) for _ in range(DESK + 2)]
+    start = time.monotonic()
+    for thread in threads:
+        thread.start()
+    for thread in threads:
+        thread.join(timeout=9)
+    # A turn held while waiting for a place is let go after ten seconds at the earliest.
+    assert (len(done), time.monotonic() - start < 9) == (3 * len(threads), True)
+
+
+def test_one_computes_at_a_time(turn):
+    at_once, most = [], []
+
+    def work() -> None:
+        with turn.taken():
+            at_once.append(1)
+            most.append(len(at_once))
+            time.sleep(0.01)
+            at_once.pop()
+
+    threads = [threading.Thread(target=work) for _ in range(6)]
+    for thread in threads:
+        thread.start()
+    for thread in threads:
+        thread.join()
+    assert max(most) == 1
+
+
+def test_another_gets_on_while_one_waits(turn):
+    waits, seen = threading.Event(), threading.Event()
+
+    def first() -> None:
+        with turn.taken(), waiting.aside():
+            waits.set()
+            assert seen.wait(5)
+
+    thread = threading.Thread(target=first)
+    thread.start()
+    assert waits.wait(5)
+    with turn.taken():
+        seen.set()
+    thread.join(timeout=5)
+    assert not thread.is_alive()
+
+
+def test_who_has_no_turn_has_none_to_pass_on(turn):
+    with waiting.aside(), turn.taken():
+        pass
