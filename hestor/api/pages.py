@@ -7,12 +7,13 @@ from ninja import Router, Status
 
 from hestor import clock
 from hestor.api.auth import given_revision, site_for
-from hestor.api.errors import Conflict
+from hestor.api.errors import Conflict, field_error
 from hestor.api.schemas import Identifier, PageChange, PageFull, PageIn, PageOut, ProblemOut
 from hestor.core.errors import StaleRevision
+from hestor.core.pages import fields as page_fields
 from hestor.core.roles import Action
 from hestor.sites.models import Revision, Site
-from hestor.sites.selectors.page_fields import current
+from hestor.sites.selectors.page_fields import current, fields_of
 from hestor.sites.selectors.page_list import page_row, page_rows
 from hestor.sites.services.pages import add_page, change_page, remove_page
 
@@ -22,7 +23,8 @@ router = Router(tags=["pages"])
 def _full(site: Site, revision: Revision) -> dict[str, Any]:
     site.refresh_from_db()
     row = page_row(site, revision, clock.now())
-    return {**row, "body": revision.text.body, "revision": site.revision}
+    notices = [field_error(notice) for notice in page_fields.notices(fields_of(revision))]
+    return {**row, "body": revision.text.body, "revision": site.revision, "notices": notices}
 
 
 @router.get("/sites/{site}/pages", response={200: list[PageOut], 404: ProblemOut})

@@ -234,7 +234,8 @@ class ProofsIn(Strict):
 class PageOut(PageFields):
     """A page of the draft. ``address`` is where the public reads it, ``tab_title`` what its tab says.
 
-    ``shown_title`` is its title with the fill-ins filled; ``depth`` how many pages stand above it.
+    ``shown_title`` is its title with the fill-ins filled; ``depth`` how many pages stand above it. A post that is
+    ``held`` was published, and comes out on its day.
     """
 
     model_config = ConfigDict(extra="ignore")
@@ -242,17 +243,21 @@ class PageOut(PageFields):
     id: int
     shown_title: str
     tab_title: str
-    state: Literal["live", "changed", "new"]
+    state: Literal["live", "held", "changed", "new"]
     address: str
     depth: int
     body: str = Field(default="", exclude=True)
 
 
 class PageFull(PageOut):
-    """A page with its text, and the draft's revision that it was read at."""
+    """A page with its text, and the draft's revision that it was read at.
+
+    ``notices`` say what visitors will not see as it was meant, though it was kept.
+    """
 
     body: str
     revision: int
+    notices: list[FieldErrorOut]
 
 
 class PageIn(PageFields):

@@ -4,6 +4,7 @@ from collections.abc import Iterator
 from functools import lru_cache
 
 from babel import Locale, UnknownLocaleError, localedata
+from babel.core import get_global
 
 
 @lru_cache(maxsize=512)
@@ -27,6 +28,30 @@ def is_known(tag: str) -> bool:
 def direction(tag: str) -> str:
     """``rtl`` or ``ltr``, for HTML's ``dir`` (CLDR character order)."""
     return "rtl" if locale_of(tag).character_order == "right-to-left" else "ltr"
+
+
+@lru_cache(maxsize=512)
+def script(tag: str) -> str:
+    """The script that the language is written in (ISO 15924), such as ``Latn``, by CLDR's likely subtags; or empty."""
+    locale = locale_of(tag)
+    likely = get_global("likely_subtags").get(str(locale).removesuffix(f"_{locale.territory}"), "")
+    found = locale.script or next((part for part in likely.split("_") if len(part) == 4), "")
+    return str(found)
+
+
+def numbering_system(tag: str) -> str:
+    """The numbering system that the language's numbers are written in (CLDR), such as ``latn`` or ``arab``."""
+    # The stubs of Babel don't know of it yet.
+    return str(getattr(locale_of(tag), "default_numbering_system", "latn"))
+
+
+@lru_cache(maxsize=512)
+def with_country(tag: str) -> str:
+    """The language with a country, as ``en_GB``: its own, else the likeliest (CLDR likely subtags); or empty."""
+    locale = locale_of(tag)
+    likely = str(get_global("likely_subtags").get(str(locale), "")).rpartition("_")[2]
+    country = locale.territory or (likely if len(likely) == 2 else "")
+    return f"{locale.language}_{country}" if country else ""
 
 
 def own_name(tag: str) -> str:

@@ -1,6 +1,6 @@
 """Time zones by their names in the IANA time zone database, as towns keep them."""
 
-from datetime import datetime
+from datetime import date, datetime
 from functools import lru_cache
 from zoneinfo import ZoneInfo, ZoneInfoNotFoundError, available_timezones
 
@@ -25,8 +25,13 @@ def is_fixed(zone: str) -> bool:
     return not is_known(zone)
 
 
-def year_in(zone: str, now: datetime) -> int:
-    """The calendar year that it is in ``zone`` at the moment ``now`` (which must know its own zone)."""
+def day_in(zone: str, now: datetime) -> date:
+    """The calendar day that it is in ``zone`` at the moment ``now`` (which must know its own zone)."""
     if now.tzinfo is None:
         raise ValueError("now needs a time zone, such as datetime.UTC")
-    return now.astimezone(ZoneInfo(zone)).year
+    return now.astimezone(ZoneInfo(zone)).date()
+
+
+def year_in(zone: str, now: datetime) -> int:
+    """The calendar year that it is in ``zone`` at the moment ``now``."""
+    return day_in(zone, now).year

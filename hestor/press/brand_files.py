@@ -16,13 +16,13 @@ from hestor.core import languages
 from hestor.core.facts import document
 from hestor.core.facts.assets import DrawnIcon, Logo, LogoIcon, PictureIcon
 from hestor.core.facts.document import SPECS, Facts
-from hestor.core.imaging import crops, icons, logos, measuring, palettes, raster, share_card
+from hestor.core.imaging import crops, icons, logos, measuring, palettes, raster, share_card, widths
 from hestor.core.imaging.emblems import Emblem
 from hestor.core.imaging.icons import Icon
 from hestor.core.imaging.ingest import MEDIA_TYPES
 from hestor.core.imaging.raster import Master
 from hestor.core.text import lines
-from hestor.press import faces
+from hestor.press import letters
 from hestor.press.response import Response
 
 GENERATOR_VERSION = 1
@@ -30,15 +30,15 @@ GENERATOR_VERSION = 1
 
 PREFIX = "/_hestor/"
 _NAME = re.compile(r"(icon|logo|logodark|share)-([0-9a-f]{16})/([\w.-]{1,40})")
-_PICTURE = re.compile(r"pic-([0-9a-f]{32})(?:/(\d{2,4})\.(webp|jpg|png))?")
+_PICTURE = re.compile(r"pic-([0-9a-f]{32})(?:/(\d{1,4})\.(avif|webp|jpg|png))?")
 _PAGE_SHARE = re.compile(r"share-[0-9a-f]{16}/([0-9a-f]{32})\.jpg")
-PICTURE_WIDTHS = (480, 960, 1600)
 _TYPES = {
     "svg": "image/svg+xml",
     "ico": "image/vnd.microsoft.icon",
     "png": "image/png",
     "jpg": "image/jpeg",
     "webp": "image/webp",
+    "avif": "image/avif",
 }
 DRAWN_FROM = (*(key for key, spec in SPECS.items() if spec.visual), "name", "tagline", "language")
 """The facts that a brand file can depend on: those about looks, and those written on the share picture."""
@@ -47,7 +47,10 @@ Masters = Callable[[str], Master | None]
 
 @dataclass(frozen=True)
 class Shown:
-    """A picture as a page shows it: its address, size in CSS pixels, words, and sources by media type."""
+    """A picture as a page shows it: its address, size in CSS pixels, words, and sources by media type.
+
+    ``medium`` is the address of a file for readers that choose none themselves.
+    """
 
     src: str
     width: int
@@ -55,6 +58,7 @@ class Shown:
     alt: str = ""
     srcset: str = ""
     sources: tuple[tuple[str, str], ...] = ()
+    medium: str = ""
 
     @property
     def addresses(self) -> frozenset[str]:
@@ -67,6 +71,13 @@ class Shown:
     def large(self) -> str:
         """The address of the sharpest file in the fallback format."""
         return self.srcset.rpartition(", ")[2].partition(" ")[0] or self.src
+
+    @property
+    def largest_size(self) -> tuple[int, int]:
+        """Width and height of the sharpest file of a logo, in its own pixels."""
+        scale = self.srcset.rpartition(" ")[2].removesuffix("x")
+        times = int(scale) if scale.isdigit() else 1
+        return self.width * times, self.height * times
 
 
 def _hash(recipe: Any) -> str:
@@ -123,7 +134,9 @@ class BrandFiles:
         if isinstance(fact, LogoIcon) and self.facts.logo and (master := self._masters(self.facts.logo.picture)):
             return icons.CroppedIcon(master, crops.squared(fact.crop or crops.proposed(master), master))
         emblem = emblem_of(self.facts, fact if isinstance(fact, DrawnIcon) else None)
-        return icons.DrawnIcon(emblem, faces.outline(emblem.letters, self.facts.typefaces) if emblem.letters else None)
+        return icons.DrawnIcon(
+            emblem, letters.outline(emblem.letters, self.facts.typefaces) if emblem.letters else None
+        )
 
     def _shown_logo(self, fact: Logo | None, kind: str) -> Shown | None:
         master = self._logo_master(fact)
@@ -192,24 +205,26 @@ class BrandFiles:
         if master is None:
             return None
         folder, ending = f"{self._root}pic-{key}", _fallback(master)
-        widths = [width for width in PICTURE_WIDTHS if width <= master.width]
-        if master.kind == "svg" or not widths:
-            return Shown(folder, master.width, master.height, alt)
+        if master.kind == "svg":
+            return Shown(folder, master.width, master.height, alt, medium=folder)
+        offered = widths.offered(master.width)
 
         def srcset(ending: str) -> str:
-            return ", ".join(f"{folder}/{width}.{ending} {width}w" for width in widths)
+            return ", ".join(f"{folder}/{width}.{ending} {width}w" for width in offered)
 
-        largest = widths[-1]
-        high = round(largest * master.height / master.width)
-        return Shown(
-            f"{folder}/{largest}.{ending}", largest, high, alt, srcset(ending), ((_TYPES["webp"], srcset("webp")),)
-        )
+        largest = offered[-1]
+        high = max(1, round(largest * master.height / master.width))
+        # AVIF saves on photographs; what is drawn is smaller in a WebP without loss.
+        modern = ("avif", "webp") if master.kind == "jpeg" else ("webp",)
+        sources = tuple((_TYPES[one], srcset(one)) for one in modern)
+        medium = f"{folder}/{widths.for_feed(master.width)}.{ending}"
+        return Shown(f"{folder}/{largest}.{ending}", largest, high, alt, srcset(ending), sources, medium)
 
-    def page_share(self, key: str) -> Shown | None:
+    def page_share(self, key: str, alt: str = "") -> Shown | None:
         """A page's own picture where its address is shared."""
         if self._masters(key) is None:
             return None
-        return Shown(f"{self._root}share-{_hash(['page', key])}/{key}.jpg", share_card.WIDTH, share_card.HEIGHT)
+        return Shown(f"{self._root}share-{_hash(['page', key])}/{key}.jpg", share_card.WIDTH, share_card.HEIGHT, alt)
 
     def settled(self, path: str = "") -> "BrandFiles":
         """The same with the pictures of its facts and of ``path`` looked up: fit to be sent to another process."""
@@ -296,8 +311,8 @@ class BrandFiles:
         words = share_card.Words(name, facts.tagline, languages.direction(facts.language))
 
         def font(text: str, size: int, weight: int) -> Any:
-            found = faces.font_for(text, facts.typefaces)
-            return faces.sized(found, size, weight) if found else None
+            found = letters.font_for(text, facts.typefaces)
+            return letters.sized(found, size, weight) if found else None
 
         return share_card.composed(logo, self.icon().at(256), words, (themes["light"], themes["dark"]), font)
 
@@ -308,15 +323,14 @@ class BrandFiles:
         if width is None or ending is None:
             return Response(200, MEDIA_TYPES[master.kind], master.body, immutable=True)
         image = raster.draw(master, int(width), max(1, round(int(width) * master.height / master.width)))
-        photo = master.kind == "jpeg"
-        body = (
-            raster.webp(image, lossless=not photo)
-            if ending == "webp"
-            else raster.jpeg(image)
-            if photo
-            else raster.png(image)
-        )
-        return _file(f"x.{ending}", body)
+        lossless = master.kind != "jpeg"
+        writers: dict[str, Callable[[], bytes]] = {
+            "avif": lambda: raster.avif(image),
+            "webp": lambda: raster.webp(image, lossless),
+            "jpg": lambda: raster.jpeg(image),
+            "png": lambda: raster.png(image),
+        }
+        return _file(f"x.{ending}", writers[ending]())
 
 
 def _fallback(master: Master) -> str:

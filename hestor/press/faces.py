@@ -1,32 +1,31 @@
-"""The shipped typefaces: their files, their style rules, and letters as outlines."""
+"""The shipped typefaces: their files, their style rules, and which of them a page needs."""
 
 import hashlib
-import io
+import re
 from functools import lru_cache
 from importlib.resources import files
-from threading import Lock
-from typing import Any
 
-import uharfbuzz
-from fontTools.pens.boundsPen import BoundsPen
-from fontTools.pens.svgPathPen import SVGPathPen
-from fontTools.pens.transformPen import TransformPen
-from fontTools.ttLib import TTFont
-from PIL import ImageFont
-
-from hestor.core.imaging.emblems import Outline
 from hestor.core.imaging.typefaces import PAIRS, Face
 
 _FOLDER = files("hestor.press").joinpath("assets", "fonts")
-_ONE_AT_A_TIME = Lock()
 ARABIC = Face("Naskh", "noto-naskh-arabic", 700, "serif")
 _SCRIPTS = {
     "latin": "U+0000-00FF,U+0131,U+0152-0153,U+02BB-02BC,U+02C6,U+02DA,U+02DC,U+2000-206F,U+20AC,U+2122,U+2191,U+2193,"
     "U+2212,U+2215,U+FEFF,U+FFFD",
     "latin-ext": "U+0100-02BA,U+1E00-1E9F,U+1EF2-1EFF,U+20A0-20AB,U+20AD-20C0",
 }
-_ARABIC_RANGE = "U+0600-06FF,U+0750-077F,U+08A0-08FF,U+200C-200F,U+FB50-FDFF,U+FE70-FEFF"
-_BOLD = 700
+LATIN = "U+0000-02FF,U+1E00-22FF"
+ARABIC_LETTERS = "U+0020,U+00A0,U+0600-06FF,U+0750-077F,U+08A0-08FF,U+200C-200F,U+FB50-FDFF,U+FE70-FEFE"
+# Digits and punctuation of the same hand, so that an Arabic page loads no Latin typeface for them.
+_ARABIC_SIGNS = (
+    "U+0021-0040,U+005B-0060,U+007B-007E,U+00A1-00A3,U+00A5,U+00A7-00A9,U+00AB,U+00AE-00B0,U+00B4,U+00B6-00B8,U+00BB,"
+    "U+00BF,U+00D7,U+00F7,U+2009,U+200B,U+2013-2014,U+2018-201A,U+201C-201E,U+2022,U+2026,U+2039-203A,U+20AC,U+2122,"
+    "U+2212"
+)
+ARABIC_FILE = "noto-naskh-arabic-arabic-wght-normal"
+_ARABIC_SIGNS_FILE = "noto-naskh-arabic-signs-wght-normal"
+_BEYOND_LATIN = re.compile("[\u0100-\u02ba\u1e00-\u1e9f\u1ef2-\u1eff\u20a0-\u20ab\u20ad-\u20c0]")
+_IN_ARABIC = re.compile("[\u0600-\u06ff\u0750-\u077f\u08a0-\u08ff]")
 
 
 def short_hash(content: bytes) -> str:
@@ -71,78 +70,27 @@ def rules(pair: str) -> str:
     """The ``@font-face`` rules of a pair of typefaces, and of those for further scripts."""
     faces = {PAIRS[pair].heading, PAIRS[pair].text}
     own = [rule for face in sorted(faces, key=lambda face: face.stem) for rule in _rules_of(face)]
-    return "\n".join([*own, _rule(ARABIC, "noto-naskh-arabic-arabic-wght-normal", _ARABIC_RANGE)])
+    arabic = (_rule(ARABIC, ARABIC_FILE, ARABIC_LETTERS), _rule(ARABIC, _ARABIC_SIGNS_FILE, _ARABIC_SIGNS))
+    return "\n".join([*own, *arabic])
+
+
+def latin_file(face: Face) -> str:
+    """The name of the file with a face's Latin letters."""
+    return f"{face.stem}-latin-wght-normal"
+
+
+def needed(pair: str, script: str, text: str) -> tuple[str, ...]:
+    """The names of the font files that a page needs at once: those of its language's script, and of its text."""
+    faces = dict.fromkeys((PAIRS[pair].heading, PAIRS[pair].text))
+    names = [] if script == "Arab" else [latin_file(face) for face in faces]
+    if script == "Arab" or _IN_ARABIC.search(text):
+        names.append(ARABIC_FILE)
+    if _BEYOND_LATIN.search(text):
+        names += [f"{face.stem}-latin-ext-wght-normal" for face in faces]
+    return tuple(names)
 
 
 def file_of(family: str) -> bytes | None:
     """The file with the Latin letters of a family that sites can be set in."""
     known = {face.family: face for pair in PAIRS.values() for face in (pair.heading, pair.text)}
-    return shipped()[f"{known[family].stem}-latin-wght-normal"][1] if family in known else None
-
-
-@lru_cache(maxsize=32)
-def _plain(name: str) -> tuple[TTFont, bytes]:
-    """A font without its compression, parsed and as bytes."""
-    font = TTFont(io.BytesIO(shipped()[name][1]), lazy=False)
-    out = io.BytesIO()
-    font.flavor = None
-    font.save(out)
-    return font, out.getvalue()
-
-
-def font_for(text: str, pair: str) -> str | None:
-    """The name of the shipped font that has every letter of the text; None if no single one has."""
-    stem = PAIRS[pair].heading.stem
-    with _ONE_AT_A_TIME:
-        for name in (
-            f"{stem}-latin-wght-normal",
-            f"{stem}-latin-ext-wght-normal",
-            "noto-naskh-arabic-arabic-wght-normal",
-        ):
-            known = _plain(name)[0].getBestCmap()
-            if all(ord(letter) in known for letter in text if not letter.isspace()):
-                return name
-    return None
-
-
-@lru_cache(maxsize=128)
-def sized(name: str, size: int, weight: int) -> Any:
-    """A font to draw pixels with."""
-    font = ImageFont.truetype(io.BytesIO(_plain(name)[1]), size, layout_engine=ImageFont.Layout.RAQM)
-    axes = font.get_variation_axes()
-    wanted = min(max(weight, axes[0]["minimum"] or 0), axes[0]["maximum"] or 1000)
-    font.set_variation_by_axes([wanted, *(axis["default"] or 0 for axis in axes[1:])])
-    return font
-
-
-@lru_cache(maxsize=512)
-def outline(letters: str, pair: str) -> Outline | None:
-    """Letters as one outline, shaped as their script wants; None if no shipped font has them."""
-    name = font_for(letters, pair)
-    if name is None:
-        return None
-    # fontTools reads a font's tables as they are asked for, which two threads must not do at once.
-    with _ONE_AT_A_TIME:
-        font, content = _plain(name)
-        return _shaped(font, content, letters)
-
-
-def _shaped(font: TTFont, content: bytes, letters: str) -> Outline | None:
-    shaper = uharfbuzz.Font(uharfbuzz.Face(content))
-    shaper.set_variations({"wght": _BOLD})
-    buffer = uharfbuzz.Buffer()
-    buffer.add_str(letters)
-    buffer.guess_segment_properties()
-    uharfbuzz.shape(shaper, buffer)
-    glyphs = font.getGlyphSet(location={"wght": _BOLD})
-    path, bounds = SVGPathPen(glyphs, ntos=lambda value: f"{value:.0f}"), BoundsPen(glyphs)
-    x = y = 0
-    for info, position in zip(buffer.glyph_infos, buffer.glyph_positions, strict=True):
-        glyph = glyphs[font.getGlyphName(info.codepoint)]
-        for pen in (path, bounds):
-            glyph.draw(TransformPen(pen, (1, 0, 0, 1, x + position.x_offset, y + position.y_offset)))
-        x, y = x + position.x_advance, y + position.y_advance
-    if bounds.bounds is None:
-        return None
-    left, bottom, right, top = bounds.bounds
-    return Outline(path.getCommands(), left, bottom, right, top)
+    return shipped()[latin_file(known[family])][1] if family in known else None

@@ -1,13 +1,21 @@
-"""The site's news as an Atom feed (RFC 4287)."""
+"""The site's news as an Atom feed (RFC 4287).
+
+The ids of the feed and of its entries are names (``urn:uuid:``, RFC 9562), not addresses: they stay the same whatever
+becomes of address, domain or title, so that no reader sees an old entry as new.
+"""
 
 from collections.abc import Sequence
-from datetime import UTC, date, datetime, time
-from zoneinfo import ZoneInfo
+from datetime import UTC, datetime
+from html import escape
+from urllib.parse import urljoin
 
-from lxml import etree
+from lxml import etree, html
 
-from hestor.core.facts.document import Facts
-from hestor.core.text import fillins, lines, markdown
+from hestor.core.pages import posting
+from hestor.core.text import lines, markdown
+from hestor.press.files import address
+from hestor.press.frame import Frame
+from hestor.press.response import Response
 from hestor.press.state import Page
 
 MEDIA_TYPE = "application/atom+xml; charset=utf-8"
@@ -16,41 +24,71 @@ _LANG = "{http://www.w3.org/XML/1998/namespace}lang"
 _NO_POST_YET = datetime(2000, 1, 1, tzinfo=UTC)
 
 
-def _instant(day: date | None, zone: str) -> str:
-    """A posting day as an instant (RFC 3339): the day's beginning on the site's own clock."""
-    moment = datetime.combine(day, time(), ZoneInfo(zone)) if day else _NO_POST_YET
-    return moment.isoformat()
-
-
 def _add(parent: etree._Element, name: str, text: str = "", **attributes: str) -> None:
     child = etree.SubElement(parent, name, {key: lines.carried(value) for key, value in attributes.items()})
     if text:
         child.text = lines.carried(text)
 
 
-def _entry(root: etree._Element, post: Page, facts: Facts, values: fillins.Values, origin: str) -> None:
+def _changed(frame: Frame, post: Page) -> datetime:
+    return frame.changed(post) or _NO_POST_YET
+
+
+def _content(frame: Frame, post: Page, own: str) -> str:
+    """The post's text with every address in full, and its pictures in one sensible size."""
+
+    def drawn(key: str, alt: str) -> str:
+        shown = frame.public_brand.picture(key)
+        size = f'width="{shown.width}" height="{shown.height}"' if shown else ""
+        return f'<img src="{frame.state.origin}{shown.medium}" alt="{alt}" {size}>' if shown else ""
+
+    filled = markdown.filled_html(post.html, frame.values)
+    text = markdown.with_pictures(filled, "/_hestor/", drawn)
+    tree = html.fragment_fromstring(lines.carried(text), create_parent="div")
+    tree.rewrite_links(lambda link: _joined(own, link))
+    inner = "".join(html.tostring(child, encoding="unicode") for child in tree)
+    return escape(tree.text or "") + inner
+
+
+def _joined(own: str, link: str) -> str:
+    """A link in full; one that is no address stays as it was written."""
+    try:
+        return urljoin(own, link)
+    except ValueError:
+        return link
+
+
+def _entry(root: etree._Element, frame: Frame, post: Page) -> None:
     entry = etree.SubElement(root, "entry")
-    when = _instant(post.published, facts.time_zone)
-    _add(entry, "title", fillins.fill(post.title, values))
-    _add(entry, "id", origin + post.path)
-    _add(entry, "link", href=origin + post.path)
-    _add(entry, "published", when)
-    _add(entry, "updated", when)
-    _add(entry, "content", markdown.filled_html(post.html, values, origin), type="html")
+    own = address(frame.state.origin, post.path)
+    _add(entry, "title", frame.filled(post.title))
+    _add(entry, "id", post.identity.urn)
+    _add(entry, "link", href=own)
+    if post.published:
+        _add(entry, "published", posting.came_out(post.published, frame.facts.time_zone).isoformat())
+    _add(entry, "updated", _changed(frame, post).isoformat())
+    if summary := frame.filled(post.summary):
+        _add(entry, "summary", summary)
+    _add(entry, "content", _content(frame, post, own), type="html")
 
 
-def feed(facts: Facts, values: fillins.Values, origin: str, posts: Sequence[Page]) -> bytes:
-    """The feed's bytes. ``posts`` come newest first."""
+def respond(frame: Frame, posts: Sequence[Page]) -> Response:
+    """The feed of the posts, which come newest first."""
+    facts, origin, brand = frame.facts, frame.state.origin, frame.public_brand
     root = etree.Element("feed", {_LANG: facts.language}, nsmap={None: NAMESPACE})  # type: ignore[dict-item]
-    newest = posts[0].published if posts else None
     _add(root, "title", facts.name)
     if facts.tagline:
         _add(root, "subtitle", facts.tagline)
-    _add(root, "id", origin + "/")
+    _add(root, "id", frame.state.identity.urn)
     _add(root, "link", rel="self", type="application/atom+xml", href=origin + "/feed.xml")
     _add(root, "link", href=origin + "/")
-    _add(root, "updated", _instant(newest, facts.time_zone))
+    _add(root, "updated", max((_changed(frame, post) for post in posts), default=_NO_POST_YET).isoformat())
     _add(etree.SubElement(root, "author"), "name", facts.name)
+    _add(root, "icon", f"{origin}{brand.icon_folder}icon-192.png")
+    if brand.logo:
+        _add(root, "logo", origin + brand.logo.large)
+    if rights := frame.filled(facts.footer_text):
+        _add(root, "rights", rights)
     for post in posts:
-        _entry(root, post, facts, values, origin)
-    return etree.tostring(root, xml_declaration=True, encoding="utf-8")
+        _entry(root, frame, post)
+    return Response(200, MEDIA_TYPE, etree.tostring(root, xml_declaration=True, encoding="utf-8"))

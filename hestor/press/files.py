@@ -1,7 +1,8 @@
-"""The small files of a site that are not pages: site map, robots file, manifest, structured data."""
+"""The small files of a site that are not pages: site map, robots file, manifest."""
 
 import json
-from collections.abc import Iterable
+from collections.abc import Mapping
+from datetime import datetime
 from typing import Any
 from urllib.parse import quote
 
@@ -21,11 +22,14 @@ def address(origin: str, path: str) -> str:
     return origin + quote(path, safe="/-._~", errors="replace")
 
 
-def sitemap(origin: str, paths: Iterable[str]) -> bytes:
-    """A site map (sitemaps.org protocol 0.9)."""
+def sitemap(origin: str, paths: Mapping[str, datetime | None]) -> bytes:
+    """A site map (sitemaps.org protocol 0.9): each address once, with when its words last changed."""
     root = etree.Element("urlset", nsmap={None: _SITEMAP})  # type: ignore[dict-item]
-    for path in paths:
-        etree.SubElement(etree.SubElement(root, "url"), "loc").text = address(origin, path)
+    for path, worded in paths.items():
+        entry = etree.SubElement(root, "url")
+        etree.SubElement(entry, "loc").text = address(origin, path)
+        if worded:
+            etree.SubElement(entry, "lastmod").text = worded.isoformat(timespec="seconds")
     return etree.tostring(root, xml_declaration=True, encoding="utf-8")
 
 
@@ -41,7 +45,9 @@ def manifest(facts: Facts, brand: BrandFiles) -> bytes:
         "short_name": words.shown_short_name(facts),
         "lang": facts.language,
         "dir": languages.direction(facts.language),
+        "id": "/",
         "start_url": "/",
+        "scope": "/",
         "display": "browser",
         "theme_color": facts.brand_colour,
         "background_color": palettes.GROUND["light"],
@@ -59,25 +65,3 @@ def _icons(brand: BrandFiles) -> list[dict[str, str]]:
         found.insert(0, {"src": f"{folder}icon.svg", "sizes": "any", "type": "image/svg+xml"})
     found.append({"src": f"{folder}maskable-512.png", "sizes": "512x512", "type": "image/png", "purpose": "maskable"})
     return found
-
-
-def structured(facts: Facts, origin: str, brand: BrandFiles) -> str:
-    """A schema.org WebSite record as JSON-LD, safe inside a script element."""
-    record: dict[str, Any] = {
-        "@context": "https://schema.org",
-        "@type": "WebSite",
-        "name": facts.name,
-        "alternateName": words.shown_short_name(facts),
-        "url": origin + "/",
-        "inLanguage": facts.language,
-    }
-    if facts.description:
-        record["description"] = facts.description
-    if brand.logo:
-        record["publisher"] = {"@type": "Organization", "name": facts.name, "logo": origin + brand.logo.src}
-    record["image"] = origin + brand.share.src
-    text = json.dumps(record, ensure_ascii=False)
-    # "</script" and "<!--" would end or change the element wherever they stand (HTML, 4.12.1.3).
-    for character in "<>&":
-        text = text.replace(character, f"\\u{ord(character):04x}")
-    return text

@@ -2,21 +2,24 @@
 
 from collections.abc import Mapping
 from dataclasses import dataclass
-from datetime import date
+from datetime import date, datetime
 from functools import cached_property, lru_cache
 from typing import Any
 
 from babel.dates import format_date
 from jinja2 import Environment, PackageLoader, StrictUndefined
+from markupsafe import Markup, escape
 
 from hestor import wording
-from hestor.core import languages
-from hestor.core.facts import document
+from hestor.core import languages, numerals
+from hestor.core.facts import document, plates
+from hestor.core.imaging import palettes
+from hestor.core.pages import posting
 from hestor.core.text import fillins
-from hestor.press import static_files
+from hestor.press import faces, static_files
 from hestor.press.brand_files import BrandFiles
 from hestor.press.response import HTML, Response
-from hestor.press.state import MenuItem, SiteState
+from hestor.press.state import MenuItem, Page, SiteState
 
 JINJA = Environment(
     loader=PackageLoader("hestor.press"),
@@ -41,7 +44,7 @@ class Preview:
 
 @lru_cache(maxsize=4096)
 def _day(day: date, language: str) -> str:
-    return format_date(day, format="long", locale=languages.locale_of(language))
+    return numerals.written(format_date(day, format="long", locale=languages.locale_of(language)), language)
 
 
 class Frame:
@@ -69,10 +72,60 @@ class Frame:
         """A day as the site's readers write it."""
         return _day(day, self.facts.language) if day else ""
 
+    def number(self, number: int) -> str:
+        """A number in the digits of the site's readers."""
+        return numerals.written(number, self.facts.language)
+
+    def changed(self, page: Page) -> datetime | None:
+        """When a page's words last changed for its readers."""
+        return posting.changed(page.published, page.worded, self.facts.time_zone)
+
     def html(self, template: str, status: int = 200, **values: Any) -> Response:
         """A page from its template."""
         return Response(
             status, HTML, JINJA.get_template(template).render(self.shared, **values).encode(errors="replace")
+        )
+
+    @cached_property
+    def has_news(self) -> bool:
+        """Whether there is news, or a page for it: only then there is a feed."""
+        return bool(self.state.news() or self.state.post_count())
+
+    @cached_property
+    def foreign(self) -> str:
+        """The language of Hestor's own words where it is not the page's; else empty."""
+        spoken = wording.spoken("public", self.facts.language)
+        return "" if spoken == self.facts.language else spoken
+
+    @cached_property
+    def _themes(self) -> Mapping[palettes.ThemeName, palettes.Theme]:
+        return palettes.themes(self.facts.brand_colour, self.facts.accent_colour)
+
+    @cached_property
+    def plate(self) -> str:
+        """On which grounds a plate lies behind the logo: ``light``, ``dark``, ``both``; else empty."""
+        logo = self.facts.logo
+        needs = logo is not None and not self.facts.logo_plate and self.brand.logo
+        shown = plates.grounds(self.facts, self.state.standings(logo) if logo and needs else {})
+        return plates.named(shown) if shown else ""
+
+    @cached_property
+    def _script(self) -> str:
+        return languages.script(self.facts.language)
+
+    def preloads(self, title: str, html: str) -> list[str]:
+        """The fonts that a page needs at once, so that they are fetched with its stylesheet, not after it."""
+        text = f"{self.facts.name}{self.facts.tagline}{title}{html}"
+        names = faces.needed(self.facts.typefaces, self._script, text)
+        return [self.root + static_files.font_url(name) for name in names]
+
+    def said(self, key: str, **params: str | int) -> Markup:
+        """Hestor's own words, marked with the language that they are in where it is not the page's."""
+        text = self.words[key].format(**params) if params else self.words[key]
+        if not self.foreign:
+            return Markup(escape(text))  # noqa: S704
+        return Markup('<span lang="{}" dir="{}">{}</span>').format(
+            self.foreign, languages.direction(self.foreign), text
         )
 
     def _entry(self, item: MenuItem) -> MenuItem:
@@ -97,6 +150,12 @@ class Frame:
             "logo": self.brand.logo,
             "logo_dark": self.brand.logo_dark,
             "origin": self.state.origin,
-            "feed_url": f"{self.root}/feed.xml",
+            "feed_url": f"{self.root}/feed.xml" if self.has_news else "",
+            "script_url": self.root + static_files.script_url(),
+            "said": self.said,
+            "share_locale": languages.with_country(facts.language),
+            "plate": self.plate,
+            "is_arabic": self._script == "Arab",
+            "theme_colours": {name: theme.band for name, theme in self._themes.items()},
             "manifest_url": f"{self.root}/site.webmanifest",
         }

@@ -1,5 +1,6 @@
 """A page of the site: what its template is given, besides what all pages share."""
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Any
 
@@ -11,9 +12,13 @@ from hestor.press import files
 from hestor.press.brand_files import PREFIX, Shown
 from hestor.press.frame import JINJA, Frame
 from hestor.press.response import Response
-from hestor.press.state import Page
+from hestor.press.state import Named, Page
+from hestor.press.structured import structured
 
 _LATEST_ON_HOME = 3
+# The width of the text (41 rem of 18 pixels) where the window is wider, else the window without its edges. In CSS
+# pixels: what rem means here is not known yet when a browser chooses a picture.
+_SIZES = "(min-width: 820px) 738px, 92vw"
 
 
 @dataclass(frozen=True)
@@ -44,43 +49,63 @@ def teaser(frame: Frame, page: Page) -> Teaser:
 
 
 def _share(frame: Frame, page: Page) -> Shown:
-    key = markdown.first_picture(page.html)
-    own = frame.public_brand.page_share(key) if descriptions.share_picture(key) == "own" else None
+    key, alt = markdown.first_picture(page.html)
+    own = frame.public_brand.page_share(key, alt) if descriptions.share_picture(key) == "own" else None
     return own or frame.public_brand.share
 
 
 def _text(frame: Frame, page: Page) -> str:
-    """The page's text, each picture of the site in the widths that it comes in."""
+    """The page's text, each picture of the site in the widths that it comes in; all but the first wait to be seen."""
+    drawn_before: list[str] = []
 
     def drawn(key: str, alt: str) -> str:
         shown = frame.brand.picture(key)
-        return JINJA.get_template("picture.html.jinja").render(shown=shown, alt=Markup(alt)) if shown else ""  # noqa: S704
+        if not shown:
+            return ""
+        drawn_before.append(key)
+        template = JINJA.get_template("picture.html.jinja")
+        return template.render(shown=shown, alt=Markup(alt), first=len(drawn_before) == 1, sizes=_SIZES)  # noqa: S704
 
     html = markdown.filled_html(page.html, frame.values, frame.root)
     return markdown.with_pictures(html, f"{frame.root}{PREFIX}", drawn)
 
 
-def values(frame: Frame, page: Page) -> dict[str, Any]:
-    """What the page's template is given."""
+def _named(frame: Frame, named: Named | None) -> Named | None:
+    return (frame.root + named[0], frame.filled(named[1])) if named else None
+
+
+def values(frame: Frame, page: Page, listed: Sequence[Teaser] = ()) -> dict[str, Any]:
+    """What the page's template is given. ``listed`` are the posts that it lists."""
     state, facts, home = frame.state, frame.facts, page.path == "/"
     title, day = frame.filled(page.title), page.published
-    structured = files.structured(facts, state.origin, frame.public_brand) if home else ""
+    below = [teaser(frame, child) for child in state.children(page.path)] if page.has_children else []
+    own = own_description(frame, page) or descriptions.of_list(one.title for one in listed)
+    description = descriptions.description(home, own, facts.description)
+    share = _share(frame, page)
+    older, newer = state.around(page) if page.kind == "post" and day else (None, None)
+    changed = frame.changed(page) if day else None
     return {
         "path": page.path,
         "title": titles.title_of(page.path, title, facts.name, facts.tagline),
         "heading": title,
-        "description": descriptions.description(home, own_description(frame, page), facts.description),
+        "description": description,
         "canonical": files.address(state.origin, page.path),
         # Sanitised when it was compiled, and its fill-ins are escaped.
         "text": Markup(_text(frame, page)),  # noqa: S704
+        "preloads": frame.preloads(title, page.html),
         "day": frame.day(day),
         "iso_day": day.isoformat() if day else "",
+        "changed": changed.isoformat() if changed else "",
         "trail": [(frame.root + path, frame.filled(title)) for path, title in page.trail],
-        "below": [teaser(frame, child) for child in state.children(page.path)] if page.has_children else (),
+        "older_post": _named(frame, older),
+        "newer_post": _named(frame, newer),
+        "below": below,
+        "posts": listed,
         "latest": [teaser(frame, post) for post in state.posts(0, _LATEST_ON_HOME)] if home else (),
         "news": state.news() if home else None,
-        "structured": Markup(structured),  # noqa: S704
-        "share": _share(frame, page),
+        "structured": Markup(structured(frame, page, title, description, share)),  # noqa: S704
+        "share": share,
+        "share_title": "" if home else title,
     }
 
 

@@ -6,7 +6,7 @@ from datetime import datetime
 from hestor import wording
 from hestor.core import languages, zones
 from hestor.core.pages import titles
-from hestor.core.pages.pagination import POSTS_A_PAGE, numbered_paths, page_count, page_number
+from hestor.core.pages.pagination import POSTS_A_PAGE, numbered_paths, page_count, page_number, page_path, split_number
 from hestor.core.places.reading import PageReading
 from hestor.core.places.stylesheet import read_style
 from hestor.press import feed, files, message, news, page, static_files
@@ -39,20 +39,37 @@ class Renderer:
             return make(self)
         if found := self.state.page(path):
             return news.respond(self.frame, found, 1) if found.kind == "news" else page.respond(self.frame, found)
-        return self._numbered_page(path) or self._slash_missing(path) or self.not_found()
+        return self._numbered_page(path) or self._elsewhere(path) or self.not_found()
 
-    def _slash_missing(self, path: str) -> Response | None:
-        if path.endswith("/") or not self.state.page(path + "/"):
-            return None
-        return Response(301, HTML, location=self.frame.root + files.address("", path + "/"))
+    def _elsewhere(self, path: str) -> Response | None:
+        """Leads on to where a page is: with the slash at its end, or where it has moved to.
 
-    def _numbered_page(self, path: str) -> Response | None:
+        Only to a page that is there, from an address at which none is; so it never leads in a circle.
+        """
+        full = path if path.endswith("/") else f"{path}/"
+        is_there = full != path and (self.state.page(full) or self._numbered(full))
+        found = full if is_there else self.state.moved(full) or self._moved_list(full)
+        return Response(301, HTML, location=self.frame.root + files.address("", found)) if found else None
+
+    def _moved_list(self, path: str) -> str | None:
+        """Where a numbered page of the news list is, now that the list itself has another address."""
+        former, number = split_number(path)
+        moved = self.state.moved(former) if number else None
+        found = page_path(moved, number) if moved and number else None
+        return found if found and self._numbered(found) else None
+
+    def _numbered(self, path: str) -> tuple[str, int] | None:
+        """The list and the number that a path names, if there are as many pages."""
         listed = self.state.news()
         number = page_number(path, listed[0]) if listed else None
         if not listed or not number or number > page_count(self.state.post_count()):
             return None
-        found = self.state.page(listed[0])
-        return news.respond(self.frame, found, number) if found else None
+        return listed[0], number
+
+    def _numbered_page(self, path: str) -> Response | None:
+        named = self._numbered(path)
+        found = self.state.page(named[0]) if named else None
+        return news.respond(self.frame, found, named[1]) if named and found else None
 
     def read(self, path: str) -> PageReading | None:
         """The page at ``path`` read back with its stylesheet; None where there is no page."""
@@ -70,20 +87,30 @@ class Renderer:
         """The page that says that an address leads nowhere."""
         heading = self.frame.words["not_found.title"]
         title = titles.page_title(heading, self.frame.facts.name)
-        return self.frame.html("not_found.html.jinja", 404, title=title, heading=heading, path="")
+        preloads = self.frame.preloads(heading, "")
+        return self.frame.html("not_found.html.jinja", 404, title=title, preloads=preloads, path="")
 
     def _feed(self) -> Response:
-        posts = self.state.posts(0, POSTS_A_PAGE)
-        body = feed.feed(self.frame.facts, self.frame.values, self.state.origin, posts)
-        return Response(200, feed.MEDIA_TYPE, body)
+        if not self.frame.has_news:
+            return self.not_found()
+        return feed.respond(self.frame, self.state.posts(0, POSTS_A_PAGE))
 
     def paths(self) -> list[str]:
         """The addresses of all pages, the numbered pages of the news list included."""
+        return list(self._wordings())
+
+    def _wordings(self) -> dict[str, datetime | None]:
+        """The address of each page, with when its words last changed: those of a list with its newest post."""
+        found = dict(self.state.paths())
         listed = self.state.news()
-        return [*self.state.paths(), *numbered_paths(listed[0] if listed else None, self.state.post_count())]
+        if listed:
+            newest = max((post.worded for post in self.state.posts(0, 1) if post.worded), default=None)
+            lists = [listed[0], *numbered_paths(listed[0], self.state.post_count())]
+            found |= dict.fromkeys(lists, newest or found.get(listed[0]))
+        return found
 
     def _sitemap(self) -> Response:
-        return Response(200, "application/xml; charset=utf-8", files.sitemap(self.state.origin, self.paths()))
+        return Response(200, "application/xml; charset=utf-8", files.sitemap(self.state.origin, self._wordings()))
 
     def _robots(self) -> Response:
         return Response(200, "text/plain; charset=utf-8", files.robots(self.state.origin))
@@ -113,10 +140,11 @@ def render(state: SiteState, path: str, now: datetime, preview: Preview | None =
 
 def unpublished(language: str) -> Response:
     """What a site says that has no edition yet."""
+    spoken = wording.spoken("public", language)
     text = JINJA.get_template("unpublished.html.jinja").render(
-        words=wording.catalogue("public", language),
-        language=language,
-        direction=languages.direction(language),
+        words=wording.catalogue("public", spoken),
+        language=spoken,
+        direction=languages.direction(spoken),
         style_url=static_files.style_url(_PLAIN),
     )
     return Response(404, HTML, text.encode())

@@ -2,20 +2,28 @@
 
 from collections.abc import Iterable, Sequence
 from dataclasses import dataclass
-from datetime import date
+from datetime import date, datetime
 from typing import Protocol
+from uuid import UUID
 
+from hestor.core.facts.assets import Logo
 from hestor.core.facts.document import Facts
+from hestor.core.facts.plates import Standings
 from hestor.core.imaging.raster import Master
 from hestor.core.pages.fields import Kind
+
+NOBODY = UUID(int=0)
+Named = tuple[str, str]
+"""A page as another names it: its path and its title, which may hold fill-ins."""
 
 
 @dataclass(frozen=True)
 class Page:
     """One page of one state. ``html`` and ``excerpt`` are compiled (``core.text.markdown``), fill-ins open.
 
-    ``title`` and ``summary`` are plain text that may hold fill-ins. ``trail`` names the pages above it,
-    from the top, each as (path, title).
+    ``title`` and ``summary`` are plain text that may hold fill-ins. ``trail`` names the pages above it, from the top;
+    above a post stands the news. ``identity`` stays the same whatever happens to its address; ``worded`` is when its
+    words last changed.
     """
 
     path: str
@@ -25,7 +33,9 @@ class Page:
     excerpt: str = ""
     summary: str = ""
     published: date | None = None
-    trail: tuple[tuple[str, str], ...] = ()
+    identity: UUID = NOBODY
+    worded: datetime | None = None
+    trail: tuple[Named, ...] = ()
     has_children: bool = False
 
 
@@ -49,8 +59,15 @@ class SiteState(Protocol):
     def origin(self) -> str:
         """Scheme, host and port of the public site, without a slash at its end."""
 
+    @property
+    def identity(self) -> UUID:
+        """What machines know the site by, whatever becomes of its name and address."""
+
     def page(self, path: str) -> Page | None:
         """The page at an address, if there is one."""
+
+    def moved(self, path: str) -> str | None:
+        """Where the page is now that had an address before, if there is one."""
 
     def menu(self) -> Sequence[MenuItem]:
         """The menu, in its order."""
@@ -64,11 +81,17 @@ class SiteState(Protocol):
     def post_count(self) -> int:
         """How many posts there are."""
 
-    def news(self) -> tuple[str, str] | None:
-        """Path and title of the page that lists the posts, if there is one."""
+    def around(self, post: Page) -> tuple[Named | None, Named | None]:
+        """The post just older than one, and the one just newer."""
 
-    def paths(self) -> Iterable[str]:
-        """The addresses of all pages and posts, without the numbered pages of the news list."""
+    def news(self) -> Named | None:
+        """The page that lists the posts, if there is one."""
+
+    def paths(self) -> Iterable[tuple[str, datetime | None]]:
+        """The addresses of all pages and posts, without the numbered pages of the news list, each with its wording."""
+
+    def standings(self, logo: Logo) -> Standings:
+        """How a logo of the site stands on each ground."""
 
     def master(self, key: str) -> Master | None:
         """A picture of the site by its key, or None if the site has none of that key."""

@@ -2,11 +2,13 @@
 
 from functools import cached_property
 from typing import ClassVar
+from uuid import uuid4
 
 from django.conf import settings
 from django.db import models
 from django.db.models import F, Q
 
+from hestor import clock
 from hestor.core.facts import document
 from hestor.core.facts.document import Facts
 from hestor.core.pages.fields import KINDS
@@ -16,9 +18,11 @@ from hestor.core.roles import Role
 class Site(models.Model):
     """One website: its draft facts, and the number of the edition that is live (0 before the first).
 
-    ``revision`` counts the writes to the draft, facts and pages alike; ``pages_revision`` those to pages.
+    ``identity`` is what machines know it by, whatever becomes of its name and address. ``revision`` counts the writes
+    to the draft, facts and pages alike; ``pages_revision`` those to pages.
     """
 
+    identity = models.UUIDField(default=uuid4, unique=True, editable=False)
     slug = models.CharField(max_length=40, unique=True)
     domain = models.CharField(max_length=253, unique=True, null=True, blank=True)
     label = models.CharField(max_length=60, blank=True)
@@ -77,8 +81,9 @@ class Edition(models.Model):
 
 
 class Page(models.Model):
-    """A page's identity, the same through all its revisions."""
+    """A page's identity, the same through all its revisions; ``identity`` is what machines know it by."""
 
+    identity = models.UUIDField(default=uuid4, unique=True, editable=False)
     site = models.ForeignKey(Site, on_delete=models.CASCADE, related_name="pages")
     created = models.DateTimeField(auto_now_add=True)
 
@@ -127,7 +132,8 @@ class Revision(models.Model):
 
     It was public from edition ``live_from`` to ``live_to``, both included; ``live_from`` is empty before it
     was ever published, ``live_to`` while it is live. ``in_draft`` says that the draft holds this state. ``signature``
-    is what its text was found to show (``core.pages.signature``), by which pages are counted.
+    is what its text was found to show (``core.pages.signature``), by which pages are counted. ``worded`` is when the
+    page's words last changed: its title, summary or text, and not its address or its place in the tree.
     """
 
     site = models.ForeignKey(Site, on_delete=models.CASCADE, related_name="page_revisions")
@@ -148,6 +154,7 @@ class Revision(models.Model):
     live_from = models.PositiveIntegerField(null=True)
     live_to = models.PositiveIntegerField(null=True)
     written = models.DateTimeField(auto_now_add=True)
+    worded = models.DateTimeField(default=clock.now)
 
     objects: ClassVar = RevisionQuerySet.as_manager()
 

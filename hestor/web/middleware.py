@@ -5,6 +5,7 @@ from collections.abc import Callable
 from django.conf import settings
 from django.http import HttpRequest, HttpResponse
 from django.http.request import split_domain_port
+from django.utils.encoding import iri_to_uri
 from django.utils.http import parse_etags
 
 from hestor.sites.models import Site
@@ -13,8 +14,8 @@ from hestor.sites.selectors.addresses import site_at
 from hestor.web import serving
 
 _POLICY = (
-    "default-src 'none'; style-src 'self'; img-src 'self' data:; font-src 'self'; manifest-src 'self'; "
-    "base-uri 'none'; form-action 'self'; frame-ancestors 'none'"
+    "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; "
+    "manifest-src 'self'; connect-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'"
 )
 _ALWAYS = {
     "Content-Security-Policy": _POLICY,
@@ -44,7 +45,7 @@ def _respond(request: HttpRequest, encoded: serving.EncodedResponse, private: bo
         caching = "public, max-age=31536000, immutable" if found.immutable else "no-cache"
     headers = {**_headers(), "Cache-Control": caching, "Vary": "Accept-Encoding", "ETag": encoded.etag}
     if found.location:
-        headers["Location"] = found.location
+        headers["Location"] = _with_query(found.location, request)
     if private:
         headers |= {"X-Robots-Tag": "noindex", "Referrer-Policy": "no-referrer"}
     if found.status == 200 and _matches(request.headers.get("If-None-Match", ""), encoded.etag):
@@ -58,6 +59,12 @@ def _respond(request: HttpRequest, encoded: serving.EncodedResponse, private: bo
     return response
 
 
+def _with_query(location: str, request: HttpRequest) -> str:
+    """A redirect's address with the query that the first one was asked with."""
+    query = iri_to_uri(request.META.get("QUERY_STRING", ""))
+    return f"{location}?{query}" if query else location
+
+
 def _site(request: HttpRequest, site: Site) -> HttpResponse:
     accepts = request.headers.get("Accept-Encoding", "")
     if request.path.startswith(previews.PREFIX):
@@ -67,9 +74,9 @@ def _site(request: HttpRequest, site: Site) -> HttpResponse:
 
 
 def _nothing() -> HttpResponse:
-    return HttpResponse(
-        "There is nothing at this address.\n", status=404, content_type="text/plain", headers=_headers()
-    )
+    # Said, so that no cache on the way makes up its own mind (RFC 9111, 4.2.2).
+    headers = {**_headers(), "Cache-Control": "no-store"}
+    return HttpResponse("There is nothing at this address.\n", status=404, content_type="text/plain", headers=headers)
 
 
 def host_of(header: str) -> str:

@@ -1,6 +1,8 @@
 """Finds what a public site says: the right edition, at the press or in the caches."""
 
-from dataclasses import dataclass, replace
+from bisect import bisect_right
+from dataclasses import dataclass, field, replace
+from datetime import date
 from threading import Lock
 from typing import Any, TypeVar
 
@@ -14,8 +16,8 @@ from hestor.press.brand_files import BrandFiles
 from hestor.press.renderer import unpublished
 from hestor.sites import generated_files
 from hestor.sites.models import Edition, Site
-from hestor.sites.selectors import brand_report, picture_uses, previews, reach, states
-from hestor.sites.selectors.states import draft_of, edition_of, live_edition
+from hestor.sites.selectors import brand_report, logo_measures, picture_uses, previews, reach, states
+from hestor.sites.selectors.states import draft_of, edition_of, held_days, live_edition
 from hestor.web import encoding
 
 
@@ -37,7 +39,7 @@ def _weight(encoded: EncodedResponse) -> int:
 _RESPONSES: Cache[Any, EncodedResponse] = LRUCache(16_000_000, _weight)
 # What all pages of an edition share (menu, footer …) is cached for the editions asked for last.
 _RENDERERS: Cache[Any, Renderer] = LRUCache(50)
-_ZONES: Cache[Any, str] = LRUCache(10_000)
+_CLOCKS: Cache[Any, "_Clock"] = LRUCache(10_000)
 _PUBLISHED: Cache[Any, bool] = LRUCache(10_000)
 _LOCK = Lock()
 # Paths that nobody wrote are not worth caching; anyone could fill the cache with them.
@@ -63,9 +65,9 @@ def _put(cache: Cache[Any, V], key: object, value: V) -> V:
 
 def clear_caches() -> None:
     """Empties all caches, as after another database was put in place."""
-    for module in (reach, states, brand_report, generated_files):
+    for module in (reach, states, brand_report, logo_measures, generated_files):
         module.clear_caches()
-    for cache in (_RESPONSES, _RENDERERS, _ZONES, _PUBLISHED):
+    for cache in (_RESPONSES, _RENDERERS, _CLOCKS, _PUBLISHED):
         cache.clear()
 
 
@@ -75,40 +77,60 @@ def _encoded(response: Response, accepts: str) -> EncodedResponse:
     return EncodedResponse(response, coding, encoding.encode(response.body, coding), etag)
 
 
-def _zone(site: Site) -> str | None:
-    """The clock of the live edition; None before the first."""
+@dataclass(frozen=True)
+class _Clock:
+    """The clock of an edition, and the days on which more of it comes out."""
+
+    zone: str
+    held: tuple[date, ...]
+
+
+@dataclass(frozen=True)
+class _Moment:
+    """All of the present moment that pages depend on: the year that they say, and how much has come out by ``day``."""
+
+    year: int
+    out: int
+    day: date = field(compare=False)
+
+
+def _moment(site: Site) -> _Moment | None:
+    """The present moment for the live edition; None before the first."""
     key = (site.pk, site.live_number)
-    if cached := _get(_ZONES, key):
-        return cached
-    edition = live_edition(site)
-    return _put(_ZONES, key, edition.facts.time_zone) if edition else None
+    clock_of = _get(_CLOCKS, key)
+    if clock_of is None:
+        edition = live_edition(site)
+        if edition is None:
+            return None
+        clock_of = _put(_CLOCKS, key, _Clock(edition.facts.time_zone, held_days(site, edition)))
+    day = zones.day_in(clock_of.zone, clock.now())
+    return _Moment(day.year, bisect_right(clock_of.held, day), day)
 
 
-def _renderer(site: Site, year: int) -> Renderer:
-    key = (site.pk, site.live_number, year, site.slug, site.domain)
+def _renderer(site: Site, moment: _Moment) -> Renderer:
+    key = (site.pk, site.live_number, moment, site.slug, site.domain)
     if cached := _get(_RENDERERS, key):
         return cached
     edition = Edition.objects.get(site=site, number=site.live_number)
-    return _put(_RENDERERS, key, Renderer(edition_of(site, edition), year))
+    return _put(_RENDERERS, key, Renderer(edition_of(site, edition, moment.day), moment.year))
 
 
 def live(site: Site, path: str, accepts: str) -> EncodedResponse:
     """What the public reads at ``path`` now."""
-    zone = _zone(site)
-    if zone is None:
+    moment = _moment(site)
+    if moment is None:
         own = static_files.respond(path) if path.startswith(static_files.PREFIX) else None
         return _encoded(own or unpublished(site.facts.language), accepts)
-    year = zones.year_in(zone, clock.now())
     if brand_files.is_address(path):
-        return _encoded(_generated(site, year, path) or _renderer(site, year).not_found(), accepts)
+        return _encoded(_generated(site, moment, path) or _renderer(site, moment).not_found(), accepts)
     if path == f"/{FAVICON}":
-        own = _favicon(site, _renderer(site, year).brand)
-        return _encoded(own or _renderer(site, year).not_found(), accepts)
+        own = _favicon(site, _renderer(site, moment).brand)
+        return _encoded(own or _renderer(site, moment).not_found(), accepts)
     coding = encoding.choose(accepts, "text/", 1 << 20)
-    key = (site.pk, site.live_number, site.slug, site.domain, year, coding, path)
+    key = (site.pk, site.live_number, site.slug, site.domain, moment, coding, path)
     if cached := _get(_RESPONSES, key):
         return cached
-    encoded = _encoded(_renderer(site, year).respond(path), accepts)
+    encoded = _encoded(_renderer(site, moment).respond(path), accepts)
     return _put(_RESPONSES, key, encoded) if encoded.response.status in _CACHED else encoded
 
 
@@ -118,12 +140,12 @@ def _is_published(site: Site, key: str) -> bool:
     return _put(_PUBLISHED, known, picture_uses.is_published(site, key, _PAST)) if cached is None else cached
 
 
-def _generated(site: Site, year: int, path: str) -> Response | None:
+def _generated(site: Site, moment: _Moment, path: str) -> Response | None:
     """A generated file. One that only an edition just past names is still asked for by pages open then."""
     key = brand_files.picture_key(path)
     if key and not _is_published(site, key):
         return None
-    if found := generated_files.file(site.pk, _renderer(site, year).brand, path):
+    if found := generated_files.file(site.pk, _renderer(site, moment).brand, path):
         return found
     if key:
         return None

@@ -26,6 +26,13 @@ def catalogue(domain: str, language: str) -> Mapping[str, str]:
     return messages
 
 
+def spoken(domain: str, language: str) -> str:
+    """The language (BCP 47) that the messages of a domain come in when ``language`` is asked for."""
+    has_file = language.partition("-")[0] in languages(domain)
+    return language if has_file else FALLBACK
+
+
+@lru_cache(maxsize=2)
 def languages(domain: str) -> tuple[str, ...]:
     """The languages that have a file of the domain."""
     folder = files(__name__).joinpath("locale")

@@ -17,7 +17,7 @@ NOW = datetime(2026, 11, 24, 12, tzinfo=UTC)
 LOGO, PHOTO, DRAWN = "a" * 32, "b" * 32, "c" * 32
 MASTERS = {
     LOGO: master_of(wordmark()),
-    PHOTO: master_of(noise(900, 700)),
+    PHOTO: master_of(noise(900, 700), "JPEG"),
     DRAWN: svg_master('<circle cx="50" cy="50" r="40" fill="#1f6b57"/>'),
 }
 BASE = Facts(name="Seed Library", tagline="Borrow")
@@ -107,7 +107,7 @@ def test_files_of_other_marks_are_not_made():
     assert marks.make(f"{marks.icon_folder}icon-33.png") is None
     assert marks.make("/_hestor/pic-" + "d" * 32) is None
     assert marks.make(f"/_hestor/pic-{PHOTO}/481.webp") is None
-    assert marks.make(f"/_hestor/pic-{PHOTO}/480.jpg") is None
+    assert marks.make(f"/_hestor/pic-{PHOTO}/480.png") is None
     assert media_type("../settings.py") is None
 
 
@@ -130,8 +130,17 @@ def test_pictures_in_texts_come_in_widths_and_stand_for_their_page():
     read = PageReading(body.encode())
     image = read._tree.css_first(".prose img")
     assert image.attributes["alt"] == 'Beans & "peas"'
-    assert (image.attributes["width"], image.attributes["height"]) == ("480", "373")
-    assert opened(render(made, image.attributes["src"], NOW).body).size == (480, 373)
+    own = MASTERS[PHOTO].width, MASTERS[PHOTO].height
+    assert (int(image.attributes["width"]), int(image.attributes["height"])) == own
+    assert opened(render(made, image.attributes["src"], NOW).body).size == own
+    types = [node.attributes["type"] for node in read._tree.css(".prose source")]
+    assert types == ["image/avif", "image/webp"]
+    for node in read._tree.css(".prose source"):
+        for piece in node.attributes["srcset"].split(", "):
+            address, width = piece.split()
+            answer = render(made, address, NOW)
+            assert answer.media_type == node.attributes["type"]
+            assert f"{opened(answer.body).width}w" == width
     assert "d" * 32 not in body
     assert read.share.src != says("/about/").share.src
     assert opened(render(made, read.share.src.removeprefix("https://seeds.example"), NOW).body).size == (1200, 630)
@@ -180,10 +189,12 @@ def test_a_messages_pictures_are_found_from_anywhere():
     assert opened(file(plain.header_icon.src).body).size == (180, 180)
 
 
-def test_a_picture_smaller_than_every_width_is_shown_as_it_is():
+def test_a_picture_smaller_than_every_width_comes_in_its_own_in_a_modern_format():
     made = edition()
     made.masters = {**MASTERS, "f" * 32: master_of(noise(120, 90))}
     made.pages.append(page("/s/", "S", f"![S](/_hestor/pic-{'f' * 32})"))
     image = PageReading(render(made, "/s/", NOW).body)._tree.css_first(".prose img").attributes
-    assert (image["width"], image["height"], image.get("srcset")) == ("120", "90", None)
+    assert (image["width"], image["height"], image["srcset"]) == ("120", "90", f"{image['src']} 120w")
+    webp = PageReading(render(made, "/s/", NOW).body)._tree.css_first(".prose source").attributes
+    assert opened(render(made, webp["srcset"].split()[0], NOW).body).size == (120, 90)
     assert opened(render(made, image["src"], NOW).body).size == (120, 90)

@@ -12,7 +12,7 @@ from hestor.core.places import reach
 from hestor.core.places.all import FILE_PLACES, PAGE_PLACES
 from hestor.core.places.place import Place
 from hestor.press import Renderer
-from hestor.sites.models import Site
+from hestor.sites.models import Revision, Site
 from hestor.sites.selectors.groups import groups_of
 from hestor.sites.selectors.reach import MOMENT, ReachFinder, files_of
 from hestor.sites.selectors.states import draft_of
@@ -74,11 +74,21 @@ def add_odd_pages(site: Site) -> None:
     add_page(site.pk, {"path": "/odd/one/two/", "title": "Two in {year}", "parent": below, "body": "Of {site}."})
     add_page(site.pk, {"path": "/odd/plain/", "title": "Plain", "body": "Nothing."})
     add_page(site.pk, {"path": "/odd/none/", "title": f"All of {site.facts.name}"})
+    for page, path in Revision.objects.in_draft_of(site.pk).filter(kind="news").values_list("page_id", "path"):
+        change_page(site.pk, page, {"title": "News of {site}", "path": path})
     parent = add_page(site.pk, {"path": "/odd/dull/", "title": "Dull"}).page_id
     add_page(site.pk, {"path": "/odd/dull/child/", "title": "Child", "parent": parent, "body": "Plain."})
     for n in range(45):
         body = "{tagline}, says {site}." if n == 3 else "Since {year:2019}." if n == 30 else ""
-        add_page(site.pk, {"path": f"/x/{n}/", "title": f"P{n}", "kind": "post", "body": body})
+        title = "P {year}" if n == 20 else f"P{n}"
+        post = {
+            "path": f"/x/{n}/",
+            "title": title,
+            "kind": "post",
+            "body": body,
+            "published": date(2026, 1, 1 + n % 28),
+        }
+        add_page(site.pk, post)
 
 
 def test_on_the_demo_as_it_is(demo):

@@ -2,18 +2,23 @@
 
 from collections.abc import Iterable, Sequence
 from dataclasses import dataclass, field, replace
-from datetime import date
+from datetime import date, datetime
+from uuid import UUID, uuid5
 
+from hestor.core.facts.assets import Logo
 from hestor.core.facts.document import Facts
+from hestor.core.facts.plates import Standings
 from hestor.core.imaging.raster import Master
 from hestor.core.pages.fields import Kind
 from hestor.core.text import markdown
-from hestor.press.state import MenuItem, Page
+from hestor.press.state import MenuItem, Named, Page
+
+NAMES = UUID("b1b8f0de-8a5b-4d0c-9a54-0a0d0c1d2e3f")
 
 
 def page(path: str, title: str, body: str = "", kind: Kind = "page", **more: object) -> Page:
     made = markdown.compile_text(body)
-    return replace(Page(path, title, kind, made.html, made.excerpt), **more)
+    return replace(Page(path, title, kind, made.html, made.excerpt, identity=uuid5(NAMES, path)), **more)
 
 
 @dataclass
@@ -22,9 +27,24 @@ class MemoryState:
     pages: list[Page] = field(default_factory=list)
     origin: str = "https://seeds.example"
     masters: dict[str, Master] = field(default_factory=dict)
+    stands: Standings = field(default_factory=dict)
+    former: dict[str, str] = field(default_factory=dict)
+    identity: UUID = NAMES
 
     def master(self, key: str) -> Master | None:
         return self.masters.get(key)
+
+    def standings(self, logo: Logo) -> Standings:
+        return self.stands
+
+    def moved(self, path: str) -> str | None:
+        return self.former.get(path)
+
+    def around(self, post: Page) -> tuple[Named | None, Named | None]:
+        posts = self.posts(0, self.post_count())
+        at = posts.index(post)
+        older, newer = posts[at + 1 : at + 2], posts[max(0, at - 1) : at]
+        return tuple((found[0].path, found[0].title) if found else None for found in (older, newer))
 
     def page(self, path: str) -> Page | None:
         return next((p for p in self.pages if p.path == path), None)
@@ -51,8 +71,8 @@ class MemoryState:
     def news(self) -> tuple[str, str] | None:
         return next(((p.path, p.title) for p in self.pages if p.kind == "news"), None)
 
-    def paths(self) -> Iterable[str]:
-        return [p.path for p in self.pages]
+    def paths(self) -> Iterable[tuple[str, datetime | None]]:
+        return [(p.path, p.worded) for p in self.pages]
 
 
 def small(facts: Facts) -> MemoryState:

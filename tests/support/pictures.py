@@ -1,7 +1,7 @@
 """Pictures that tests make: small, and each different by its seed."""
 
 import io
-from typing import Any
+from typing import Any, Literal
 
 import numpy as np
 from PIL import Image, ImageDraw
@@ -31,9 +31,9 @@ def opened(body: bytes) -> Image.Image:
     return image
 
 
-def master_of(image: Image.Image) -> Master:
-    body = encoded(image, "PNG")
-    return Master("png", image.width, image.height, lambda: body)
+def master_of(image: Image.Image, kind: Literal["PNG", "JPEG"] = "PNG") -> Master:
+    body = encoded(image, kind)
+    return Master("png" if kind == "PNG" else "jpeg", image.width, image.height, lambda: body)
 
 
 def drawing(inside: str, width: int = 100, height: int = 100) -> bytes:

@@ -130,7 +130,7 @@ class Server:
         sent = {"Host": f"{host}:{self.port}", **headers}
         request = Request(f"http://127.0.0.1:{self.port}{path}", body, sent, method=method)
         try:
-            return urlopen(request, timeout=30)
+            return urlopen(request, timeout=60)
         except HTTPError as refusal:
             return refusal
 

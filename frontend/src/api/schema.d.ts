@@ -946,7 +946,7 @@ export interface components {
              * @default
              * @enum {string}
              */
-            logo_plate: "" | "light" | "dark" | "both";
+            logo_plate: "" | "none" | "light" | "dark" | "both";
             /**
              * Logo Says Name
              * @default false
@@ -1234,6 +1234,8 @@ export interface components {
         /**
          * PageFull
          * @description A page with its text, and the draft's revision that it was read at.
+         *
+         *     ``notices`` say what visitors will not see as it was meant, though it was kept.
          */
         PageFull: {
             /** Address */
@@ -1260,6 +1262,8 @@ export interface components {
              * @default
              */
             menu_title: string;
+            /** Notices */
+            notices: components["schemas"]["FieldErrorOut"][];
             /**
              * Order
              * @default 0
@@ -1279,7 +1283,7 @@ export interface components {
              * State
              * @enum {string}
              */
-            state: "live" | "changed" | "new";
+            state: "live" | "held" | "changed" | "new";
             /**
              * Summary
              * @default
@@ -1339,7 +1343,8 @@ export interface components {
          * PageOut
          * @description A page of the draft. ``address`` is where the public reads it, ``tab_title`` what its tab says.
          *
-         *     ``shown_title`` is its title with the fill-ins filled; ``depth`` how many pages stand above it.
+         *     ``shown_title`` is its title with the fill-ins filled; ``depth`` how many pages stand above it. A post that is
+         *     ``held`` was published, and comes out on its day.
          */
         PageOut: {
             /** Address */
@@ -1381,7 +1386,7 @@ export interface components {
              * State
              * @enum {string}
              */
-            state: "live" | "changed" | "new";
+            state: "live" | "held" | "changed" | "new";
             /**
              * Summary
              * @default

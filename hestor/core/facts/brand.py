@@ -9,8 +9,9 @@ from hestor.core.facts.spec import Band, FactGroup, FactSpec, Slot, Words
 from hestor.core.imaging import logos
 from hestor.core.places.place import Place, Variant
 
-Plate = Literal["", "light", "dark", "both"]
-_PLATES: tuple[Plate, ...] = ("", "light", "dark", "both")
+# Empty, a plate lies where the logo can't be made out without one (``core.facts.plates``).
+Plate = Literal["", "none", "light", "dark", "both"]
+_PLATES: tuple[Plate, ...] = ("", "none", "light", "dark", "both")
 
 
 def _logo_words(logo: Logo | None) -> Words:
@@ -20,7 +21,7 @@ def _logo_words(logo: Logo | None) -> Words:
 
 
 def _plate_words(plate: str) -> Words:
-    return Words(f"value.plate.{plate}") if plate else Words()
+    return Words(f"value.plate.{plate or 'needed'}")
 
 
 def _width_words(width: int) -> Words:
@@ -99,6 +100,7 @@ class BrandFacts(FactGroup):
             lambda facts: "both" if facts.logo_plate != "both" else "light",
             editor="logo",
             within="logo",
+            derived=lambda facts: "",
             in_words=_plate_words,
             visual=True,
         ),

@@ -104,7 +104,7 @@ def derived(facts: Facts) -> dict[str, str]:
 
 def values_of(facts: Facts, year: int) -> fillins.Values:
     """What fill-ins stand for in these facts, in a year."""
-    return fillins.Values(facts.name, facts.tagline, year)
+    return fillins.Values(facts.name, facts.tagline, year, facts.language)
 
 
 def sought(facts: Facts, year: int) -> dict[str, str]:

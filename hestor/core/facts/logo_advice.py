@@ -4,7 +4,9 @@ from collections.abc import Iterator, Mapping
 from dataclasses import dataclass, field
 from typing import Any, Literal
 
+from hestor.core.facts import plates
 from hestor.core.facts.document import Facts
+from hestor.core.facts.plates import GROUNDS, Ground
 from hestor.core.imaging.logos import REMEDIES, Measured
 
 Code = Literal[
@@ -22,8 +24,6 @@ Code = Literal[
     "unsharp",
 ]
 RemedyCode = Literal["untrim", "trim", "drop_dark", "drop_plate", "pale", "deep", "choose_dark", "plate"]
-Ground = Literal["light", "dark"]
-_GROUNDS: tuple[Ground, ...] = ("light", "dark")
 
 
 @dataclass(frozen=True)
@@ -58,10 +58,6 @@ def _margins(facts: Facts, measured: Measured) -> Iterator[LogoAdvice]:
         yield LogoAdvice("margins", False, (Remedy("trim", {"logo": trimmed.model_dump(mode="json")}),), share)
 
 
-def _without_plate(plate: str, ground: Ground) -> str:
-    return "" if plate == ground else "dark" if ground == "light" else "light"
-
-
 def _remedies(facts: Facts, measured: Measured, ground: Ground) -> Iterator[Remedy]:
     """What helps a logo that can't be made out on a ground: a version of one other colour, another picture, a plate."""
     assert facts.logo is not None  # noqa: S101
@@ -73,23 +69,26 @@ def _remedies(facts: Facts, measured: Measured, ground: Ground) -> Iterator[Reme
         yield Remedy("deep", {"logo": recoloured, "logo_dark": logo})
     if ground == "dark":
         yield Remedy("choose_dark")
-    yield Remedy("plate", {"logo_plate": "both" if facts.logo_plate else ground})
+    yield Remedy("plate", {"logo_plate": plates.named(plates.grounds(facts, measured.standing) | {ground})})
 
 
 def _on(facts: Facts, measured: Measured, ground: Ground) -> Iterator[LogoAdvice]:
-    plate = facts.logo_plate
+    shown = plates.grounds(facts, measured.standing)
     if ground == "dark" and facts.logo_dark:
         yield LogoAdvice("has_dark", True, (Remedy("drop_dark", {"logo_dark": None}),))
-    elif plate in ("both", ground):
-        drop = Remedy("drop_plate", {"logo_plate": _without_plate(plate, ground)})
-        yield LogoAdvice("plate_light" if ground == "light" else "plate_dark", True, (drop,))
+    elif ground in shown:
+        drop = Remedy("drop_plate", {"logo_plate": plates.named(shown - {ground})})
+        by_itself = not facts.logo_plate
+        others = (one for one in _remedies(facts, measured, ground) if one.code != "plate") if by_itself else ()
+        code: Code = "plate_light" if ground == "light" else "plate_dark"
+        yield LogoAdvice(code, True, (*others, drop))
     elif measured.standing[ground] != "clear":
         codes: dict[tuple[str, Ground], Code] = {
             ("lost", "light"): "lost_light", ("lost", "dark"): "lost_dark",
             ("faint", "light"): "faint_light", ("faint", "dark"): "faint_dark",
         }  # fmt: skip
-        code = codes[measured.standing[ground], ground]
-        yield LogoAdvice(code, False, tuple(_remedies(facts, measured, ground)))
+        found = codes[measured.standing[ground], ground]
+        yield LogoAdvice(found, False, tuple(_remedies(facts, measured, ground)))
 
 
 def advice(facts: Facts, measured: Measured, width: int) -> tuple[LogoAdvice, ...]:
@@ -97,7 +96,7 @@ def advice(facts: Facts, measured: Measured, width: int) -> tuple[LogoAdvice, ..
     if facts.logo is None:
         return ()
     found = [*_margins(facts, measured)]
-    for ground in _GROUNDS:
+    for ground in GROUNDS:
         found += _on(facts, measured, ground)
     if measured.standing["light"] == "clear":
         found.append(LogoAdvice("clear_on_light", True))

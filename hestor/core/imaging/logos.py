@@ -89,12 +89,11 @@ def files(master: Master, box: Box, recolour: str, sizes: tuple[LogoFile, ...]) 
     """Each size in a modern and a fallback format, by scale and ending: WebP beside PNG or JPEG."""
     made: dict[tuple[int, str], bytes] = {}
     photo = master.kind == "jpeg"
-    biggest = sizes[-1]
-    whole = raster.draw(master, biggest.width, biggest.height, box)
-    if recolour:
-        whole = measuring.recoloured(whole, recolour)
     for size in sizes:
-        image = whole if size is biggest else raster.scaled(whole, size.width, size.height)
+        # Each from the master: one shrunk from another has soft edges, and takes more bytes.
+        image = raster.draw(master, size.width, size.height, box)
+        if recolour:
+            image = measuring.recoloured(image, recolour)
         made[size.scale, "webp"] = raster.webp(image, lossless=not photo)
         made[size.scale, "jpg" if photo else "png"] = raster.jpeg(image) if photo else raster.png(image)
     return made

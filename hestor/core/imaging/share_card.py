@@ -7,7 +7,7 @@ from collections.abc import Callable
 from dataclasses import dataclass
 from typing import Any
 
-from PIL import Image, ImageDraw
+from PIL import Image, ImageDraw, ImageFilter
 
 from hestor.core.imaging import measuring, raster
 from hestor.core.imaging.palettes import Theme
@@ -139,8 +139,20 @@ def composed(
     return canvas
 
 
+def _backdrop(picture: Image.Image) -> Image.Image:
+    """A picture without any detail, over all of the card: what goes on beside a picture of another shape."""
+    share = max(WIDTH / picture.width, HEIGHT / picture.height)
+    width, height = WIDTH / share, HEIGHT / share
+    left, top = (picture.width - width) / 2, (picture.height - height) / 2
+    part = picture.convert("RGB").resize((24, 13), Image.Resampling.BOX, (left, top, left + width, top + height))
+    soft = part.resize((WIDTH, HEIGHT), Image.Resampling.BICUBIC).filter(ImageFilter.GaussianBlur(48))
+    return Image.blend(soft, Image.new("RGB", soft.size, "#808080"), 0.25)
+
+
 def from_picture(master: Master, ground: str) -> Image.Image:
-    """A picture in the wanted shape: filled where little is cut off, else whole on its own ground or on ``ground``."""
+    """A picture in the wanted shape: filled where little is cut off, else whole on its own ground, on ``ground`` where
+    it is clear there, or before a blur of itself.
+    """
     shape, wanted = master.width / master.height, WIDTH / HEIGHT
     cut = 1 - min(shape / wanted, wanted / shape)
     image = raster.drawn_within(master, 64)
@@ -151,6 +163,8 @@ def from_picture(master: Master, ground: str) -> Image.Image:
     share = min(WIDTH / master.width, HEIGHT / master.height)
     whole = raster.draw(master, max(1, round(master.width * share)), max(1, round(master.height * share)))
     canvas = Image.new("RGB", (WIDTH, HEIGHT), own or ground)
+    if own is None and raster.is_opaque(image):
+        canvas.paste(_backdrop(whole))
     canvas.paste(whole, ((WIDTH - whole.width) // 2, (HEIGHT - whole.height) // 2), whole)
     return canvas
 

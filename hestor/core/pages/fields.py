@@ -73,3 +73,10 @@ def problems(fields: PageFields) -> Iterator[Problem]:
     else:
         yield from markdown.problems("body", fields.body)
     yield from paths.path_problems("path", fields.path)
+    if fields.kind == "post" and fields.published is None:
+        yield Problem("published", "post_undated")
+
+
+def notices(fields: PageFields) -> Iterator[Problem]:
+    """What visitors will not see as it was meant, though it may be kept."""
+    yield from markdown.outside_pictures("body", fields.body)

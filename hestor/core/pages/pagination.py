@@ -17,6 +17,12 @@ def page_number(path: str, news: str) -> int | None:
     return int(found[1]) if found else None
 
 
+def split_number(path: str) -> tuple[str, int | None]:
+    """The address of a list and the number of its page, if ``path`` names one of its further pages."""
+    list_path = path.removesuffix("/").rpartition("/")[0] + "/"
+    return list_path, page_number(path, list_path)
+
+
 def page_path(news: str, number: int) -> str:
     """The address of a numbered page; the first is the list page itself."""
     return news if number == 1 else f"{news}{number}/"

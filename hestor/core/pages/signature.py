@@ -68,7 +68,7 @@ def of(fields: PageFields, compiled: CompiledText) -> Signature:
         kind=fields.kind,
         home=fields.path == "/",
         dated=fields.published is not None,
-        own_picture=bool(markdown.first_picture(compiled.html)),
+        own_picture=bool(markdown.first_picture(compiled.html)[0]),
         description=origin,
         title_fills=_joined(fillins.used(fields.title)),
         description_fills=_joined(described if origin else ()),

@@ -48,8 +48,8 @@ def read_page(page: PageReading) -> Readings:
 
 
 def read_files(bodies: Mapping[str, bytes], places: Iterable[FilePlace] = FILE_PLACES) -> Readings:
-    """The files of a site, by their sources."""
-    return {place.place: place.read(bodies[place.source]) for place in places}
+    """The files that a site has, by their sources; one that it has not reads as nothing."""
+    return {place.place: place.read(bodies[place.source]) if place.source in bodies else None for place in places}
 
 
 def between(before: SiteReading, after: SiteReading) -> Reach:

@@ -11,6 +11,7 @@ from collections.abc import Callable, Iterator, Mapping
 from dataclasses import dataclass
 from itertools import islice
 
+from hestor.core import numerals
 from hestor.core.errors import MOST_PROBLEMS, Param, Problem
 
 
@@ -31,11 +32,12 @@ class Fill:
 
 @dataclass(frozen=True)
 class Values:
-    """What fill-ins stand for. ``year`` is the present year in the site's own time zone."""
+    """What fill-ins stand for. ``year`` is the present year in the site's own time zone; ``language`` a BCP 47 tag."""
 
     site: str
     tagline: str
     year: int
+    language: str = "en"
 
 
 Piece = str | Fill
@@ -44,7 +46,8 @@ _LONGEST_NAME = 40
 
 def _years(argument: str, values: Values) -> str:
     first = int(argument) if argument else values.year
-    return f"{first}–{values.year}" if first < values.year else str(values.year)
+    years = f"{first}–{values.year}" if first < values.year else str(values.year)
+    return numerals.written(years, values.language)
 
 
 _FILLERS: Mapping[str, Callable[[str, Values], str]] = {

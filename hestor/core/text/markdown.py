@@ -1,7 +1,7 @@
 """Page texts: Markdown to safe HTML, once, with the fill-ins left open to be filled at each rendering.
 
-Markdown is read by markdown-it-py (CommonMark with tables and strikethrough); raw HTML in it is text.
-What comes out goes through nh3 as well, so that a slip of the one is caught by the other.
+Markdown is read by markdown-it-py (CommonMark with tables, strikethrough, and addresses made links); raw HTML in it is
+text. What comes out goes through nh3 as well, so that a slip of the one is caught by the other.
 
 Where a fill-in stands, the compiled text holds its key between two noncharacters (U+FDD0, U+FDD1),
 and where an address begins at the site's root, U+FDD2 stands for whatever the root is. Unicode keeps
@@ -13,8 +13,10 @@ import re
 from collections.abc import Callable, Iterable, Iterator
 from dataclasses import dataclass
 from itertools import accumulate
+from typing import Any
 
 import nh3
+from linkify_it import LinkifyIt
 from markdown_it import MarkdownIt
 from markdown_it.rules_core import StateCore
 from markdown_it.token import Token
@@ -22,17 +24,21 @@ from markdown_it.token import Token
 from hestor.core.errors import MOST_PROBLEMS, Problem
 from hestor.core.text import fillins, lines
 
-COMPILER_VERSION = 3
+COMPILER_VERSION = 4
 """Counts up when the same source would compile to something else, so that kept texts are made anew."""
 
 _OPEN, _CLOSE, _ROOT = "\ufdd0", "\ufdd1", "\ufdd2"
 _PLACEHOLDERS = re.compile("[\ufdd0-\ufdef]")
 _FILL = re.compile(f"{_OPEN}([^{_CLOSE}]*){_CLOSE}")
-_EXCERPT = 200
+_EXCERPT = 155
+"""About as many characters as a search result shows."""
 _TAGS = set("a b blockquote br code del em h2 h3 h4 h5 h6 hr i img li ol p pre s strong".split()) | set(
-    "table tbody td th thead tr ul".split()
+    "div table tbody td th thead tr ul".split()
 )
 _ATTRIBUTES = {"a": {"href", "title"}, "img": {"src", "alt", "title"}, "ol": {"start"}, "code": {"class"}}
+_SIDES = {"left", "center", "right"}
+_SCROLLS = "scroll"
+_CLASSES = {"td": _SIDES, "th": _SIDES, "div": {_SCROLLS}}
 
 
 @dataclass(frozen=True)
@@ -68,7 +74,7 @@ def _open_fillins(state: StateCore) -> None:
 
 
 def _root_addresses(state: StateCore) -> None:
-    """BrandFiles addresses that begin at the site's root, so that a look at an edition stays inside it."""
+    """Marks addresses that begin at the site's root, so that a look at an edition stays inside it."""
     for block in state.tokens:
         for token in block.children or ():
             for name in ("href", "src"):
@@ -77,29 +83,74 @@ def _root_addresses(state: StateCore) -> None:
                     token.attrSet(name, _ROOT + value)
 
 
-def _lower_headings(state: StateCore) -> None:
-    """The page's title is its only first-level heading, so a text that has its own is moved down one."""
-    headings = [t for t in state.tokens if t.type in ("heading_open", "heading_close")]
-    if any(token.tag == "h1" for token in headings):
-        for token in headings:
-            token.tag = f"h{min(6, int(token.tag[1]) + 1)}"
-
-
-def _plain_cells(state: StateCore) -> None:
-    """A cell's alignment is dropped: style attributes are barred by the site's own security policy."""
+def _sound_headings(state: StateCore) -> None:
+    """The page's title is its only first-level heading: a text's own begin at the second, and none skips a level."""
+    above: list[int] = []
     for token in state.tokens:
-        if token.type in ("td_open", "th_open"):
-            token.attrs.pop("style", None)
+        if token.type == "heading_open":
+            level = int(token.tag[1])
+            while above and above[-1] >= level:
+                above.pop()
+            above.append(level)
+        if token.type in ("heading_open", "heading_close"):
+            token.tag = f"h{min(6, len(above) + 1)}"
+
+
+def _aligned_cells(state: StateCore) -> None:
+    """A cell's alignment becomes a class: style attributes are barred by the site's own security policy."""
+    for token in state.tokens:
+        if token.type in ("td_open", "th_open") and (style := token.attrs.pop("style", "")):
+            token.attrSet("class", str(style).rpartition(":")[2])
+
+
+_OUTSIDE = re.compile("(?:https?:)?//", re.IGNORECASE)
+_LONGEST_ADDRESS = 2000
+_HOST = re.compile(r"[\w-]+(?:\.[\w-]+)+(?:[/?#][^\s<>\"]*[^\s<>\".,;:!?)])?")
+
+
+def _host_length(_linkify: object, text: str, at: int) -> int:
+    """How long the address is that goes on at ``at``, behind its "www."; 0 where none does."""
+    found = _HOST.match(text, at)
+    return found.end() - at if found else 0
+
+
+def _with_scheme(_linkify: object, match: Any) -> None:
+    match.url = f"https://{match.url}"
+
+
+class _Addresses(LinkifyIt):
+    """Finds addresses in a text: those that begin with their scheme or with "www.", and of email.
+
+    A bare "done.so" is more often a slip than an address.
+    """
+
+    def __init__(self) -> None:
+        super().__init__(options={"fuzzy_link": False, "fuzzy_email": True})
+        # Top-level domains come and go, so any letters may be one.
+        self.tlds(["[a-z]{2,63}"]).add("//", None).add("ftp:", None)
+        self.add("www.", {"validate": _host_length, "normalize": _with_scheme})
+
+    def pretest(self, text: str) -> bool:
+        """Whether there may be one; a text with a word longer than any address is not worth the time."""
+        return bool(super().pretest(text)) and max(map(len, text.split()), default=0) <= _LONGEST_ADDRESS
+
+    def match_at_start(self, text: str) -> Any:
+        """The address that the text begins with, if it does."""
+        return super().match_at_start(text[:_LONGEST_ADDRESS])
 
 
 def _reader(*rules: Callable[[StateCore], None]) -> MarkdownIt:
-    reader = MarkdownIt("commonmark", {"html": False}).enable(["table", "strikethrough"])
+    reader = MarkdownIt("commonmark", {"html": False, "linkify": True}).enable(["table", "strikethrough", "linkify"])
+    reader.linkify = _Addresses()
     for rule in rules:
         reader.core.ruler.push(rule.__name__, rule)
+    # A table that is too wide scrolls inside itself.
+    reader.add_render_rule("table_open", lambda *_: f'<div class="{_SCROLLS}"><table>\n')
+    reader.add_render_rule("table_close", lambda *_: "</table></div>\n")
     return reader
 
 
-_READER = _reader(_open_fillins, _root_addresses, _lower_headings, _plain_cells)
+_READER = _reader(_open_fillins, _root_addresses, _sound_headings, _aligned_cells)
 _AS_TYPED = _reader()
 
 
@@ -134,7 +185,7 @@ def compile_text(source: str) -> CompiledText:
     """Markdown as an owner typed it, to HTML with its fill-ins open."""
     tokens = _READER.parse(_PLACEHOLDERS.sub("\ufffd", lines.carried(source)))
     raw = _READER.renderer.render(tokens, _READER.options, {})
-    clean = nh3.clean(raw, tags=_TAGS, attributes=_ATTRIBUTES, link_rel="noopener")
+    clean = nh3.clean(raw, tags=_TAGS, attributes=_ATTRIBUTES, allowed_classes=_CLASSES, link_rel="noopener")
     # A character reference, such as &#11;, brings in what was taken out of the text itself.
     html, plain = _without_controls(clean), _without_controls(_plain(tokens))
     return CompiledText(html, _excerpt(plain), fills_in(html))
@@ -151,6 +202,24 @@ def problems(field: str, source: str) -> list[Problem]:
             if len(found) >= MOST_PROBLEMS:
                 break
     return found[:MOST_PROBLEMS]
+
+
+def outside_pictures(field: str, source: str) -> list[Problem]:
+    """Pictures from other servers, by their place in the source: a site's pages show none, for their visitors' sake."""
+    found: list[Problem] = []
+    at = 0
+    for block in _AS_TYPED.parse(source):
+        for token in block.children or ():
+            address = str(token.attrGet("src") or "") if token.type == "image" else ""
+            if not _OUTSIDE.match(address):
+                continue
+            at = max(source.find(address, at), at)
+            end = at + len(address) if source.startswith(address, at) else at
+            found.append(Problem(field, "picture_outside", {"address": lines.shorten(address, 60)}, at, end))
+            at = end
+            if len(found) >= MOST_PROBLEMS:
+                return found
+    return found
 
 
 def _placed(field: str, contents: Iterable[str], source: str, at: int) -> Iterator[Problem]:
@@ -176,10 +245,11 @@ OWN_PICTURE = f'src="{_ROOT}/_hestor/pic-'
 _PICTURE = re.compile(r'<img src="([^"]*?)pic-([0-9a-f]{32})"(?: alt="([^"]*)")?[^>]*>')
 
 
-def first_picture(compiled: str) -> str:
-    """The key of the first of the site's own pictures in a compiled text, or an empty text."""
+def first_picture(compiled: str) -> tuple[str, str]:
+    """The key and the description of the first of the site's own pictures in a compiled text; else empty texts."""
     found = _PICTURE.search(compiled)
-    return found[2] if found and found[1].startswith(_ROOT) else ""
+    is_own = found and found[1].startswith(_ROOT)
+    return (found[2], html_module.unescape(found[3] or "")) if found and is_own else ("", "")
 
 
 def with_pictures(html: str, folder: str, drawn: Callable[[str, str], str]) -> str:

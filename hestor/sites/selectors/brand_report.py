@@ -13,7 +13,7 @@ from hestor.core.facts import document, logo_advice
 from hestor.core.facts.assets import Logo, LogoIcon
 from hestor.core.facts.document import Facts
 from hestor.core.facts.logo_advice import LogoAdvice
-from hestor.core.imaging import crops, legibility, logos, palettes, proposals, raster
+from hestor.core.imaging import crops, legibility, proposals, raster
 from hestor.core.imaging.legibility import Legibility
 from hestor.core.imaging.logos import Measured
 from hestor.core.imaging.raster import Box, Master
@@ -21,6 +21,7 @@ from hestor.pictures import selectors as pictures
 from hestor.press.brand_files import BrandFiles, Shown
 from hestor.sites import generated_files
 from hestor.sites.models import Site
+from hestor.sites.selectors import logo_measures
 from hestor.studio import run
 
 
@@ -54,18 +55,8 @@ class BrandReport:
     problems: tuple[Problem, ...]
 
 
-_MEASURED: LRUCache[Any, Measured] = LRUCache(64)
 _FOUND: LRUCache[Any, tuple[Box, tuple[str, ...]]] = LRUCache(64)
 _ICONS: LRUCache[Any, tuple[dict[int, bytes], Legibility]] = LRUCache(64)
-
-
-@cached(_MEASURED, lock=Lock())
-def _measured(site_id: int, logo: Logo) -> Measured:
-    master = pictures.master(site_id, logo.picture)
-    if master is None:
-        raise LookupError(logo.picture)
-    grounds: Mapping[str, str] = {str(name): ground for name, ground in palettes.GROUND.items()}
-    return run(logos.measured, master, logos.part(logo.trim), grounds, logo.recolour)
 
 
 def _found_in_picture(master: Master) -> tuple[Box, tuple[str, ...]]:
@@ -90,7 +81,7 @@ def _logo(site_id: int, brand: BrandFiles, shown: Shown | None, logo: Logo | Non
         generated_files.file(site_id, brand, f"{folder}/{largest}x.{end}") for end in ("webp", ending.partition(".")[2])
     ]
     modern, fallback = (len(found.body) if found else 0 for found in sizes)
-    measured = _measured(site_id, logo)
+    measured = logo_measures.measured(site_id, logo)
     found_amiss = logo_advice.advice(brand.facts, measured, shown.width) if logo == brand.facts.logo else ()
     return LogoReport(shown, measured, largest, modern, fallback, found_amiss)
 
@@ -134,5 +125,5 @@ def brand_report(site: Site, typed: Mapping[str, Any]) -> BrandReport:
 
 def clear_caches() -> None:
     """Empties the caches, as after another database was put in place."""
-    for cache in (_MEASURED, _FOUND, _ICONS):
+    for cache in (_FOUND, _ICONS):
         cache.clear()

@@ -14,6 +14,7 @@ from cachetools import LRUCache, cached
 from django.db.models import Count, Min
 
 from hestor.core.pages import signature
+from hestor.core.pages.descriptions import DESCRIBED_BY
 from hestor.core.pages.pagination import POSTS_A_PAGE, page_path
 from hestor.sites.models import Revision, RevisionQuerySet, Site
 
@@ -63,32 +64,45 @@ def _named(title_fills: Iterable[str]) -> str:
     return "+".join(sorted({name for fills in title_fills for name in fills.split("+") if name}))
 
 
-def _trails(draft: RevisionQuerySet) -> dict[int, str]:
-    """For each page whose trail shows fill-ins: which. Hardly any site has one, so nothing is read as a rule."""
-    titled = {
-        page: signature.parse(text).title_fills
-        for page, text in draft.filter(title__contains="{").values_list("page_id", "signature")
-        if signature.parse(text).title_fills
-    }
-    if not titled or not draft.filter(parent_id__in=titled).exists():
-        return {}
-    parents = dict(draft.values_list("page_id", "parent_id"))
-    found: dict[int, str] = {}
+def _above(draft: RevisionQuerySet) -> Iterator[tuple[int, set[int]]]:
+    """Each page that is no post, with all those above it."""
+    parents = dict(draft.exclude(kind="post").values_list("page_id", "parent_id"))
     for page in parents:
         above, seen = parents[page], set()
         while above is not None and above in parents and above not in seen:
             seen.add(above)
             above = parents[above]
-        if fills := _named(titled[one] for one in seen if one in titled):
-            found[page] = fills
-    return found
+        yield page, seen
 
 
-def _with_others(draft: RevisionQuerySet, teasers: Any, trails: dict[int, str], apart: set[int]) -> Iterator[Group]:
+def _beside(draft: RevisionQuerySet) -> Iterator[tuple[int, set[int]]]:
+    """Each post, with the list above it and the posts just newer and older."""
+    news = set(draft.filter(kind="news").order_by("path").values_list("page_id", flat=True)[:1])
+    posts = list(draft.filter(kind="post").order_by("-published", "path").values_list("page_id", flat=True))
+    for at, post in enumerate(posts):
+        yield post, {*news, *posts[max(0, at - 1) : at], *posts[at + 1 : at + 2]}
+
+
+def _named_pages(draft: RevisionQuerySet) -> dict[int, str]:
+    """For each page that names others around its text: the fill-ins in their titles.
+
+    Hardly any site has fill-ins in titles, so as a rule nothing more is read.
+    """
+    titled = {
+        page: signature.parse(text).title_fills
+        for page, text in draft.filter(title__contains="{").values_list("page_id", "signature")
+        if signature.parse(text).title_fills
+    }
+    around = (*_above(draft), *_beside(draft)) if titled else ()
+    found = ((page, _named(titled[one] for one in named if one in titled)) for page, named in around)
+    return {page: fills for page, fills in found if fills}
+
+
+def _with_others(draft: RevisionQuerySet, teasers: Any, named: dict[int, str], apart: set[int]) -> Iterator[Group]:
     """Pages that name others, by their own signature and by what those others' names show."""
     groups: dict[tuple[Any, ...], list[tuple[str, int]]] = {}
     for page, path, text in draft.filter(page_id__in=apart).values_list("page_id", "path", "signature"):
-        key = (text, frozenset(teasers.get(page, {})), trails.get(page, ""))
+        key = (text, frozenset(teasers.get(page, {})), named.get(page, ""))
         groups.setdefault(key, []).append((path, page))
     for found in groups.values():
         path, page = found[0]
@@ -102,10 +116,11 @@ def _numbered(draft: RevisionQuerySet) -> Iterator[Group]:
         return
     posts = list(draft.filter(kind="post").order_by("-published", "path").values_list("signature", flat=True))
     known = {text: signature.parse(text).teaser for text in set(posts)}
-    groups: dict[Teasers, list[int]] = {}
+    groups: dict[tuple[Teasers, Any], list[int]] = {}
     for start in range(POSTS_A_PAGE, len(posts), POSTS_A_PAGE):
-        shown = frozenset(known[text] for text in posts[start : start + POSTS_A_PAGE])
-        groups.setdefault(shown, []).append(start // POSTS_A_PAGE + 1)
+        shown = [known[text] for text in posts[start : start + POSTS_A_PAGE]]
+        # The first ones also describe the page.
+        groups.setdefault((frozenset(shown), tuple(shown[:DESCRIBED_BY])), []).append(start // POSTS_A_PAGE + 1)
     for numbers in groups.values():
         yield Group(page_path(news, numbers[0]), len(numbers))
 
@@ -117,9 +132,9 @@ _GROUPS: LRUCache[Any, tuple[Group, ...]] = LRUCache(200)
 @cached(_GROUPS, lock=Lock())
 def _groups(site_id: int, pages_revision: int) -> tuple[Group, ...]:
     draft = Revision.objects.in_draft_of(site_id)
-    teasers, trails = _teasers(draft), _trails(draft)
-    apart = set(teasers) | set(trails) | set(draft.filter(kind="news").values_list("page_id", flat=True))
-    return (*_plain(draft, apart), *_with_others(draft, teasers, trails, apart), *_numbered(draft))
+    teasers, named = _teasers(draft), _named_pages(draft)
+    apart = set(teasers) | set(named) | set(draft.filter(kind="news").values_list("page_id", flat=True))
+    return (*_plain(draft, apart), *_with_others(draft, teasers, named, apart), *_numbered(draft))
 
 
 def groups_of(site: Site) -> tuple[Group, ...]:

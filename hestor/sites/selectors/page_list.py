@@ -1,6 +1,6 @@
 """The pages of a draft as the Pages view lists them."""
 
-from datetime import datetime
+from datetime import date, datetime
 from typing import Any
 
 from hestor.core import zones
@@ -21,23 +21,30 @@ def values_at(site: Site, now: datetime) -> Values:
     return document.values_of(site.facts, zones.year_in(site.facts.time_zone, now))
 
 
-def _row(revision: Revision, values: Values, origin: str, was_live: bool, depth: int) -> dict[str, Any]:
+def _state(revision: Revision, was_live: bool, today: date) -> str:
+    if revision.live_from is None:
+        return "changed" if was_live else "new"
+    return "held" if revision.published and revision.published > today else "live"
+
+
+def _row(revision: Revision, values: Values, origin: str, was_live: bool, depth: int, today: date) -> dict[str, Any]:
     title = fillins.fill(revision.title, values)
     return {
         **columns_of(revision),
         "id": revision.page_id,
         "shown_title": title,
         "tab_title": titles.title_of(revision.path, title, values.site, values.tagline),
-        "state": "live" if revision.live_from is not None else "changed" if was_live else "new",
+        "state": _state(revision, was_live, today),
         "address": address(origin, revision.path),
         "depth": depth,
     }
 
 
 def page_row(site: Site, revision: Revision, now: datetime) -> dict[str, Any]:
-    """One page, with its computed title, its address and its state: live, changed or new."""
+    """One page, with its computed title, its address and its state: live, held back until its day, changed or new."""
     was_live = Revision.objects.leaving(site.pk).filter(page_id=revision.page_id).exists()
-    return _row(revision, values_at(site, now), origin_of(site), was_live, _depth(site, revision))
+    today = zones.day_in(site.facts.time_zone, now)
+    return _row(revision, values_at(site, now), origin_of(site), was_live, _depth(site, revision), today)
 
 
 def _depth(site: Site, revision: Revision) -> int:
@@ -59,4 +66,5 @@ def page_rows(site: Site, now: datetime) -> list[dict[str, Any]]:
     )
     placed = tree.walk(tree.nested([r for r in drafts if r.kind != "post"]))
     rows = [*placed, *((post, 0) for post in posts)]
-    return [_row(revision, values, origin, revision.page_id in leaving, depth) for revision, depth in rows]
+    today = zones.day_in(site.facts.time_zone, now)
+    return [_row(revision, values, origin, revision.page_id in leaving, depth, today) for revision, depth in rows]

@@ -69,5 +69,5 @@ def proof_sheet(
     places = {place for place, _ in spots}
     files = [one for one in FILE_PLACES if one.place in places]
     bodies = files_of(renderer, files)
-    found += [one.proof(bodies[one.source], sought) for one in files if one.proof]
+    found += [one.proof(bodies[one.source], sought) for one in files if one.proof and one.source in bodies]
     return ProofSheet(path, facts, tuple(found), problems, page.style.themes)

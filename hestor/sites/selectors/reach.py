@@ -11,9 +11,11 @@ from cachetools import LRUCache, cached
 from hestor import wording
 from hestor.core import zones
 from hestor.core.facts import document
-from hestor.core.facts.assets import PROBE_KEY
+from hestor.core.facts.assets import PROBE_KEY, Logo
 from hestor.core.facts.document import SPECS, Facts
+from hestor.core.facts.plates import Standings
 from hestor.core.imaging.raster import Master
+from hestor.core.pages.descriptions import DESCRIBED_BY
 from hestor.core.places import reach
 from hestor.core.places.all import FILE_PLACES
 from hestor.core.places.definition import FilePlace, Source
@@ -35,7 +37,7 @@ _STAND_IN = Master("svg", 300, 100, lambda: b"")
 def _shows(post: Page) -> tuple[object, ...]:
     """The traits of a post that decide which facts show where it is listed, or whole in the feed."""
     plain = fillins.used(post.title), fillins.used(post.summary)
-    compiled = markdown.fills_in(post.excerpt), markdown.fills_in(post.html), bool(markdown.first_picture(post.html))
+    compiled = markdown.fills_in(post.excerpt), markdown.fills_in(post.html), bool(markdown.first_picture(post.html)[0])
     return (*plain, *compiled, bool(post.summary), bool(post.excerpt), post.published is not None)
 
 
@@ -46,9 +48,11 @@ _KINDS: LRUCache[Any, Sequence[Page]] = LRUCache(200)
 @cached(_KINDS, key=lambda site, state, start, count: (site.pk, site.pages_revision, start, count), lock=Lock())
 def _one_of_each(_site: Site, state: StoredState, start: int, count: int) -> Sequence[Page]:
     kinds: dict[tuple[object, ...], Page] = {}
-    for post in state.posts(start, count):
+    posts = state.posts(start, count)
+    for post in posts:
         kinds.setdefault(_shows(post), post)
-    return tuple(kinds.values())
+    # The first ones also describe the list.
+    return tuple(dict.fromkeys((*posts[:DESCRIBED_BY], *kinds.values())))
 
 
 class _Sample:
@@ -61,14 +65,19 @@ class _Sample:
         self.facts, self.origin = state.facts, state.origin
         self.page, self.menu = state.page, state.menu
         self.post_count, self.news, self.paths = state.post_count, state.news, state.paths
+        self.around, self.moved, self.identity = state.around, state.moved, state.identity
 
     def posts(self, start: int, count: int) -> Sequence[Page]:
-        """Of some posts, newest first, one of each kind."""
+        """Of some posts, newest first, the first ones, and one of each kind."""
         return _one_of_each(self._site, self._state, start, count)
 
     def master(self, key: str) -> Master | None:
         """A picture of the site; the stand-in is nobody's."""
         return _STAND_IN if key == PROBE_KEY else self._state.master(key)
+
+    def standings(self, logo: Logo) -> Standings:
+        """How a logo stands on each ground; the stand-in can be made out everywhere."""
+        return {} if logo.picture == PROBE_KEY else self._state.standings(logo)
 
     def children(self, path: str) -> Sequence[Page]:
         """One of each kind of page below ``path``."""
@@ -94,17 +103,24 @@ def _message(renderer: Renderer) -> bytes:
     return renderer.message(subject, ())
 
 
-_SOURCES: Mapping[Source, Callable[[Renderer], bytes]] = {
+def _feed(renderer: Renderer) -> bytes | None:
+    """The feed, where there is news."""
+    found = renderer.respond("/feed.xml")
+    return found.body if found.status == 200 else None
+
+
+_SOURCES: Mapping[Source, Callable[[Renderer], bytes | None]] = {
     "not_found": lambda renderer: renderer.not_found().body,
-    "feed": lambda renderer: renderer.respond("/feed.xml").body,
+    "feed": _feed,
     "manifest": lambda renderer: renderer.respond("/site.webmanifest").body,
     "message": _message,
 }
 
 
 def files_of(renderer: Renderer, wanted: Iterable[FilePlace] = FILE_PLACES) -> dict[str, bytes]:
-    """The files that are places of their own, by their sources; only those that are ``wanted`` are made."""
-    return {place.source: _SOURCES[place.source](renderer) for place in wanted}
+    """The files that are places of their own, by their sources: those that are ``wanted``, where the site has them."""
+    sources = (place.source for place in wanted)
+    return {source: body for source in sources if (body := _SOURCES[source](renderer)) is not None}
 
 
 class ReachFinder:

@@ -1,19 +1,25 @@
 """The press's view of a site: an edition, or the draft, as it lies in the database."""
 
 from collections.abc import Callable, Iterable, Sequence
+from datetime import date, datetime
 from threading import Lock
 from typing import Any, NamedTuple, TypeVar, cast
 
 from cachetools import LRUCache, cached
+from django.db.models import Q
 
+from hestor.core import zones
+from hestor.core.facts.assets import Logo
 from hestor.core.facts.document import Facts
+from hestor.core.facts.plates import Standings
 from hestor.core.pages import tree
 from hestor.core.pages.fields import Kind
 from hestor.core.pages.tree import Node
 from hestor.core.text import markdown
 from hestor.pictures import selectors as pictures
-from hestor.press.state import MenuItem, Page
+from hestor.press.state import MenuItem, Named, Page
 from hestor.sites.models import Edition, Revision, RevisionQuerySet, Site
+from hestor.sites.selectors import logo_measures
 from hestor.sites.selectors.addresses import origin_of
 
 _DEEPEST = 8
@@ -45,10 +51,11 @@ def _menu_item(node: Node[_MenuRow]) -> MenuItem:
 
 
 class StoredPages:
-    """The pages of one state, read as the press asks."""
+    """The pages of one state, read as the press asks. ``known`` are all pages that were public up to that state."""
 
-    def __init__(self, revisions: RevisionQuerySet) -> None:
+    def __init__(self, revisions: RevisionQuerySet, known: RevisionQuerySet) -> None:
         self.revisions = revisions
+        self._known = known
 
     def _page(self, revision: Revision, trail: tuple[tuple[str, str], ...] = (), children: bool = False) -> Page:
         html, excerpt = _compiled(revision)
@@ -62,6 +69,8 @@ class StoredPages:
             published=revision.published,
             trail=trail,
             has_children=children,
+            identity=revision.page.identity,
+            worded=revision.worded,
         )
 
     def _trail(self, revision: Revision) -> tuple[tuple[str, str], ...]:
@@ -77,11 +86,14 @@ class StoredPages:
 
     def page(self, path: str) -> Page | None:
         """The page at an address, if there is one."""
-        revision = self.revisions.filter(path=path).select_related("text").first()
+        revision = self.revisions.filter(path=path).select_related("text", "page").first()
         if revision is None:
             return None
         below = revision.kind == "page" and self._below(revision.page_id).exists()
-        return self._page(revision, self._trail(revision), below)
+        trail = self._trail(revision)
+        if revision.kind == "post" and (news := self.news()):
+            trail = (news, *trail)
+        return self._page(revision, trail, below)
 
     def _below(self, page_id: int) -> RevisionQuerySet:
         return self.revisions.filter(parent_id=page_id, kind="page").order_by("order", "path")
@@ -91,7 +103,7 @@ class StoredPages:
         parent = self.revisions.filter(path=path).values_list("page_id", flat=True).first()
         if parent is None:
             return ()
-        return [self._page(revision) for revision in self._below(parent).select_related("text")]
+        return [self._page(revision) for revision in self._below(parent).select_related("text", "page")]
 
     def menu(self) -> Sequence[MenuItem]:
         """The menu, in its order; an entry whose parent is not in the menu stands at the top."""
@@ -104,27 +116,45 @@ class StoredPages:
 
     def posts(self, start: int, count: int) -> Sequence[Page]:
         """Posts, newest first."""
-        rows = self._posts.order_by("-published", "path").select_related("text")[start : start + count]
+        rows = self._posts.order_by("-published", "path").select_related("text", "page")[start : start + count]
         return [self._page(revision) for revision in rows]
 
     def post_count(self) -> int:
         """How many posts there are."""
         return self._posts.count()
 
-    def news(self) -> tuple[str, str] | None:
+    def news(self) -> Named | None:
         """Path and title of the page that lists the posts."""
         return self.revisions.filter(kind="news").values_list("path", "title").order_by("path").first()
 
-    def paths(self) -> Iterable[str]:
-        """The addresses of all pages and posts."""
-        return self.revisions.order_by("path").values_list("path", flat=True)
+    def around(self, post: Page) -> tuple[Named | None, Named | None]:
+        """The post just older than one, and the one just newer: path and title of each."""
+        same = Q(published=post.published)
+        older = self._posts.filter(Q(published__lt=post.published) | same & Q(path__gt=post.path))
+        newer = self._posts.filter(Q(published__gt=post.published) | same & Q(path__lt=post.path))
+        return (
+            older.values_list("path", "title").order_by("-published", "path").first(),
+            newer.values_list("path", "title").order_by("published", "-path").first(),
+        )
+
+    def moved(self, path: str) -> str | None:
+        """Where the page is now that had the address ``path`` before; of several the one that had it last."""
+        former = self._known.filter(path=path).order_by("-live_from").values_list("page_id", flat=True)
+        for page in dict.fromkeys(former):
+            if now := self.revisions.filter(page_id=page).values_list("path", flat=True).first():
+                return now
+        return None
+
+    def paths(self) -> Iterable[tuple[str, datetime]]:
+        """The addresses of all pages and posts, each with when its words last changed."""
+        return self.revisions.order_by("path").values_list("path", "worded")
 
 
 class CachedPages(StoredPages):
     """Pages that are read once: for a draft whose facts are being typed, when the pages stay as they are."""
 
-    def __init__(self, revisions: RevisionQuerySet) -> None:
-        super().__init__(revisions)
+    def __init__(self, revisions: RevisionQuerySet, known: RevisionQuerySet) -> None:
+        super().__init__(revisions, known)
         self._cache: LRUCache[tuple[object, ...], Any] = LRUCache(_REMEMBERED_PAGES)
 
     def _once(self, key: tuple[object, ...], read: Callable[[], T]) -> T:
@@ -157,7 +187,7 @@ class CachedPages(StoredPages):
         """How many posts there are."""
         return self._once(("post count",), super().post_count)
 
-    def news(self) -> tuple[str, str] | None:
+    def news(self) -> Named | None:
         """Path and title of the page that lists the posts."""
         return self._once(("news",), super().news)
 
@@ -177,6 +207,20 @@ class StoredState:
         self.post_count = pages.post_count
         self.news = pages.news
         self.paths = pages.paths
+        self.around = pages.around
+        self.moved = pages.moved
+        self.identity = site.identity
+        self._site_id = site.pk
+
+    def standings(self, logo: Logo) -> Standings:
+        """How the logo stands on each ground."""
+        return logo_measures.standings(self._site_id, logo)
+
+
+def _public(site_id: int, number: int | None = None) -> RevisionQuerySet:
+    """All that was public, up to the edition ``number``."""
+    found = Revision.objects.filter(site_id=site_id, live_from__isnull=False)
+    return found if number is None else found.filter(live_from__lte=number)
 
 
 _DRAFTS: LRUCache[Any, CachedPages] = LRUCache(20)
@@ -186,7 +230,7 @@ _DRAFTS: LRUCache[Any, CachedPages] = LRUCache(20)
 @cached(_DRAFTS, lock=Lock())
 def draft_pages(site_id: int, pages_revision: int) -> CachedPages:
     """The pages of a draft, read once for each state of them."""
-    return CachedPages(Revision.objects.in_draft_of(site_id))
+    return CachedPages(Revision.objects.in_draft_of(site_id), _public(site_id))
 
 
 def draft_of(site: Site, facts: Facts | None = None) -> StoredState:
@@ -194,9 +238,20 @@ def draft_of(site: Site, facts: Facts | None = None) -> StoredState:
     return StoredState(site, facts or site.facts, draft_pages(site.pk, site.pages_revision))
 
 
-def edition_of(site: Site, edition: Edition) -> StoredState:
-    """A published edition."""
-    return StoredState(site, edition.facts, StoredPages(Revision.objects.in_edition_of(site.pk, edition.number)))
+def edition_of(site: Site, edition: Edition, today: date | None = None) -> StoredState:
+    """A published edition: as it is on the day ``today``, before which later posts are held back; else all of it."""
+    revisions = Revision.objects.in_edition_of(site.pk, edition.number)
+    if today is not None:
+        revisions = revisions.filter(Q(published__isnull=True) | Q(published__lte=today))
+    return StoredState(site, edition.facts, StoredPages(revisions, _public(site.pk, edition.number)))
+
+
+def held_days(site: Site, edition: Edition) -> tuple[date, ...]:
+    """The days on which posts of an edition come out that were held back when it was published, in their order."""
+    posts = Revision.objects.in_edition_of(site.pk, edition.number).filter(kind="post")
+    later = posts.filter(published__gt=zones.day_in(edition.facts.time_zone, edition.published))
+    days = later.order_by("published").values_list("published", flat=True).distinct()
+    return tuple(day for day in days if day is not None)
 
 
 def clear_caches() -> None:

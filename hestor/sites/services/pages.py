@@ -1,14 +1,17 @@
 """Writing the draft's pages. A page that was published is never altered; its draft gets a new revision."""
 
 from collections.abc import Iterator, Mapping
+from datetime import datetime
 from typing import Any
 
 from django.db import transaction
 
+from hestor import clock
 from hestor.core.errors import InvalidInput, Problem, TooMuchWork
 from hestor.core.pages import fields as page_fields
 from hestor.core.pages import signature
 from hestor.core.pages.fields import PageFields
+from hestor.core.pages.pagination import page_number
 from hestor.core.text import markdown
 from hestor.core.text.markdown import CompiledText
 from hestor.sites.models import Page, Revision, Site, Text
@@ -22,8 +25,16 @@ MOST_LEVELS = 10
 
 
 def _address_problems(site: Site, given: PageFields, page: Page | None) -> Iterator[Problem]:
-    if Revision.objects.in_draft_of(site.pk).exclude(page=page).filter(path=given.path).exists():
+    others = Revision.objects.in_draft_of(site.pk).exclude(page=page)
+    if others.filter(path=given.path).exists():
         yield Problem("path", "path_taken", {"path": given.path})
+    news = given.path if given.kind == "news" else others.filter(kind="news").values_list("path", flat=True).first()
+    if news is None:
+        return
+    # Further leaves of the news list have addresses of their own, whether there are as many yet or not.
+    paths = others.filter(path__startswith=news).values_list("path", flat=True) if news == given.path else [given.path]
+    if taken := next((path for path in paths if page_number(path, news)), None):
+        yield Problem("path", "path_numbered", {"path": taken, "news": news})
 
 
 def _height(site: Site, page: Page | None) -> int:
@@ -83,13 +94,17 @@ def _check_in_site(site: Site, given: PageFields, page: Page | None) -> None:
         raise InvalidInput(problems)
 
 
-def _revision(site: Site, page: Page, given: PageFields, compiled: CompiledText) -> Revision:
+def _revision(site: Site, page: Page, given: PageFields, compiled: CompiledText, worded: datetime) -> Revision:
     text = Text.objects.create(
         body=given.body, html=compiled.html, excerpt=compiled.excerpt, compiler=markdown.COMPILER_VERSION
     )
     columns = {name: getattr(given, name) for name in COLUMNS}
     traits = signature.of(given, compiled).text
-    return Revision(site=site, page=page, text=text, parent_id=given.parent, signature=traits, **columns)
+    return Revision(site=site, page=page, text=text, parent_id=given.parent, signature=traits, worded=worded, **columns)
+
+
+def _words(given: PageFields) -> tuple[str, ...]:
+    return given.title, given.summary, given.body
 
 
 def _take_out(revision: Revision) -> None:
@@ -118,7 +133,7 @@ def add_page(site_id: int, values: Mapping[str, Any], revision: int | None = Non
     with transaction.atomic():
         site = locked(site_id, revision)
         _check_in_site(site, given, None)
-        made = _revision(site, Page.objects.create(site=site), given, compiled)
+        made = _revision(site, Page.objects.create(site=site), given, compiled, clock.now())
         made.save()
         bump(site, pages=True)
         return made
@@ -141,7 +156,8 @@ def change_page(site_id: int, page_id: int, values: Mapping[str, Any], revision:
                 return now
             _check_in_site(site, given, now.page)
             _take_out(now)
-            made = _live_again(site, now.page, given) or _revision(site, now.page, given, compiled)
+            worded = now.worded if _words(given) == _words(before) else clock.now()
+            made = _live_again(site, now.page, given) or _revision(site, now.page, given, compiled, worded)
             made.save()
             bump(site, pages=True)
             return made

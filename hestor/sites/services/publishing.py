@@ -64,7 +64,7 @@ def _publish(seen: Site, changes: tuple[Change, ...], by: Account, now: datetime
 def _again(old: Revision) -> Revision:
     """A new draft state that says what a former one said."""
     fields = [f.attname for f in Revision._meta.concrete_fields]
-    left_out = {"id", "in_draft", "live_from", "live_to", "written"}
+    left_out = {"id", "in_draft", "live_from", "live_to", "written", "worded"}
     return Revision(**{name: getattr(old, name) for name in fields if name not in left_out})
 
 

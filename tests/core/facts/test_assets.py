@@ -85,7 +85,7 @@ def test_letters_are_counted_as_readers_do():
     [
         ("logo_width", [0, 24, 480], [23, 481, -1, "200", 20.5, True], "width_range"),
         ("logo_says_name", [True, False], [1, "yes", None], "not_yes_or_no"),
-        ("logo_plate", ["", "dark", "both"], ["none", None, 1], "not_one_of"),
+        ("logo_plate", ["", "none", "dark", "both"], ["all", None, 1], "not_one_of"),
         ("typefaces", ["reading", "ledger"], ["arial", "", None], "not_one_of"),
         ("accent_colour", ["", "#123456"], ["blue"], "colour_unreadable"),
     ],
@@ -122,7 +122,7 @@ def test_uses_follow_a_replacement():
         ("logo", {"picture": KEY}, Words("value.picture")),
         ("logo_dark", {"picture": KEY, "recolour": "#f4f2ee"}, Words("value.recoloured", (("colour", "#f4f2ee"),))),
         ("logo_plate", "dark", Words("value.plate.dark")),
-        ("logo_plate", "", Words()),
+        ("logo_plate", "", Words("value.plate.needed")),
         ("logo_width", 0, Words("value.by_shape")),
         ("logo_width", 180, Words("value.width", (("width", 180),))),
         ("logo_says_name", False, Words("value.no")),

@@ -37,13 +37,19 @@ def said(given: Facts, found: Measured, width: int = 180) -> dict[str, list[str]
             measured(),
             {"trimmed": ["untrim"], **GOOD},
         ),
-        (facts(), measured(dark="lost"), {"lost_dark": ["choose_dark", "plate"], **GOOD}),
+        (facts(), measured(dark="lost"), {"plate_dark": ["choose_dark", "drop_plate"], **GOOD}),
+        (facts(logo_plate="none"), measured(dark="lost"), {"lost_dark": ["choose_dark", "plate"], **GOOD}),
         (
-            facts(),
+            facts(logo_plate="none"),
             measured(dark="faint", one_colour="#111111"),
             {"faint_dark": ["pale", "choose_dark", "plate"], "clear_on_light": [], "sharp": []},
         ),
-        (facts(), measured(light="lost", one_colour="#eeeeee"), {"lost_light": ["deep", "plate"], "sharp": []}),
+        (
+            facts(),
+            measured(light="lost", one_colour="#eeeeee"),
+            {"plate_light": ["deep", "drop_plate"], "sharp": []},
+        ),
+        (facts(), measured(light="faint"), {"faint_light": ["plate"], "sharp": []}),
         (facts(logo_dark=KEY), measured(dark="lost"), {"has_dark": ["drop_dark"], **GOOD}),
         (
             facts(logo_plate="dark"),
@@ -75,4 +81,7 @@ def test_each_remedy_can_be_taken_as_it_is():
     assert (deep.logo.recolour, deep.logo_dark) == (REMEDIES["light"], Logo(picture=KEY))
     assert taken(facts(logo_plate="light"), lost, "plate").logo_plate == "both"
     assert taken(facts(logo_plate="both"), lost, "drop_plate").logo_plate == "light"
+    assert taken(facts(logo_plate="dark"), lost, "drop_plate").logo_plate == "none"
+    assert taken(facts(), measured(dark="lost"), "drop_plate").logo_plate == "none"
+    assert taken(facts(), measured(light="faint"), "plate").logo_plate == "light"
     assert taken(facts(logo={"picture": KEY, "trim": TRIM}), measured(), "untrim").logo.trim is None

@@ -11,14 +11,14 @@ from hestor.core.imaging import colours, crops, emblems, icons, legibility, meas
 from hestor.core.imaging.emblems import FORMS, Emblem
 from hestor.core.imaging.icons import CroppedIcon, DrawnIcon
 from hestor.core.imaging.shapes import SHAPES
-from hestor.press import faces
+from hestor.press import letters
 from tests.support.pictures import master_of, noise, opened, svg_master, wordmark
 
 LEAF = Emblem("", "leaf", "rounded", "#7a2e4d")
 
 
 def drawn(emblem: Emblem) -> DrawnIcon:
-    return DrawnIcon(emblem, faces.outline(emblem.letters, "reading") if emblem.letters else None)
+    return DrawnIcon(emblem, letters.outline(emblem.letters, "reading") if emblem.letters else None)
 
 
 ICONS = [
@@ -110,7 +110,7 @@ def test_letters_are_outlines(letters):
 
 
 def test_letters_that_no_font_has_have_no_outline():
-    assert faces.outline("種", "reading") is None
+    assert letters.outline("種", "reading") is None
 
 
 def test_a_square_is_proposed_around_the_emblem():

@@ -64,6 +64,16 @@ def test_a_text_with_first_level_headings_moves_down():
     assert "<h2>B</h2>" in filled("## B")
 
 
+@pytest.mark.parametrize("levels", [(3,), (3, 5), (6, 1, 4), (2, 2, 4, 3), (1, 6, 6, 2), (4, 3, 2, 1)])
+def test_no_heading_skips_a_level_and_the_order_of_levels_is_kept(levels):
+    made = html.fromstring("<div>" + filled("\n\n".join(f"{'#' * level} H" for level in levels)) + "</div>")
+    found = [int(element.tag[1]) for element in made.iter() if element.tag.startswith("h")]
+    assert found[0] == 2
+    for before, after, level_before, level in zip(found, found[1:], levels, levels[1:], strict=False):
+        assert after <= before + 1
+        assert (after > before) == (level > level_before)
+
+
 def test_addresses_at_the_root_follow_a_look():
     assert 'href="/_look/x/b/"' in filled("[a](/b/)", "/_look/x")
     assert 'href="https://x.example/b/"' in filled("[a](https://x.example/b/)", "/_look/x")
@@ -109,3 +119,40 @@ def test_what_no_feed_can_carry_is_left_out(source):
     for text in (compiled.html, compiled.excerpt):
         etree.Element("x").text = text
         text.encode()
+
+
+@pytest.mark.parametrize(
+    ("source", "address"),
+    [
+        ("See https://a.example/x?y=1.", "https://a.example/x?y=1"),
+        ("See www.quillmere.example/seed, or not", "https://www.quillmere.example/seed"),
+        ("(hello@quillmere.example)", "mailto:hello@quillmere.example"),
+        ("http://a.example/_x_/y", "http://a.example/_x_/y"),
+        ("Don’t be done.so", None),
+        ("readme.md //x.example ftp://x.example", None),
+        ("`www.a.example`", None),
+        ("[named](/b/) ", "/b/"),
+    ],
+)
+def test_addresses_in_a_text_become_links(source, address):
+    links = html.fromstring(f"<div>{filled(source)}</div>").findall(".//a")
+    assert [link.get("href") for link in links] == ([address] if address else [])
+
+
+def test_a_table_scrolls_in_itself_and_keeps_its_columns_sides():
+    made = html.fromstring(filled("|a|b|c|d|\n|-|:-|:-:|-:|\n|1|2|3|4|"))
+    assert (made.tag, made.get("class"), made[0].tag) == ("div", "scroll", "table")
+    assert [cell.get("class") for cell in made.iter("td")] == [None, "left", "center", "right"]
+
+
+def test_an_excerpt_ends_at_a_word_within_what_a_search_result_shows():
+    excerpt = markdown.compile_text("Quillmere lends seeds to gardeners. " * 20).excerpt
+    assert 120 < len(excerpt) <= 155
+    assert excerpt.endswith(("lends…", "seeds…", "to…", "gardeners…", "Quillmere…"))
+
+
+def test_pictures_from_elsewhere_are_said_with_their_place():
+    source = "![a](https://x.example/a.png) ![b](/_hestor/pic-0) ![c](near.png)\n\n![d](//y.example/d.png)"
+    found = markdown.outside_pictures("body", source)
+    assert [source[one.start : one.end] for one in found] == ["https://x.example/a.png", "//y.example/d.png"]
+    assert {one.code for one in found} == {"picture_outside"}
