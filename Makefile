@@ -9,7 +9,7 @@ STAMPS := build/stamps
 DESK := hestor/desk/dist/index.html
 DESK_SOURCES := $(shell find frontend/src frontend/index.html frontend/*.ts frontend/*.json frontend/*.js -type f 2>/dev/null)
 
-.PHONY: help demo run test test-data bench build check lint types unit browser front screenshots lock clean towns
+.PHONY: help demo run test test-data bench build check lint types unit browser front lighthouse screenshots lock clean towns
 
 help: ## says what can be made
 	@grep -hE '^[a-z]+:.*## ' $(MAKEFILE_LIST) | sed -E 's/:.*## /\t/' | expand -t 14
@@ -80,6 +80,9 @@ front: $(STAMPS)/node
 
 bench: build $(STAMPS)/python-dev $(STAMPS)/chromium ## runs the benchmarks, writes benchmarks/latest.json
 	@$(VENV)/python -m benchmarks
+
+lighthouse: ## installs what "make bench" audits public pages with
+	@npm install --prefix build/lighthouse --no-audit --no-fund --loglevel=error lighthouse@13.5.0
 
 screenshots: build $(STAMPS)/python-dev $(STAMPS)/chromium ## takes the pictures in docs/screenshots anew
 	@$(VENV)/python -m scripts.screenshots

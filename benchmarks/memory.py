@@ -17,7 +17,6 @@ from tests.support.server import Caller, Server, make_data
 
 SECONDS = 150
 _SITES = ("quillmere", "silberpfad", "narjis")
-_EDGE = "hestor-benchmark"
 
 
 def _visit(caller: Caller, site: str, number: int) -> None:
@@ -51,10 +50,7 @@ def _publish(caller: Caller, site: str, number: int) -> None:
 
 
 def _upload(caller: Caller, site: str, number: int) -> None:
-    head = f'--{_EDGE}\r\nContent-Disposition: form-data; name="file"; filename="{number % 40}.png"\r\n\r\n'
-    form = head.encode() + png(900, 700, number % 40) + f"\r\n--{_EDGE}--\r\n".encode()
-    headers = {"Content-Type": f"multipart/form-data; boundary={_EDGE}", "Cookie": caller.cookie}
-    caller.server.ask("POST", "localhost", f"/api/sites/{site}/pictures", form, **headers).read()
+    caller.upload(site, f"{number % 40}.png", png(900, 700, number % 40))
 
 
 def _drive(server: Server, seconds: float) -> int:

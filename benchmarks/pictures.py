@@ -82,12 +82,8 @@ def _photograph(seed: int) -> bytes:
 def _send(caller: Caller, name: str, body: bytes) -> float:
     """Uploads a file; the seconds until it can be used."""
     start = time.perf_counter()
-    edge = "hestor-benchmark"
-    head = f'--{edge}\r\nContent-Disposition: form-data; name="file"; filename="{name}"\r\n\r\n'
-    form = head.encode() + body + f"\r\n--{edge}--\r\n".encode()
-    headers = {"Content-Type": f"multipart/form-data; boundary={edge}", "Cookie": caller.cookie}
-    with caller.server.ask("POST", "localhost", "/api/sites/quillmere/pictures", form, **headers) as answer:
-        assert answer.status == 201, answer.read()
+    status, answer = caller.upload("quillmere", name, body)
+    assert status == 201, answer
     return time.perf_counter() - start
 
 

@@ -77,7 +77,7 @@ def test_every_address_in_an_entry_is_whole_and_its_pictures_of_a_sensible_width
     assert "https://seeds.example/news/second/" in links
     assert "https://seeds.example/news/photo/beans.png" in links
     own = made.find(".//img")
-    assert own.get("src").endswith(f"/pic-{PHOTO}/960.jpg")
+    assert own.get("src").endswith(f"/pic-{PHOTO}/1080.jpg")
     assert render(with_post(), urlsplit(own.get("src")).path, NOW).status == 200
 
 

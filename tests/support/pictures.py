@@ -46,6 +46,14 @@ def svg_master(inside: str, width: int = 100, height: int = 100) -> Master:
     return Master("svg", width, height, lambda: body)
 
 
+def photograph(width: int, height: int, seed: int = 1) -> Image.Image:
+    """Something of a photograph's kind: soft shapes, fine grain."""
+    coarse = np.random.default_rng(seed).integers(0, 255, (14, 20, 3), dtype=np.uint8)
+    soft = np.asarray(Image.fromarray(coarse).resize((width, height), Image.Resampling.BICUBIC), dtype=float)
+    grain = np.random.default_rng(2).normal(0, 3, soft.shape)
+    return Image.fromarray(np.clip(soft + grain, 0, 255).astype(np.uint8))
+
+
 def wordmark(colour: str = "#7a2e4d", margin: int = 0) -> Image.Image:
     """A round emblem and three bars beside it, on a clear ground, with a margin around."""
     image = Image.new("RGBA", (400 + 2 * margin, 100 + 2 * margin))

@@ -1,9 +1,9 @@
 """In which widths a picture in a text is offered, so that no screen loads more than it shows."""
 
-_STEPS = (480, 960, 1600)
+_STEPS = (480, 720, 1080, 1600)
 # Two that lie closer than this are not both worth keeping.
 _APART = 1.2
-FEED = 960
+FEED = 1080
 """What a feed reader's column is worth, in pixels."""
 
 

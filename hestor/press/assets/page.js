@@ -16,14 +16,14 @@
     } else closeOthers(null);
   });
 
-  const mark = (box) => {
-    if (box.scrollWidth > box.clientWidth) {
-      box.tabIndex = 0;
-      box.setAttribute("role", "region");
-      box.setAttribute("aria-labelledby", "scrolls");
-    } else for (const name of ["tabindex", "role", "aria-labelledby"]) box.removeAttribute(name);
+  const marks = { tabindex: "0", role: "group", "aria-labelledby": "scrolls" };
+  const mark = ([box, wide]) => {
+    for (const [name, value] of Object.entries(marks)) wide ? box.setAttribute(name, value) : box.removeAttribute(name);
   };
   const boxes = [...document.querySelectorAll(".scroll, .prose pre")];
-  const observer = new ResizeObserver((entries) => entries.forEach((entry) => mark(entry.target)));
+  // All are measured before any is marked, so that the page is laid out once.
+  const observer = new ResizeObserver((entries) =>
+    entries.map(({ target }) => [target, target.scrollWidth > target.clientWidth]).forEach(mark),
+  );
   for (const box of boxes) observer.observe(box);
 })();
