@@ -48,8 +48,8 @@ def _audited(address: str, folder: Path) -> tuple[float, float, str]:
     """Points short of 100 in all four categories together, layout shift, and what was found amiss."""
     report = folder / "report.json"
     subprocess.run(
-        [_LIGHTHOUSE, address, "--quiet", "--output=json", f"--output-path={report}", "--chrome-flags=--headless --no-sandbox",
-         f"--only-categories={_CATEGORIES}"],
+        [_LIGHTHOUSE, address, "--quiet", "--output=json", f"--output-path={report}",
+         "--chrome-flags=--headless --no-sandbox", f"--only-categories={_CATEGORIES}"],
         check=True, env={**os.environ, "CHROME_PATH": CHROMIUM}, capture_output=True,
     )  # fmt: skip
     found = json.loads(report.read_text())

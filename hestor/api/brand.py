@@ -76,7 +76,7 @@ def _out(site: Site, typed: dict[str, Any]) -> dict[str, Any]:
             "bytes": report.share_bytes,
         },
         "colours": {name: [_pair(pair) for pair in theme.pairs] for name, theme in themes.items()},
-        "proposals": list(report.proposals),
+        "proposals": {key: list(colours) for key, colours in report.proposals.items()},
         "shapes": list(shapes.SHAPES),
         "forms": list(emblems.FORMS),
         "typefaces": [

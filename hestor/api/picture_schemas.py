@@ -175,7 +175,7 @@ class BrandOut(Schema):
     icon: IconReportOut
     share: ShareReportOut
     colours: dict[str, list[PairOut]]
-    proposals: list[str]
+    proposals: dict[str, list[str]]
     shapes: list[str]
     forms: list[Form]
     typefaces: list[TypefacesOut]

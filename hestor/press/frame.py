@@ -104,9 +104,7 @@ class Frame:
     @cached_property
     def plate(self) -> str:
         """On which grounds a plate lies behind the logo: ``light``, ``dark``, ``both``; else empty."""
-        logo = self.facts.logo
-        needs = logo is not None and not self.facts.logo_plate and self.brand.logo
-        shown = plates.grounds(self.facts, self.state.standings(logo) if logo and needs else {})
+        shown = plates.grounds(self.facts, self.state.standings)
         return plates.named(shown) if shown else ""
 
     @cached_property

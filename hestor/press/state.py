@@ -6,7 +6,6 @@ from datetime import date, datetime
 from typing import Protocol
 from uuid import UUID
 
-from hestor.core.facts.assets import Logo
 from hestor.core.facts.document import Facts
 from hestor.core.facts.plates import Standings
 from hestor.core.imaging.raster import Master
@@ -90,8 +89,9 @@ class SiteState(Protocol):
     def paths(self) -> Iterable[tuple[str, datetime | None]]:
         """The addresses of all pages and posts, without the numbered pages of the news list, each with its wording."""
 
-    def standings(self, logo: Logo) -> Standings:
-        """How a logo of the site stands on each ground."""
+    @property
+    def standings(self) -> Standings:
+        """How the logo stands on each ground; nothing where pages don't depend on it."""
 
     def master(self, key: str) -> Master | None:
         """A picture of the site by its key, or None if the site has none of that key."""

@@ -91,7 +91,7 @@ def test_the_brand_is_measured_as_they_are_chosen(desk, site):
     assert said["logo"]["one_colour"] == "#7a2e4d"
     assert said["logo"]["trim"] == pytest.approx([60 / 520, 60 / 220, 460 / 520, 160 / 220], abs=0.02)
     assert 0 < said["logo"]["modern_bytes"] < said["logo"]["fallback_bytes"]
-    assert said["proposals"] == ["#7a2e4d"]
+    assert said["proposals"] == {"brand_colour": ["#7a2e4d"], "accent_colour": ["#7a2e4d"]}
     assert said["icon"]["starter"] is False
     for name, address in said["icon"]["files"].items():
         answer = desk.get(address)

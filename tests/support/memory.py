@@ -5,7 +5,6 @@ from dataclasses import dataclass, field, replace
 from datetime import date, datetime
 from uuid import UUID, uuid5
 
-from hestor.core.facts.assets import Logo
 from hestor.core.facts.document import Facts
 from hestor.core.facts.plates import Standings
 from hestor.core.imaging.raster import Master
@@ -34,7 +33,8 @@ class MemoryState:
     def master(self, key: str) -> Master | None:
         return self.masters.get(key)
 
-    def standings(self, logo: Logo) -> Standings:
+    @property
+    def standings(self) -> Standings:
         return self.stands
 
     def moved(self, path: str) -> str | None:

@@ -751,7 +751,9 @@ export interface components {
             logo: components["schemas"]["LogoReportOut"] | null;
             logo_dark: components["schemas"]["LogoReportOut"] | null;
             /** Proposals */
-            proposals: string[];
+            proposals: {
+                [key: string]: string[];
+            };
             /** Shapes */
             shapes: string[];
             share: components["schemas"]["ShareReportOut"];
@@ -1017,7 +1019,7 @@ export interface components {
          */
         IconReportOut: {
             /** Advice */
-            advice: ("clear" | "faint_on_light" | "faint_on_dark" | "fine_detail" | "fine_detail_tiny" | "small_in_square")[];
+            advice: ("clear" | "faint_on_light" | "faint_on_dark" | "outline_lost_on_light" | "outline_lost_on_dark" | "fine_detail" | "fine_detail_tiny" | "small_in_square")[];
             /** At */
             at: components["schemas"]["AtSizeOut"][];
             /** Crop */

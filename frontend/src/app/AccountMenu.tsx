@@ -5,6 +5,7 @@ import { Link } from "react-router";
 import type { Session, Site } from "../api/client";
 import { useSignOut } from "../accounts";
 import { useStore } from "../draft/hooks";
+import { useDeskKeys } from "./opened";
 
 interface Props {
   person: NonNullable<Session["account"]>;
@@ -15,6 +16,7 @@ export function AccountMenu({ person, site }: Props) {
   const { t } = useTranslation();
   const signOut = useSignOut();
   const store = useStore();
+  const open = useDeskKeys();
   async function leave() {
     await store.flush();
     signOut.mutate(undefined);
@@ -40,6 +42,18 @@ export function AccountMenu({ person, site }: Props) {
         <Menu.Separator className="my-1 h-px bg-line" />
         <Menu.Item asChild className="block rounded-md px-3 py-2 outline-none data-[highlighted]:bg-board">
           <Link to="/your-account">{t("account.title")}</Link>
+        </Menu.Item>
+        <Menu.Item
+          className="cursor-pointer rounded-md px-3 py-2 outline-none data-[highlighted]:bg-board sm:hidden"
+          onSelect={() => open("finder")}
+        >
+          {t("finder.title")}
+        </Menu.Item>
+        <Menu.Item
+          className="flex cursor-pointer justify-between rounded-md px-3 py-2 outline-none data-[highlighted]:bg-board"
+          onSelect={() => open("shortcuts")}
+        >
+          {t("shortcuts.title")} <span className="font-code text-xs text-soft">?</span>
         </Menu.Item>
         <Menu.Item
           className="cursor-pointer rounded-md px-3 py-2 outline-none data-[highlighted]:bg-board"

@@ -1,3 +1,4 @@
+import type { ReactNode } from "react";
 import { ErrorBoundary } from "react-error-boundary";
 import { Navigate, Route, Routes, useLocation } from "react-router";
 import { AccountView, FirstAccount, NewPassword, SignIn, useSession } from "../accounts";
@@ -9,6 +10,7 @@ import { PicturesView } from "../pictures";
 import { ReviewView } from "../review";
 import { NewSite, useSites } from "../sites";
 import { QueryBoundary } from "../ui/QueryBoundary";
+import { DeskKeys } from "./DeskKeys";
 import { lastSite } from "./lastSite";
 import { NoSite } from "./NoSite";
 import { Nowhere } from "./Nowhere";
@@ -31,6 +33,16 @@ function Start({ person }: { person: Person }) {
   );
 }
 
+/** A view that belongs to no site. */
+function Apart({ person, view }: { person: Person; view: ReactNode }) {
+  const sites = useSites();
+  return (
+    <DeskKeys person={person} sites={sites.data ?? []}>
+      {view}
+    </DeskKeys>
+  );
+}
+
 function Desk() {
   const session = useSession();
   // Whoever lost the password is signed in nowhere.
@@ -43,8 +55,8 @@ function Desk() {
         return (
           <Routes>
             <Route path="/" element={<Start person={now.account} />} />
-            <Route path="/your-account" element={<AccountView />} />
-            <Route path="/new-site" element={<NewSite first={false} />} />
+            <Route path="/your-account" element={<Apart person={now.account} view={<AccountView />} />} />
+            <Route path="/new-site" element={<Apart person={now.account} view={<NewSite first={false} />} />} />
             <Route path="/:site" element={<SiteFrame person={now.account} />}>
               <Route path="style" element={<SheetView />} />
               <Route path="pages" element={<PagesView />} />

@@ -6,6 +6,7 @@ import type { Session, Site } from "../api/client";
 import { DraftProvider } from "../draft/DraftProvider";
 import { useSites } from "../sites";
 import { QueryBoundary } from "../ui/QueryBoundary";
+import { DeskKeys } from "./DeskKeys";
 import { rememberSite } from "./lastSite";
 import { Nowhere } from "./Nowhere";
 import { TopBar } from "./TopBar";
@@ -39,8 +40,10 @@ function OpenSite({ site, sites, person }: { site: Site; sites: Site[]; person: 
       <a href="#view" className="act-link absolute -top-20 left-3 z-50 bg-paper px-3 py-2 focus:top-2">
         {t("shell.skip")}
       </a>
-      <TopBar site={site} sites={sites} person={person} />
-      <View site={site} />
+      <DeskKeys person={person} sites={sites} site={site}>
+        <TopBar site={site} sites={sites} person={person} />
+        <View site={site} />
+      </DeskKeys>
     </DraftProvider>
   );
 }

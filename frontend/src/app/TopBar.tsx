@@ -1,3 +1,4 @@
+import { Search } from "lucide-react";
 import { useTranslation } from "react-i18next";
 import { NavLink, useNavigate } from "react-router";
 import type { Session, Site } from "../api/client";
@@ -6,15 +7,15 @@ import { useSelect, useStore } from "../draft/hooks";
 import { Button } from "../ui/Button";
 import { Glyph } from "../ui/Glyph";
 import { AccountMenu } from "./AccountMenu";
+import { useDeskKeys } from "./opened";
 import { SiteSwitcher } from "./SiteSwitcher";
+import { VIEWS } from "./views";
 
 interface Props {
   site: Site;
   sites: Site[];
   person: NonNullable<Session["account"]>;
 }
-
-const VIEWS = ["style", "pages", "pictures", "editions"] as const;
 
 function Views({ site }: { site: Site }) {
   const { t } = useTranslation();
@@ -27,12 +28,29 @@ function Views({ site }: { site: Site }) {
         <NavLink
           key={view}
           to={`/${site.slug}/${view}`}
-          className="rounded-full px-3 py-2 font-medium whitespace-nowrap text-soft hover:text-ink aria-[current=page]:bg-board aria-[current=page]:text-ink"
+          className="rounded-full px-3 py-2 font-medium max-sm:px-2.5 whitespace-nowrap text-soft hover:text-ink aria-[current=page]:bg-board aria-[current=page]:text-ink"
         >
           {t(`view.${view}`)}
         </NavLink>
       ))}
     </nav>
+  );
+}
+
+function Find() {
+  const { t } = useTranslation();
+  const open = useDeskKeys();
+  return (
+    <button
+      type="button"
+      aria-label={t("finder.title")}
+      aria-keyshortcuts="Control+K"
+      title={t("finder.hint")}
+      onClick={() => open("finder")}
+      className="grid size-9 flex-none place-items-center rounded-full text-soft hover:bg-board max-lg:order-2 max-sm:hidden"
+    >
+      <Search size={18} aria-hidden />
+    </button>
   );
 }
 
@@ -72,6 +90,7 @@ export function TopBar({ site, sites, person }: Props) {
       <i aria-hidden className="h-8 w-px bg-line max-lg:hidden" />
       <i aria-hidden className="order-1 basis-full lg:hidden" />
       <Views site={site} />
+      <Find />
       <Kept site={site} />
       <span className="max-lg:order-3">
         <AccountMenu person={person} site={site} />

@@ -21,7 +21,9 @@ export function useViewFocus(pathname: string): void {
   useEffect(() => {
     if (before.current === pathname) return;
     before.current = pathname;
-    if (!location.hash) scrollTo(0, 0);
+    // An address that names a spot leads there, and the view brings it to the eye.
+    if (location.hash || location.search) return;
+    scrollTo(0, 0);
     if (focusTitle()) return;
     const observer = new MutationObserver(() => focusTitle() && observer.disconnect());
     observer.observe(document.body, { childList: true, subtree: true });

@@ -14,7 +14,7 @@ interface Props {
 function Proposals({ fact }: { fact: Props["fact"] }) {
   const { t } = useTranslation();
   const facts = useFactActions();
-  const proposals = useBrandReport()?.proposals ?? [];
+  const proposals = useBrandReport()?.proposals[fact] ?? [];
   if (!proposals.length) return null;
   return (
     <p className="mt-2 flex flex-wrap items-center gap-1.5 text-xs text-soft">

@@ -20,7 +20,11 @@ function useFaces(families: string[]) {
   }, [families]);
 }
 
-const SAMPLE = "fact.typefaces.sample";
+/** Rolls the list, and nothing around it, to the pair that is chosen. */
+function showChosen(label: HTMLElement | null) {
+  const list = label?.parentElement;
+  if (label && list) list.scrollTop = label.offsetTop - list.offsetTop - (list.clientHeight - label.offsetHeight) / 2;
+}
 
 export function TypefacesField({ readOnly }: { readOnly: boolean }) {
   const { t } = useTranslation();
@@ -28,6 +32,8 @@ export function TypefacesField({ readOnly }: { readOnly: boolean }) {
   const pairs = useBrandReport()?.typefaces ?? [];
   const chosen = useFact("typefaces");
   const name = useFact("name");
+  const tagline = useFact("tagline");
+  const description = useFact("description");
   useFaces(pairs.flatMap((pair) => [pair.heading, pair.text]));
   return (
     <>
@@ -36,12 +42,13 @@ export function TypefacesField({ readOnly }: { readOnly: boolean }) {
         aria-labelledby="fact-typefaces"
         data-field="typefaces"
         tabIndex={-1}
-        className="grid gap-1.5 outline-none"
+        className="grid max-h-64 gap-1.5 overflow-y-auto rounded-md border border-line p-1.5 outline-none"
       >
         {pairs.map((pair) => (
           <label
             key={pair.key}
-            className="flex cursor-pointer items-start gap-2.5 rounded-md border border-line px-3 py-2 has-checked:border-act has-checked:bg-act-soft"
+            ref={chosen === pair.key ? showChosen : undefined}
+            className="flex cursor-pointer items-start gap-2.5 rounded-sm px-2 py-1.5 has-checked:bg-act-soft has-focus-visible:outline-2 has-focus-visible:outline-act"
           >
             <input
               type="radio"
@@ -59,7 +66,7 @@ export function TypefacesField({ readOnly }: { readOnly: boolean }) {
                 {name}
               </span>
               <span className="block truncate" style={{ fontFamily: `"Site ${pair.text}", serif` }}>
-                {t(SAMPLE)}
+                {tagline || description || name}
               </span>
               <span className="text-[11px] text-soft">
                 {pair.heading === pair.text ? pair.heading : `${pair.heading} · ${pair.text}`}

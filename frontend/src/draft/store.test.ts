@@ -48,6 +48,7 @@ const PAGE: PageFull = {
   state: "live",
   address: "",
   depth: 0,
+  notices: [],
   revision: 1,
 };
 

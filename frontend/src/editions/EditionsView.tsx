@@ -1,4 +1,5 @@
 import { ExternalLink } from "lucide-react";
+import { useEffect, useRef } from "react";
 import { useTranslation } from "react-i18next";
 import { Link } from "react-router";
 import type { Edition, Site } from "../api/client";
@@ -6,6 +7,7 @@ import { countChanges } from "../draft/changes";
 import { ChangeList } from "../review";
 import { useSelect, useSite, useStore } from "../draft/hooks";
 import { useFormat } from "../i18n/format";
+import { useComesIntoView, useNamed } from "../ui/named";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { ErrorNotice } from "../ui/ErrorNotice";
 import { Notice } from "../ui/Notice";
@@ -41,16 +43,20 @@ function Actions({ edition, site, restore }: { edition: Edition; site: Site; res
 function EditionRow({
   edition,
   site,
+  named,
   restore,
 }: {
   edition: Edition;
   site: Site;
+  named: boolean;
   restore: ReturnType<typeof useRestore>;
 }) {
   const { t } = useTranslation();
   const format = useFormat();
+  const row = useRef<HTMLLIElement>(null);
+  useComesIntoView(row, named);
   return (
-    <li className="grid gap-x-6 gap-y-2 border-b border-line px-6 py-4 md:grid-cols-[15rem_1fr]">
+    <li ref={row} className="grid gap-x-6 gap-y-2 border-b border-line px-6 py-4 md:grid-cols-[15rem_1fr]">
       <div>
         <h2 className="flex items-center gap-2.5 text-base font-semibold">
           {t("editions.number", { number: edition.number })}
@@ -115,6 +121,13 @@ export function EditionsView() {
   const site = useSite();
   const editions = useEditions(site.slug);
   const restore = useRestore(site.slug);
+  const named = useNamed("edition");
+  const oldest = editions.data?.pages.at(-1)?.editions.at(-1)?.number ?? 0;
+  const { hasNextPage, isFetchingNextPage, fetchNextPage } = editions;
+  useEffect(() => {
+    const isFurther = named.number !== null && named.number < oldest;
+    if (isFurther && hasNextPage && !isFetchingNextPage) void fetchNextPage();
+  }, [named.number, oldest, hasNextPage, isFetchingNextPage, fetchNextPage]);
   return (
     <div className="min-h-[calc(100vh-60px)] bg-paper">
       <ViewHead title={t("view.editions")} lead={t("editions.lead")} />
@@ -128,7 +141,13 @@ export function EditionsView() {
               {pages
                 .flatMap((part) => part.editions)
                 .map((edition) => (
-                  <EditionRow key={edition.number} edition={edition} site={site} restore={restore} />
+                  <EditionRow
+                    key={edition.number === named.number ? named.visit : edition.number}
+                    edition={edition}
+                    site={site}
+                    named={edition.number === named.number}
+                    restore={restore}
+                  />
                 ))}
             </ol>
           ) : (

@@ -1,1 +1,2 @@
+export { useEditions } from "./api";
 export { EditionsView } from "./EditionsView";

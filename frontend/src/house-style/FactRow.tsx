@@ -28,7 +28,7 @@ export const FactRow = memo(function FactRow({ row, readOnly }: Props) {
       ref={element}
       role="group"
       aria-labelledby={`fact-${row.key}`}
-      className="relative grid border-b border-line min-[900px]:grid-cols-[174px_minmax(300px,392px)_1fr]"
+      className="relative grid border-b border-line min-[900px]:grid-cols-[174px_minmax(300px,368px)_1fr]"
     >
       <ChangedBar row={row} />
       <div className="py-4 ps-6 pe-3 max-[899px]:pb-1">
@@ -45,8 +45,11 @@ export const FactRow = memo(function FactRow({ row, readOnly }: Props) {
           <Notes key={key} fact={key} named={key !== row.key} readOnly={readOnly} />
         ))}
       </div>
-      <div className="dotted flex min-h-24 flex-wrap content-start items-start gap-3.5 px-4.5 py-3.5 max-[899px]:ps-6">
-        <FactProofs row={row} />
+      <div className="dotted px-4.5 py-3.5 max-[899px]:ps-6">
+        {/* Beside a long field, such as the icon maker, its proofs stay in view. */}
+        <div className="flex flex-wrap items-start gap-x-3 gap-y-2.5 min-[900px]:sticky min-[900px]:top-18">
+          <FactProofs row={row} />
+        </div>
       </div>
     </div>
   );

@@ -55,7 +55,7 @@ function BandSection({ band, readOnly, first, shown }: SectionProps) {
         <p className="text-soft">{t(`band.${band.id}.lead`)}</p>
         {first && !readOnly && <UndoButtons />}
       </div>
-      <div className="grid border-b border-ink text-xs text-soft min-[900px]:grid-cols-[174px_minmax(300px,392px)_1fr]">
+      <div className="grid border-b border-ink text-xs text-soft min-[900px]:grid-cols-[174px_minmax(300px,368px)_1fr]">
         <span className="px-6 py-1.5 max-[899px]:hidden">{t("sheet.fact")}</span>
         <span className="py-1.5 max-[899px]:hidden">{t("sheet.value")}</span>
         <span className="flex items-center justify-between gap-3 bg-board py-1.5 ps-4.5 pe-4 max-[899px]:ps-6">
@@ -72,12 +72,16 @@ function BandSection({ band, readOnly, first, shown }: SectionProps) {
   );
 }
 
-/** Goes to the band that the address names, which is drawn only after the address was read. */
-function useNamedBand() {
-  const { hash } = useLocation();
+/** Goes to the band or the fact that the address names, which is drawn only after the address was read. */
+function useNamedSpot() {
+  const { hash, key } = useLocation();
   useEffect(() => {
-    if (hash) document.getElementById(hash.slice(1))?.scrollIntoView();
-  }, [hash]);
+    const named = hash && document.getElementById(decodeURIComponent(hash.slice(1)));
+    if (!named) return;
+    const row = named.closest("[role=group]");
+    (row ?? named).scrollIntoView({ block: row ? "center" : "start" });
+    row?.querySelector<HTMLElement>("[data-field], input, button")?.focus({ preventScroll: true });
+  }, [hash, key]);
 }
 
 export function SheetView() {
@@ -87,7 +91,7 @@ export function SheetView() {
   const shown = useShownPage(site.slug);
   const readOnly = site.role === "viewer";
   useUndoKeys(store, !readOnly);
-  useNamedBand();
+  useNamedSpot();
   useEffect(() => () => void store.flush(), [store]);
 
   return (

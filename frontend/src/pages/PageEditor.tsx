@@ -7,6 +7,7 @@ import { FieldStatus } from "../draft/FieldStatus";
 import { useSelect, useSite, useStore } from "../draft/hooks";
 import type { DocumentId } from "../draft/store";
 import { TextField } from "../draft/TextField";
+import { Notice } from "../ui/Notice";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { usePage } from "./api";
 
@@ -46,6 +47,11 @@ function Opened({ page }: { page: PageFull }) {
   if (!open) return null;
   return (
     <div className="grid max-w-3xl gap-3 py-2 sm:grid-cols-2">
+      {page.notices.map((notice, index) => (
+        <div key={index} className="sm:col-span-2">
+          <Notice tone="warn">{notice.message}</Notice>
+        </div>
+      ))}
       {FIELDS.map((field) => (
         <div key={field} className={field === "menu_title" ? "" : "sm:col-span-2"}>
           <Words document={document} field={field} />

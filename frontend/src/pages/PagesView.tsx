@@ -1,11 +1,12 @@
 import { ExternalLink, Pencil } from "lucide-react";
-import { useState } from "react";
+import { useRef, useState } from "react";
 import { useTranslation } from "react-i18next";
 import type { Page } from "../api/client";
 import { useSite, useStore } from "../draft/hooks";
 import { UndoButtons } from "../draft/UndoButtons";
 import { useUndoKeys } from "../draft/useUndoKeys";
 import { useFormat } from "../i18n/format";
+import { useComesIntoView, useNamed, type Named } from "../ui/named";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { SearchField } from "../ui/SearchField";
 import { ViewHead } from "../ui/ViewHead";
@@ -29,7 +30,7 @@ function Title({
 }) {
   const { t } = useTranslation();
   return (
-    <span className="block" dir="auto" style={{ paddingInlineStart: `${String(depth * 1.4)}rem` }}>
+    <span className="block break-words" dir="auto" style={{ paddingInlineStart: `${String(depth * 1.4)}rem` }}>
       {onOpen ? (
         <button
           type="button"
@@ -62,27 +63,43 @@ function Address({ page }: { page: Page }) {
   );
 }
 
-function PageRow({ page, depth, mayEdit }: { page: Page; depth: number; mayEdit: boolean }) {
+function State({ page }: { page: Page }) {
   const { t } = useTranslation();
   const format = useFormat();
-  const [open, setOpen] = useState(false);
+  const quiet = page.state === "live" || page.state === "held";
+  return (
+    <span className={quiet ? "text-soft" : "rounded-sm bg-mark px-1.5 whitespace-nowrap text-on-mark"}>
+      {t(`pages.state.${page.state}`, { day: page.published ? format.day(page.published) : "" })}
+    </span>
+  );
+}
+
+function PageRow({ page, depth, mayEdit, named }: { page: Page; depth: number; mayEdit: boolean; named: boolean }) {
+  const format = useFormat();
+  const [open, setOpen] = useState(named && mayEdit);
+  const row = useRef<HTMLTableRowElement>(null);
+  useComesIntoView(row, named);
   return (
     <>
-      <tr className="hover:bg-ground">
+      <tr ref={row} className="hover:bg-ground">
         <th scope="row" className={`${CELL} ps-6 font-semibold`}>
           <Title page={page} depth={depth} open={open} onOpen={mayEdit ? () => setOpen(!open) : undefined} />
+          <span
+            className="block font-code text-xs font-normal sm:hidden"
+            style={{ paddingInlineStart: `${String(depth * 1.4)}rem` }}
+          >
+            <Address page={page} />
+          </span>
         </th>
         <td className={`${CELL} max-md:hidden`} dir="auto">
           {page.tab_title}
         </td>
-        <td className={`${CELL} font-code text-xs`}>
+        <td className={`${CELL} font-code text-xs max-sm:hidden`}>
           <Address page={page} />
         </td>
         <td className={`${CELL} text-soft max-sm:hidden`}>{page.published ? format.day(page.published) : ""}</td>
-        <td className={CELL}>
-          <span className={page.state === "live" ? "text-soft" : "rounded-sm bg-mark px-1.5 text-on-mark"}>
-            {t(`pages.state.${page.state}`)}
-          </span>
+        <td className={`${CELL} max-sm:pe-6`}>
+          <State page={page} />
         </td>
       </tr>
       {open && (
@@ -96,13 +113,14 @@ function PageRow({ page, depth, mayEdit }: { page: Page; depth: number; mayEdit:
   );
 }
 
-function PageTable({ pages, mayEdit }: { pages: Page[]; mayEdit: boolean }) {
+function PageTable({ pages, mayEdit, named }: { pages: Page[]; mayEdit: boolean; named: Named }) {
   const { t } = useTranslation();
   const [shown, setShown] = useState(STEP);
   const [sought, setSought] = useState("");
   const found = pages.filter((page) =>
     `${page.shown_title}\n${page.path}`.toLowerCase().includes(sought.trim().toLowerCase()),
   );
+  const most = Math.max(shown, found.findIndex((page) => page.id === named.number) + 1);
   return (
     <>
       <div className="flex flex-wrap items-center gap-4 px-6 pb-3">
@@ -121,7 +139,7 @@ function PageTable({ pages, mayEdit }: { pages: Page[]; mayEdit: boolean }) {
               <th scope="col" className="px-3 text-start font-normal max-md:hidden">
                 {t("pages.tabTitle")}
               </th>
-              <th scope="col" className="px-3 text-start font-normal">
+              <th scope="col" className="px-3 text-start font-normal max-sm:hidden">
                 {t("pages.address")}
               </th>
               <th scope="col" className="px-3 text-start font-normal max-sm:hidden">
@@ -133,15 +151,21 @@ function PageTable({ pages, mayEdit }: { pages: Page[]; mayEdit: boolean }) {
             </tr>
           </thead>
           <tbody>
-            {found.slice(0, shown).map((page) => (
-              <PageRow key={page.id} page={page} depth={sought ? 0 : page.depth} mayEdit={mayEdit} />
+            {found.slice(0, most).map((page) => (
+              <PageRow
+                key={page.id === named.number ? named.visit : page.id}
+                page={page}
+                depth={sought ? 0 : page.depth}
+                mayEdit={mayEdit}
+                named={page.id === named.number}
+              />
             ))}
           </tbody>
         </table>
       )}
-      {found.length > shown && (
-        <button type="button" className="act-link m-6" onClick={() => setShown(shown + STEP)}>
-          {t("pages.more", { count: found.length - shown })}
+      {found.length > most && (
+        <button type="button" className="act-link m-6" onClick={() => setShown(most + STEP)}>
+          {t("pages.more", { count: found.length - most })}
         </button>
       )}
     </>
@@ -154,11 +178,14 @@ export function PagesView() {
   const store = useStore();
   const pages = usePages(site.slug);
   const mayEdit = site.role !== "viewer";
+  const named = useNamed("page");
   useUndoKeys(store, mayEdit);
   return (
     <div className="min-h-[calc(100vh-60px)] bg-paper">
       <ViewHead title={t("view.pages")} lead={t("pages.lead")} />
-      <QueryBoundary query={pages}>{(all) => <PageTable pages={all} mayEdit={mayEdit} />}</QueryBoundary>
+      <QueryBoundary query={pages}>
+        {(all) => <PageTable key={named.number ? named.visit : "all"} pages={all} mayEdit={mayEdit} named={named} />}
+      </QueryBoundary>
     </div>
   );
 }

@@ -1,16 +1,19 @@
-import { useState } from "react";
+import { useRef, useState } from "react";
 import { useTranslation } from "react-i18next";
 import { useFormat } from "../i18n/format";
+import { useComesIntoView } from "../ui/named";
 import type { Picture } from "./api";
 import { PictureEditor } from "./PictureEditor";
 
 /** One picture: what it is, where it is used; opened, its words and what can be done with it. */
-export function PictureRow({ picture, mayEdit }: { picture: Picture; mayEdit: boolean }) {
+export function PictureRow({ picture, mayEdit, named }: { picture: Picture; mayEdit: boolean; named: boolean }) {
   const { t } = useTranslation();
   const format = useFormat();
-  const [open, setOpen] = useState(false);
+  const [open, setOpen] = useState(named);
+  const row = useRef<HTMLLIElement>(null);
+  useComesIntoView(row, named);
   return (
-    <li className="border-b border-line px-6 py-3">
+    <li ref={row} className="border-b border-line px-6 py-3">
       <div className="flex items-start gap-4">
         <button
           type="button"

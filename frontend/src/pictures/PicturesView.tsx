@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { useTranslation } from "react-i18next";
 import { useSite } from "../draft/hooks";
+import { useNamed } from "../ui/named";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { SearchField } from "../ui/SearchField";
 import { ViewHead } from "../ui/ViewHead";
@@ -53,6 +54,7 @@ function Tools({ seek, undescribed, onSeek }: { seek: Seek; undescribed: number;
 function List({ pictures, mayEdit }: { pictures: Picture[]; mayEdit: boolean }) {
   const { t } = useTranslation();
   const [seek, setSeek] = useState<Seek>({ sought: "", order: "newest", onlyUndescribed: false });
+  const named = useNamed("picture");
   const undescribed = pictures.filter((picture) => !picture.description).length;
   if (!pictures.length) return <p className="px-6 py-4 text-soft">{t("pictures.none")}</p>;
   const found = arranged(pictures, seek.sought, seek.order, seek.onlyUndescribed && undescribed > 0);
@@ -62,7 +64,12 @@ function List({ pictures, mayEdit }: { pictures: Picture[]; mayEdit: boolean }) 
       {found.length === 0 && <p className="px-6 py-4 text-soft">{t("pictures.noMatch", { sought: seek.sought })}</p>}
       <ul className="border-t border-ink">
         {found.map((picture) => (
-          <PictureRow key={picture.id} picture={picture} mayEdit={mayEdit} />
+          <PictureRow
+            key={picture.id === named.number ? named.visit : picture.id}
+            picture={picture}
+            mayEdit={mayEdit}
+            named={picture.id === named.number}
+          />
         ))}
       </ul>
     </>

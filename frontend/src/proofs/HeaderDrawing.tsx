@@ -49,7 +49,7 @@ export function HeaderDrawing(props: DrawingProps) {
   const looks = theme && tones ? { background: tones.ground, color: tones.ink } : {};
   const soft = theme && tones ? { color: tones.soft } : {};
   const phone = variant === "phone";
-  const width = large ? (phone ? "w-[390px] max-w-full" : "w-full") : phone ? "w-[150px]" : "w-[216px]";
+  const width = large ? (phone ? "w-[390px] max-w-full" : "w-full") : phone ? "w-[150px]" : "w-[196px]";
   return (
     <div className={`proof overflow-hidden ${width}`} style={looks}>
       <div className={large ? "h-2" : "h-1"} style={{ background: theme && tones ? tones.band : proof.colour }} />

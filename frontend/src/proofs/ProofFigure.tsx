@@ -1,5 +1,4 @@
-import { Dialog } from "radix-ui";
-import { memo } from "react";
+import { memo, useState } from "react";
 import { useTranslation } from "react-i18next";
 import { Drawing } from "./drawings";
 import type { PlaceReach, Variant } from "./model";
@@ -18,6 +17,7 @@ interface Props {
 function Figure({ at, fact, variant, reach, shows }: Props) {
   const { t } = useTranslation();
   const words = useReachWords();
+  const [open, setOpen] = useState(false);
   const proof = useProofs((state) => state.proofs[at]);
   const iconUrl = useProofs((state) => state.iconUrl);
   const themes = useProofs((state) => state.themes);
@@ -25,37 +25,28 @@ function Figure({ at, fact, variant, reach, shows }: Props) {
   const label = variant ? t(`variant.${proof.place}.${variant}`) : t(`place.${proof.place}`);
   const far = reach ? words(reach) : shows ? "" : t("proof.notHere");
   const drawing = { proof, fact, variant, iconUrl, themes };
+  const caption = (
+    <figcaption className={`mt-1.5 text-soft ${open ? "" : "max-w-[224px] text-[11.5px]"}`}>
+      <b className="font-semibold text-ink">{label}</b>
+      {open && proof.path && <span className="ms-2 font-code text-xs">{proof.path}</span>}
+      {far && <span> · {far}</span>}
+    </figcaption>
+  );
   return (
-    <Dialog.Root>
-      <figure className="m-0 max-w-full">
-        <Dialog.Trigger className="block max-w-full rounded-sm text-start">
-          <span className="unseen">{t("proof.enlarge", { place: label })}</span>
-          <Drawing {...drawing} large={false} />
-        </Dialog.Trigger>
-        <figcaption className="mt-1.5 max-w-[248px] text-[11.5px] text-soft">
-          <b className="font-semibold text-ink">{label}</b>
-          {far && <span> · {far}</span>}
-        </figcaption>
-      </figure>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-black/40" />
-        <Dialog.Content
-          aria-describedby={undefined}
-          className="dotted fixed top-1/2 left-1/2 z-50 max-h-[90vh] w-[44rem] max-w-[94vw] -translate-1/2 overflow-auto rounded-lg p-6 shadow-xl sm:p-8"
-        >
-          <div className="mb-5 flex items-baseline justify-between gap-4">
-            <Dialog.Title className="text-lg font-semibold">
-              {label} {proof.path && <span className="ms-2 font-code text-xs font-normal text-soft">{proof.path}</span>}
-            </Dialog.Title>
-            <Dialog.Close className="act-link">{t("proof.close")}</Dialog.Close>
-          </div>
-          <Drawing {...drawing} large />
-          <p className="mt-4 text-soft">{far}</p>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+    <figure className={`m-0 max-w-full ${open ? "w-full basis-full" : ""}`}>
+      <button
+        type="button"
+        aria-expanded={open}
+        className={`block max-w-full rounded-sm text-start ${open ? "w-full max-w-[44rem]" : ""}`}
+        onClick={() => setOpen(!open)}
+      >
+        <span className="unseen">{t(open ? "proof.shrink" : "proof.enlarge", { place: label })}</span>
+        <Drawing {...drawing} large={open} />
+      </button>
+      {caption}
+    </figure>
   );
 }
 
-/** One proof with its label and reach. It opens large on a click. */
+/** One proof with its label and reach. A click opens it large where it stands, and another closes it. */
 export const ProofFigure = memo(Figure);

@@ -18,7 +18,7 @@ export function TabDrawing({ proof, fact, variant, iconUrl, large }: DrawingProp
   const lit = among ? "outline-2 outline-offset-1 outline-mark" : "";
   return (
     <div
-      className={`proof flex flex-col overflow-hidden bg-line! pt-2 ${theme ? `as-${theme}` : ""} ${large ? "w-full" : "h-[54px] w-[196px]"}`}
+      className={`proof flex flex-col overflow-hidden bg-line! pt-2 ${theme ? `as-${theme}` : ""} ${large ? "w-full" : "h-[54px] w-[192px]"}`}
     >
       <div className="flex px-2">
         <div

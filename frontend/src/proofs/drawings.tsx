@@ -10,7 +10,7 @@ import { BookmarkDrawing, TabDrawing } from "./TabDrawing";
 
 function Footer({ proof, fact, large }: DrawingProps) {
   return (
-    <div className={`proof grid ${large ? "w-full" : "w-[248px]"}`}>
+    <div className={`proof grid ${large ? "w-full" : "w-[224px]"}`}>
       <div aria-hidden className={`grid gap-1.5 px-3 ${large ? "py-6" : "pt-2.5 pb-2"}`}>
         <i className="h-1 w-3/4 rounded bg-line" />
         <i className="h-1 w-1/2 rounded bg-line" />
@@ -27,7 +27,7 @@ function Footer({ proof, fact, large }: DrawingProps) {
 
 function Search({ proof, fact, large }: DrawingProps) {
   return (
-    <div dir="auto" className={`proof ${large ? "w-full p-6" : "w-[248px] px-3 py-2"}`}>
+    <div dir="auto" className={`proof ${large ? "w-full p-6" : "w-[224px] px-3 py-2"}`}>
       <p dir="ltr" className={`truncate font-code text-soft ${large ? "text-xs" : "text-[9.5px]"}`}>
         {lineOf(proof, "address").text}
       </p>

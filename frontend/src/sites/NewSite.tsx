@@ -34,7 +34,7 @@ export function NewSite({ first }: { first: boolean }) {
   }
 
   return (
-    <AuthLayout title={first ? t("newSite.first") : t("newSite.title")} lead={t("newSite.lead")}>
+    <AuthLayout title={first ? t("newSite.first") : t("newSite.title")} lead={t("newSite.lead")} said={{ name, town }}>
       <form onSubmit={submit} className="grid gap-4" noValidate>
         <ErrorNotice error={make.error} />
         <Field

@@ -2,9 +2,46 @@ import type { ReactNode } from "react";
 import { useTranslation } from "react-i18next";
 import { Glyph } from "./Glyph";
 
-/** The frame of what is shown before the desk: signing in, the first account, the first site. */
-export function AuthLayout({ title, lead, children }: { title: string; lead: string; children: ReactNode }) {
+/** A town with its clock. */
+export interface SaidTown {
+  name: string;
+  time_zone: string;
+  language: string;
+}
+
+interface Props {
+  title: string;
+  lead: string;
+  /** What was said of a site that is being made: the drawings show it at once. */
+  said?: { name: string; town: SaidTown | null };
+  children: ReactNode;
+}
+
+/** The day and the time there now, as the town's own language writes them. */
+function Clock({ town }: { town: SaidTown | null }) {
   const { t } = useTranslation();
+  const form: Intl.DateTimeFormatOptions = { dateStyle: "full", timeStyle: "short" };
+  const now = town && new Intl.DateTimeFormat(town.language, { ...form, timeZone: town.time_zone }).format(new Date());
+  return (
+    <div className="proof px-5 py-4">
+      <p className="text-xs text-soft">{t("auth.clock")}</p>
+      <p dir="auto" className="mt-1 font-display text-lg font-semibold">
+        {town ? (
+          <>
+            <span className="lit">{town.name}</span> {now}
+          </>
+        ) : (
+          <span className="font-normal text-soft">{t("auth.noTown")}</span>
+        )}
+      </p>
+    </div>
+  );
+}
+
+/** The frame of what is shown before the desk: signing in, the first account, the first site. */
+export function AuthLayout({ title, lead, said, children }: Props) {
+  const { t } = useTranslation();
+  const name = said?.name.trim() || t("auth.name");
   return (
     <main className="grid min-h-screen lg:grid-cols-[minmax(24rem,34rem)_1fr]">
       <section className="flex flex-col justify-center bg-paper px-6 py-10 sm:px-14">
@@ -15,18 +52,22 @@ export function AuthLayout({ title, lead, children }: { title: string; lead: str
         <p className="mt-2 mb-7 text-[15px] text-soft">{lead}</p>
         {children}
       </section>
-      <section aria-hidden className="dotted hidden place-items-center border-s border-line lg:grid">
-        <div className="grid gap-6">
+      <section
+        aria-hidden
+        className={`dotted place-items-center border-line px-6 py-8 max-lg:border-t lg:grid lg:border-s ${said ? "grid" : "hidden"}`}
+      >
+        <div className="grid w-full max-w-96 gap-6">
           {(["tab", "header", "footer"] as const).map((place) => (
-            <div key={place} className="proof w-96 px-5 py-4">
+            <div key={place} className="proof px-5 py-4">
               <p className="text-xs text-soft">{t(`place.${place}`)}</p>
-              <p className="mt-1 font-display text-lg font-semibold">
-                {t(`auth.${place}Before`)}
-                <span className="lit">{t("auth.name")}</span>
+              <p dir="auto" className="mt-1 font-display text-lg font-semibold break-words">
+                {t(`auth.${place}Before`, { year: new Date().getFullYear() })}
+                <span className="lit">{name}</span>
                 {t(`auth.${place}After`)}
               </p>
             </div>
           ))}
+          {said && <Clock town={said.town} />}
         </div>
       </section>
     </main>

@@ -1,7 +1,8 @@
 """Whether an icon will be legible when tiny, measured on the pixels that are really shown.
 
 Three measures at 16 and 32 pixels: how much of it stands out from a light and from a dark ground, how much
-detail of the large one is lost, and how much of the square it uses.
+detail of the large one is lost, and how much of the square it uses. Its outline is looked at apart from what is
+inside: white letters on a black ground are read on a dark tab, but the shape that they stand on is gone.
 """
 
 from dataclasses import dataclass
@@ -18,9 +19,19 @@ SIZES = (16, 32)
 GROUNDS = {"light": "#ffffff", "dark": "#1b1e2c"}
 _LARGE = 128
 
-Advice = Literal["clear", "faint_on_light", "faint_on_dark", "fine_detail", "fine_detail_tiny", "small_in_square"]
+Advice = Literal[
+    "clear",
+    "faint_on_light",
+    "faint_on_dark",
+    "outline_lost_on_light",
+    "outline_lost_on_dark",
+    "fine_detail",
+    "fine_detail_tiny",
+    "small_in_square",
+]
 # A pale letter on a ground that vanishes is legible still, so a tenth of the icon is enough.
 _STANDS_OUT = 0.1
+_LEAST_OUTLINE = 0.35
 _MOST_LOST = 0.42
 _LEAST_USED = 0.62
 
@@ -36,9 +47,13 @@ class AtSize:
 
 @dataclass(frozen=True)
 class Legibility:
-    """All measures, and what they mean, the gravest first; ``("clear",)`` if nothing is amiss."""
+    """All measures, and what they mean, the gravest first; ``("clear",)`` if nothing is amiss.
+
+    ``outline`` is the share of the outline that stands out, by ground.
+    """
 
     at: tuple[AtSize, ...]
+    outline: dict[str, float]
     used: float
     advice: tuple[Advice, ...]
 
@@ -76,14 +91,18 @@ def measure(icon: Icon) -> Legibility:
         out = {name: measuring.standing_out(image, ground) for name, ground in GROUNDS.items()}
         at.append(AtSize(size, out, lost(large, image, best)))
     share = used(large)
-    return Legibility(tuple(at), share, _advice(at, share))
+    outline = {name: measuring.outline_standing_out(large, ground) for name, ground in GROUNDS.items()}
+    return Legibility(tuple(at), outline, share, _advice(at, outline, share))
 
 
-def _advice(at: list[AtSize], share: float) -> tuple[Advice, ...]:
-    faint = {"light": "faint_on_light", "dark": "faint_on_dark"}
-    found: list[Advice] = [
-        cast(Advice, faint[name]) for name in GROUNDS if min(one.stands_out[name] for one in at) < _STANDS_OUT
-    ]
+def _on_ground(name: str, at: list[AtSize], outline: float) -> str:
+    if min(one.stands_out[name] for one in at) < _STANDS_OUT:
+        return f"faint_on_{name}"
+    return f"outline_lost_on_{name}" if outline < _LEAST_OUTLINE else ""
+
+
+def _advice(at: list[AtSize], outline: dict[str, float], share: float) -> tuple[Advice, ...]:
+    found = [cast(Advice, said) for name in GROUNDS if (said := _on_ground(name, at, outline[name]))]
     if at[1].lost > _MOST_LOST:
         found.append("fine_detail")
     elif at[0].lost > _MOST_LOST:

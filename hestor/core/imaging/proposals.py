@@ -1,10 +1,13 @@
 """Colours proposed from a logo: the ones that most of it is drawn in, the liveliest first."""
 
+from collections.abc import Iterable
+
 import numpy as np
 from coloraide import Color
 from PIL import Image
 
 from hestor.core.imaging import measuring
+from hestor.core.imaging.colours import contrast
 
 _LOOKED_AT = 200
 _BIN = 24
@@ -12,6 +15,8 @@ MOST = 5
 _APART = 12.0
 _LIVELY = 0.035
 _LEAST_SHARE = 0.015
+_PAPER, _SEEN = "#ffffff", 1.3
+_SAME = 4.0
 
 
 def colours_of(image: Image.Image) -> tuple[str, ...]:
@@ -30,6 +35,12 @@ def colours_of(image: Image.Image) -> tuple[str, ...]:
         if counts[index] >= _LEAST_SHARE * len(seen)
     ]
     return _apart(sorted(ranked, key=_rank))
+
+
+def worth_offering(colours: Iterable[str], present: str) -> tuple[str, ...]:
+    """The colours that are a proposal: none that is nearly white, and none that can't be told from the present one."""
+    wanted = (colour for colour in colours if contrast(colour, _PAPER) >= _SEEN)
+    return tuple(one for one in wanted if not present or Color(one).delta_e(present, method="2000") > _SAME)
 
 
 def _chroma(colour: str) -> float:

@@ -41,6 +41,8 @@ class LogoReport:
 class BrandReport:
     """The brand of a draft, measured. ``pixels`` are the icon's PNGs by size; ``crop`` is the square found in the logo.
 
+    ``proposals`` are colours of the logo by the fact that they are proposed for.
+
     ``share_bytes`` is 0 where the share picture has not been made.
     """
 
@@ -51,10 +53,11 @@ class BrandReport:
     legibility: Legibility
     crop: Box | None
     share_bytes: int
-    proposals: tuple[str, ...]
+    proposals: Mapping[str, tuple[str, ...]]
     problems: tuple[Problem, ...]
 
 
+_COLOURS = ("brand_colour", "accent_colour")
 _FOUND: LRUCache[Any, tuple[Box, tuple[str, ...]]] = LRUCache(64)
 _ICONS: LRUCache[Any, tuple[dict[int, bytes], Legibility]] = LRUCache(64)
 
@@ -118,7 +121,7 @@ def brand_report(site: Site, typed: Mapping[str, Any]) -> BrandReport:
         legibility=legible,
         crop=facts.icon.crop if isinstance(facts.icon, LogoIcon) and facts.icon.crop else crop,
         share_bytes=len(share.body) if share else 0,
-        proposals=colours,
+        proposals={key: proposals.worth_offering(colours, getattr(facts, key)) for key in _COLOURS},
         problems=problems,
     )
 

@@ -7,7 +7,7 @@ from typing import Any
 from cachetools import LRUCache, cached
 
 from hestor.core.errors import HestorError
-from hestor.core.facts.assets import Logo
+from hestor.core.facts.assets import PROBE_KEY, Logo
 from hestor.core.facts.plates import Standings
 from hestor.core.imaging import logos, palettes
 from hestor.core.imaging.logos import Measured
@@ -29,6 +29,8 @@ def measured(site_id: int, logo: Logo) -> Measured:
 
 def standings(site_id: int, logo: Logo) -> Standings:
     """How a logo stands on each ground; nothing where that can't be found out now, and a page has to do without."""
+    if logo.picture == PROBE_KEY:
+        return {}
     try:
         return measured(site_id, logo).standing
     except (HestorError, LookupError):

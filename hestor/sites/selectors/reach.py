@@ -2,18 +2,17 @@
 
 from collections.abc import Callable, Iterable, Mapping, Sequence
 from datetime import UTC, datetime
-from functools import cached_property
 from threading import Lock
 from typing import Any
 
 from cachetools import LRUCache, cached
+from django.utils.functional import cached_property
 
 from hestor import wording
 from hestor.core import zones
 from hestor.core.facts import document
-from hestor.core.facts.assets import PROBE_KEY, Logo
+from hestor.core.facts.assets import PROBE_KEY
 from hestor.core.facts.document import SPECS, Facts
-from hestor.core.facts.plates import Standings
 from hestor.core.imaging.raster import Master
 from hestor.core.pages.descriptions import DESCRIBED_BY
 from hestor.core.places import reach
@@ -66,6 +65,7 @@ class _Sample:
         self.page, self.menu = state.page, state.menu
         self.post_count, self.news, self.paths = state.post_count, state.news, state.paths
         self.around, self.moved, self.identity = state.around, state.moved, state.identity
+        self.standings = state.standings
 
     def posts(self, start: int, count: int) -> Sequence[Page]:
         """Of some posts, newest first, the first ones, and one of each kind."""
@@ -74,10 +74,6 @@ class _Sample:
     def master(self, key: str) -> Master | None:
         """A picture of the site; the stand-in is nobody's."""
         return _STAND_IN if key == PROBE_KEY else self._state.master(key)
-
-    def standings(self, logo: Logo) -> Standings:
-        """How a logo stands on each ground; the stand-in can be made out everywhere."""
-        return {} if logo.picture == PROBE_KEY else self._state.standings(logo)
 
     def children(self, path: str) -> Sequence[Page]:
         """One of each kind of page below ``path``."""
@@ -134,6 +130,7 @@ class ReachFinder:
     def _groups(self) -> tuple[Group, ...]:
         return groups.groups_of(self._site)
 
+    # Django's own has no lock, which a thread that waits for the studio would hold meanwhile (Python's has, in 3.11).
     @cached_property
     def _as_it_is(self) -> SiteReading:
         return _reading(self._site, self._facts, self._groups)

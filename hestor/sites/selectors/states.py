@@ -9,7 +9,6 @@ from cachetools import LRUCache, cached
 from django.db.models import Q
 
 from hestor.core import zones
-from hestor.core.facts.assets import Logo
 from hestor.core.facts.document import Facts
 from hestor.core.facts.plates import Standings
 from hestor.core.pages import tree
@@ -192,6 +191,12 @@ class CachedPages(StoredPages):
         return self._once(("news",), super().news)
 
 
+def _standings(site_id: int, facts: Facts) -> Standings:
+    """How the logo stands on each ground, where pages depend on it."""
+    needed = facts.logo is not None and not facts.logo_plate
+    return logo_measures.standings(site_id, facts.logo) if needed and facts.logo else {}
+
+
 class StoredState:
     """One state of a site: its facts, and its pages as they are asked for."""
 
@@ -210,11 +215,8 @@ class StoredState:
         self.around = pages.around
         self.moved = pages.moved
         self.identity = site.identity
-        self._site_id = site.pk
-
-    def standings(self, logo: Logo) -> Standings:
-        """How the logo stands on each ground."""
-        return logo_measures.standings(self._site_id, logo)
+        # Found before anything is rendered: measuring waits for the studio, and who waits must hold no lock.
+        self.standings = _standings(site.pk, facts)
 
 
 def _public(site_id: int, number: int | None = None) -> RevisionQuerySet:

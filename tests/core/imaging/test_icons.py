@@ -153,6 +153,31 @@ def test_what_will_not_be_legible_is_said():
     assert advice(pale) == ("faint_on_light",)
 
 
+@pytest.mark.parametrize(
+    ("ground", "said"),
+    [
+        ("#101218", ("outline_lost_on_dark",)),
+        ("#14213d", ("outline_lost_on_dark",)),
+        ("#7a2e4d", ("clear",)),
+        ("#fbfbf7", ("outline_lost_on_light",)),
+        ("#2f7f5f", ("clear",)),
+    ],
+)
+def test_an_outline_that_melts_into_a_tab_is_said_apart_from_what_is_inside(ground, said):
+    icon = drawn(Emblem("", "leaf", "rounded", ground))
+    found = legibility.measure(icon)
+    assert found.advice == said
+    # What is inside is seen on both.
+    assert all(min(at.stands_out.values()) >= 0.1 for at in found.at)
+
+
+def test_a_picture_that_reaches_its_edges_has_its_edges_for_an_outline():
+    framed = Image.new("RGB", (256, 256), "#e8a020")
+    ImageDraw.Draw(framed).rectangle((60, 60, 196, 196), fill="#15171d")
+    assert measuring.outline_standing_out(framed, legibility.GROUNDS["dark"]) == 1.0
+    assert measuring.outline_standing_out(framed, legibility.GROUNDS["light"]) == 1.0
+
+
 def test_finer_lines_lose_more():
     lost = [
         legibility.measure(CroppedIcon(master_of(lines(n, 512 // n // 2)), (0.0, 0.0, 1.0, 1.0))).at[0].lost

@@ -169,3 +169,9 @@ def test_a_picture_fills_the_shape_or_stands_whole():
     assert len(body) < share_card.MOST_BYTES
     assert opened(body).size == (1200, 630)
     assert raster.is_opaque(opened(body))
+
+
+def test_nearly_white_and_the_present_colour_are_no_proposals():
+    found = ("#7a2e4d", "#fdfcfa", "#e9f3ea", "#2f7f5f")
+    assert proposals.worth_offering(found, "#7b2e4d") == ("#2f7f5f",)
+    assert proposals.worth_offering(found, "") == ("#7a2e4d", "#2f7f5f")

@@ -1,0 +1,2 @@
+export { Finder } from "./Finder";
+export { Shortcuts } from "./Shortcuts";

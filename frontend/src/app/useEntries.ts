@@ -1,0 +1,153 @@
+import { useTranslation } from "react-i18next";
+import { useNavigate } from "react-router";
+import type { Session, Site } from "../api/client";
+import { useSignOut } from "../accounts";
+import { countChanges } from "../draft/changes";
+import { BANDS } from "../draft/facts";
+import { useSelect, useStore } from "../draft/hooks";
+import { focusField } from "../draft/useUndoKeys";
+import { useEditions } from "../editions";
+import { useFormat } from "../i18n/format";
+import { usePages } from "../pages";
+import { usePictures } from "../pictures";
+import type { Entry } from "./entries";
+import { VIEWS } from "./views";
+
+const KEYS = BANDS.flatMap((band) => band.rows).flatMap((row) => row.keys);
+
+type Person = NonNullable<Session["account"]>;
+
+/** What can be done and gone to from anywhere: the sites, the account, signing out. */
+export function useCommonEntries(person: Person, sites: Site[], open?: Site): Entry[] {
+  const { t } = useTranslation();
+  const navigate = useNavigate();
+  const signOut = useSignOut();
+  const action = (key: string, go: () => void): Entry => ({
+    key: `action ${key}`,
+    kind: "action",
+    title: t(`finder.action.${key}`),
+    more: "",
+    go,
+  });
+  return [
+    ...(person.may_make_sites ? [action("newSite", () => void navigate("/new-site"))] : []),
+    action("account", () => void navigate("/your-account")),
+    action("signOut", () => signOut.mutate(undefined)),
+    ...sites
+      .filter((site) => site.slug !== open?.slug)
+      .map((site): Entry => ({
+        key: `site ${site.slug}`,
+        kind: "site",
+        title: site.label || site.name,
+        more: site.host,
+        words: site.name,
+        go: () => void navigate(`/${site.slug}/style`),
+      })),
+  ];
+}
+
+function useActions(site: Site, onShortcuts: () => void): Entry[] {
+  const { t } = useTranslation();
+  const navigate = useNavigate();
+  const store = useStore();
+  const { count, canUndo, canRedo } = useSelect(({ facts, canUndo, canRedo }) => ({
+    count: countChanges(facts),
+    canUndo,
+    canRedo,
+  }));
+  const edits = site.role !== "viewer";
+  const found: [string, boolean, () => void, string?][] = [
+    ["review", edits && count > 0, () => void store.flush().then(() => navigate(`/${site.slug}/review`))],
+    ["undo", edits && canUndo, () => focusField(store.undo()), "Ctrl Z"],
+    ["redo", edits && canRedo, () => focusField(store.redo()), "Ctrl Shift Z"],
+    ["visit", true, () => void open(site.address, "_blank", "noreferrer"), site.host],
+    ["shortcuts", true, onShortcuts, "?"],
+  ];
+  const views = VIEWS.map((view): Entry => ({
+    key: `view ${view}`,
+    kind: "action",
+    title: t("finder.goTo", { view: t(`view.${view}`) }),
+    more: "",
+    go: () => void navigate(`/${site.slug}/${view}`),
+  }));
+  const actions = found
+    .filter(([, on]) => on)
+    .map(([key, , go, more]): Entry => ({
+      key,
+      kind: "action",
+      title: t(`finder.action.${key}`),
+      more: more ?? "",
+      go,
+    }));
+  return [...actions, ...views];
+}
+
+function useFactEntries(site: Site): Entry[] {
+  const { t } = useTranslation();
+  const navigate = useNavigate();
+  const values = useSelect(({ facts }) => Object.fromEntries(KEYS.map((key) => [key, facts.value(key)])));
+  return BANDS.flatMap((band) =>
+    band.rows.flatMap((row) =>
+      row.keys.map((key): Entry => {
+        const value: unknown = values[key];
+        return {
+          key: `fact ${key}`,
+          kind: "fact",
+          title: t(`fact.${key}.name`),
+          more: typeof value === "string" ? value : "",
+          words: `${t(`band.${band.id}.title`)} ${t(`fact.${row.key}.name`)}`,
+          go: () => void navigate(`/${site.slug}/style#fact-${row.key}`),
+        };
+      }),
+    ),
+  );
+}
+
+function useEditionEntries(site: Site): Entry[] {
+  const { t } = useTranslation();
+  const navigate = useNavigate();
+  const format = useFormat();
+  const known = useEditions(site.slug).data?.pages.flatMap((part) => part.editions) ?? [];
+  const newest = known[0]?.number ?? 0;
+  return Array.from({ length: newest }, (_, index): Entry => {
+    const number = newest - index;
+    const edition = known.find((one) => one.number === number);
+    return {
+      key: `edition ${String(number)}`,
+      kind: "edition",
+      title: t("editions.number", { number }),
+      more: edition ? format.instant(edition.published) : "",
+      words: edition?.changes.map((change) => change.words).join(" ") ?? "",
+      go: () => void navigate(`/${site.slug}/editions?edition=${String(number)}`),
+    };
+  });
+}
+
+/** Everything of a site that can be found. What was not read yet is fetched, and comes when it is there. */
+export function useSiteEntries(person: Person, sites: Site[], site: Site, onShortcuts: () => void): Entry[] {
+  const navigate = useNavigate();
+  const pages = usePages(site.slug).data ?? [];
+  const pictures = usePictures(site.slug).data?.pictures ?? [];
+  return [
+    ...useActions(site, onShortcuts),
+    ...useFactEntries(site),
+    ...pages.map((page): Entry => ({
+      key: `page ${String(page.id)}`,
+      kind: "page",
+      title: page.shown_title,
+      more: page.path,
+      words: `${page.menu_title} ${page.tab_title}`,
+      go: () => void navigate(`/${site.slug}/pages?page=${String(page.id)}`),
+    })),
+    ...pictures.map((picture): Entry => ({
+      key: `picture ${String(picture.id)}`,
+      kind: "picture",
+      title: picture.title || picture.name,
+      more: picture.description,
+      words: picture.name,
+      go: () => void navigate(`/${site.slug}/pictures?picture=${String(picture.id)}`),
+    })),
+    ...useEditionEntries(site),
+    ...useCommonEntries(person, sites, site),
+  ];
+}
