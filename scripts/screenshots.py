@@ -38,7 +38,7 @@ def _sign_in(page: Page, server: Server) -> None:
 
 def _brand(page: Page, server: Server) -> None:
     page.goto(f"{server.desk}/silberpfad/style")
-    page.get_by_text("On dark pages it can’t be made out.").wait_for()
+    page.get_by_text("On dark grounds it stands on a light plate.").wait_for()
     for band, name in (("brand", "logo-and-icon"), ("colours", "colours")):
         page.evaluate(f"document.getElementById('{band}').scrollIntoView()")
         _shot(page, name)
@@ -72,6 +72,10 @@ def _desk(browser: Browser, server: Server) -> None:
         page.get_by_role("button", name="Borrowing seed").click()
         page.get_by_text("Summary, for search and lists").wait_for()
         _shot(page, "pages")
+        page.keyboard.press("Control+k")
+        page.keyboard.type("bean")
+        page.get_by_role("dialog").get_by_text("Beans and peas").first.wait_for()
+        _shot(page, "finder")
         _brand(page, server)
         page.goto(f"{server.desk}/your-account")
         page.get_by_text("This device").wait_for()
@@ -90,6 +94,11 @@ def _public(browser: Browser, server: Server) -> None:
         with _page(browser, width, dark) as page:
             page.goto(server.site(slug) + path)
             _shot(page, name)
+
+    with _page(browser, 390) as page:
+        page.goto(server.site("quillmere") + "/news/great-drying-2026/")
+        page.locator("header nav summary").first.click()
+        _shot(page, "public-post-phone")
 
 
 def main() -> None:

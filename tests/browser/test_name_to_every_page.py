@@ -109,5 +109,5 @@ def test_a_proof_opens_large(owner_desk):
 def test_more_places_are_drawn_or_named(owner_desk):
     owner_desk.fact("Name").get_by_role("button", name="more places").click()
     expect(owner_desk.proof("Name", "Feed")).to_contain_text("Quillmere Seed Library")
-    expect(owner_desk.fact("Name")).to_contain_text("Page text · 5 pages")
+    expect(owner_desk.fact("Name")).to_contain_text("Page text · 4 pages")
     expect(owner_desk.fact("Name")).to_contain_text("Not-found page · 1 page")

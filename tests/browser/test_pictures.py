@@ -96,7 +96,7 @@ def test_a_replacement_is_followed_by_its_uses(owner_desk, server):
     image = page.locator(".prose img")
     image.scroll_into_view_if_needed()
     image.evaluate("i => i.decode()")
-    assert image.get_attribute("width") == "480"
+    assert image.get_attribute("width") == "900"
     assert "image/webp" in (page.locator(".prose source").get_attribute("type") or "")
 
 

@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useState, type ReactNode } from "react";
+import { useCallback, useEffect, useMemo, useState, type ReactNode } from "react";
 import type { Session, Site } from "../api/client";
 import { DeskKeysContext, type Opened } from "./opened";
 import { useCommonEntries, useSiteEntries } from "./useEntries";
@@ -9,37 +9,39 @@ type Parts = typeof import("./onDemand");
  * What nobody needs before asking for it is no part of the first load. It is fetched once there is nothing else to do:
  * what is typed right after Ctrl+K has to find its field there.
  */
-function useParts(wanted: boolean): Parts | null {
+function useParts(wanted: boolean, onLost: () => void): Parts | null {
   const [parts, setParts] = useState<Parts | null>(null);
   useEffect(() => {
-    const timer = setTimeout(() => void import("./onDemand").then(setParts), wanted ? 0 : 1_000);
+    if (parts) return;
+    const lost = () => wanted && onLost();
+    const timer = setTimeout(() => void import("./onDemand").then(setParts, lost), wanted ? 0 : 1_000);
     return () => clearTimeout(timer);
-  }, [wanted]);
+  }, [parts, wanted, onLost]);
   return parts;
 }
 
-type Person = NonNullable<Session["account"]>;
-
-/** What is typed after Ctrl+K while the finder is still being fetched: it stands in its field when that is there. */
-function useEarlyTyping(waiting: boolean): [string, () => void] {
-  const [early, setEarly] = useState("");
+/** Takes what is typed after Ctrl+K until the finder's field has the focus; nothing of it goes anywhere else. */
+function useEarlyTyping(waiting: boolean, take: (letter: string) => void): void {
   useEffect(() => {
     if (!waiting) return;
     function onKey(event: KeyboardEvent) {
       if (event.key.length !== 1 || event.ctrlKey || event.metaKey) return;
       event.preventDefault();
       event.stopPropagation();
-      setEarly((text) => text + event.key);
+      take(event.key);
     }
     addEventListener("keydown", onKey, true);
     return () => removeEventListener("keydown", onKey, true);
-  }, [waiting]);
-  return [early, () => setEarly("")];
+  }, [waiting, take]);
 }
+
+type Person = NonNullable<Session["account"]>;
 
 interface Found {
   parts: Parts;
-  early: string;
+  typed: string;
+  onType: (typed: string) => void;
+  onReady: () => void;
   person: Person;
   sites: Site[];
   site: Site | undefined;
@@ -47,12 +49,12 @@ interface Found {
   onShortcuts: () => void;
 }
 
-function SiteFinder({ parts, early, person, sites, site, onClose, onShortcuts }: Found & { site: Site }) {
-  return <parts.Finder entries={useSiteEntries(person, sites, site, onShortcuts)} early={early} onClose={onClose} />;
+function SiteFinder({ parts, person, sites, site, onShortcuts, ...field }: Found & { site: Site }) {
+  return <parts.Finder entries={useSiteEntries(person, sites, site, onShortcuts)} {...field} />;
 }
 
-function PlainFinder({ parts, early, person, sites, onClose }: Found) {
-  return <parts.Finder entries={useCommonEntries(person, sites)} early={early} onClose={onClose} />;
+function PlainFinder({ parts, person, sites, typed, onType, onReady, onClose }: Found) {
+  return <parts.Finder entries={useCommonEntries(person, sites)} {...{ typed, onType, onReady, onClose }} />;
 }
 
 function isText(target: EventTarget | null): boolean {
@@ -85,24 +87,31 @@ interface Props {
 
 /** What can be opened from every view: the finder, and the list of shortcuts. */
 export function DeskKeys({ person, sites, site, children }: Props) {
-  const [opened, open] = useState<Opened | null>(null);
+  const [opened, setOpened] = useState<Opened | null>(null);
+  const [typed, setTyped] = useState("");
+  const [ready, setReady] = useState(false);
+  const open = useCallback((what: Opened | null) => {
+    setOpened(what);
+    setTyped("");
+    setReady(false);
+  }, []);
+  const close = useCallback(() => open(null), [open]);
+  const take = useCallback((letter: string) => setTyped((before) => before + letter), []);
   useKeys(open);
-  const parts = useParts(opened !== null);
-  const [early, forget] = useEarlyTyping(opened === "finder" && !parts);
-  const close = () => {
-    open(null);
-    forget();
-  };
+  const parts = useParts(opened !== null, close);
+  useEarlyTyping(opened === "finder" && !ready, take);
   const found = (parts: Parts): Found => ({
     parts,
-    early,
+    typed,
     person,
     sites,
     site,
+    onType: setTyped,
+    onReady: () => setReady(true),
     onClose: close,
     onShortcuts: () => open("shortcuts"),
   });
-  const context = useMemo(() => ({ open }), []);
+  const context = useMemo(() => ({ open }), [open]);
   return (
     <DeskKeysContext value={context}>
       {children}

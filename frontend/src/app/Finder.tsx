@@ -1,20 +1,21 @@
 import { useCombobox } from "downshift";
 import { Dialog } from "radix-ui";
-import { useRef, useState } from "react";
+import { useRef } from "react";
 import { useTranslation } from "react-i18next";
 import { found, type Entry } from "./entries";
 
 interface Props {
   entries: Entry[];
-  /** What was typed before the finder was there. */
-  early: string;
+  typed: string;
+  onType: (typed: string) => void;
+  /** Called when the field has the focus. */
+  onReady: () => void;
   onClose: () => void;
 }
 
 /** Finds any fact, page, picture, edition or action by typing: a field with what fits below it. */
-export function Finder({ entries, early, onClose }: Props) {
+export function Finder({ entries, typed, onType, onReady, onClose }: Props) {
   const { t } = useTranslation();
-  const [typed, setTyped] = useState(early);
   const chosen = useRef(false);
   const shown = found(entries, typed);
   const box = useCombobox<Entry>({
@@ -52,7 +53,7 @@ export function Finder({ entries, early, onClose }: Props) {
             {t("finder.label")}
           </label>
           <input
-            {...box.getInputProps({ onChange: (event) => setTyped(event.currentTarget.value) })}
+            {...box.getInputProps({ onChange: (event) => onType(event.currentTarget.value), onFocus: onReady })}
             dir="auto"
             placeholder={t("finder.placeholder")}
             className="w-full flex-none border-b border-ink bg-paper px-5 py-4 font-display text-lg outline-none placeholder:text-soft"
