@@ -1,10 +1,15 @@
-"""Towns, by which a clock is chosen."""
+"""Towns, by which a clock is chosen, and what clocks do."""
+
+from zoneinfo import ZoneInfo
 
 from django.http import HttpRequest
 from ninja import Router
 
-from hestor.api.schemas import TownOut
-from hestor.core import languages
+from hestor import clock
+from hestor.api.schemas import ClockOut, ProblemOut, TownOut
+from hestor.core import languages, zones
+from hestor.core.errors import InvalidInput
+from hestor.core.facts import document
 from hestor.towns.selectors import find
 
 router = Router(tags=["towns"])
@@ -23,3 +28,19 @@ def search(request: HttpRequest, q: str) -> list[TownOut]:
         )
         for town in find(q)
     ]
+
+
+@router.get("/clock", response={200: ClockOut, 422: ProblemOut})
+def clock_of(request: HttpRequest, zone: str) -> dict[str, object]:
+    """What a clock says now, how far it is from UTC, and when it is put forward or back next."""
+    kept, problems = document.check("time_zone", zone)
+    if problems:
+        raise InvalidInput(problems)
+    now = clock.now()
+    change = zones.next_change(kept, now)
+    return {
+        "zone": kept,
+        "now": now.astimezone(ZoneInfo(kept)),
+        "ahead_minutes": round(zones.offset(kept, now).total_seconds() / 60),
+        "next_change": change and {"at": change.at, "by_minutes": round(change.by.total_seconds() / 60)},
+    }

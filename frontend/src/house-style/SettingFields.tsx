@@ -1,7 +1,8 @@
 import { useEffect, useState } from "react";
 import { useTranslation } from "react-i18next";
 import { useFact, useFactActions } from "../draft/hooks";
-import { TownField, useLanguages } from "../sites";
+import { useFormat } from "../i18n/format";
+import { TownField, useClock, useLanguages } from "../sites";
 import { Combobox } from "../ui/Combobox";
 import { useSettled } from "../ui/useSettled";
 
@@ -56,6 +57,28 @@ function useMinute(): Date {
   return now;
 }
 
+/** How far a clock is from UTC, and when it is put forward or back next. */
+function ClockFacts({ zone }: { zone: string }) {
+  const { t, i18n } = useTranslation();
+  const format = useFormat();
+  const clock = useClock(zone).data;
+  if (!clock) return null;
+  const { ahead_minutes: ahead, next_change: change } = clock;
+  const distance = ahead === 0 ? "same" : ahead > 0 ? "ahead" : "behind";
+  const when = new Intl.DateTimeFormat(i18n.language, { timeZone: zone, dateStyle: "full" });
+  return (
+    <p className="mb-2 text-xs text-soft">
+      {t(`clock.${distance}`, { span: format.span(Math.abs(ahead)) })}{" "}
+      {change
+        ? t(change.by_minutes > 0 ? "clock.forward" : "clock.back", {
+            day: when.format(new Date(change.at)),
+            span: format.span(Math.abs(change.by_minutes)),
+          })
+        : t("clock.never")}
+    </p>
+  );
+}
+
 export function ClockField({ readOnly }: Props) {
   const { t, i18n } = useTranslation();
   const facts = useFactActions();
@@ -66,6 +89,7 @@ export function ClockField({ readOnly }: Props) {
       <p className="mb-2 text-base font-medium">
         {time.format(useMinute())} <span className="font-code text-xs text-soft">{zone}</span>
       </p>
+      <ClockFacts zone={zone} />
       {!readOnly && (
         <TownField
           key={zone}

@@ -14,9 +14,18 @@ interface Props {
   onChoose: (town: Town | null) => void;
 }
 
+/** What time it is there now; nothing for a clock that this browser does not know. */
+function timeIn(zone: string, language: string): string {
+  try {
+    return new Intl.DateTimeFormat(language, { timeZone: zone, timeStyle: "short" }).format(new Date());
+  } catch {
+    return "";
+  }
+}
+
 /** Chooses a clock by a town: what one knows is where one is, not the name of a zone. */
 export function TownField({ label, hideLabel = false, hint, errors = [], onChoose }: Props) {
-  const { t } = useTranslation();
+  const { t, i18n } = useTranslation();
   const [typed, setTyped] = useState("");
   const [chosen, setChosen] = useState<Town | null>(null);
   const settled = useSettled(typed, 120);
@@ -33,7 +42,7 @@ export function TownField({ label, hideLabel = false, hint, errors = [], onChoos
       options={(chosen ? [] : (towns.data ?? [])).map((town) => ({
         key: String(town.id),
         title: town.name,
-        more: town.country,
+        more: `${town.country} · ${timeIn(town.time_zone, i18n.language)}`,
         value: town,
       }))}
       onType={(text) => {

@@ -39,3 +39,12 @@ export function useLanguages(typed: string) {
     staleTime: Infinity,
   });
 }
+
+/** What a clock says now, and when it is put forward or back next. */
+export function useClock(zone: string) {
+  return useQuery({
+    queryKey: ["clock", zone],
+    queryFn: () => result<Schemas["ClockOut"]>(api.GET("/api/clock", { params: { query: { zone } } })),
+    staleTime: 600_000,
+  });
+}
