@@ -9,6 +9,7 @@ from hestor.api import (
     account,
     brand,
     changes,
+    dates,
     editions,
     files,
     languages,
@@ -48,6 +49,7 @@ api = DeskApi(
 register(api)
 _MODULES = (
     session, account, sites, style, proofs, reach, brand, files, pictures, pages, changes, editions, towns, languages,
+    dates,
 )  # fmt: skip
 for module in _MODULES:
     api.add_router("", module.router)

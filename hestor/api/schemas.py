@@ -62,22 +62,6 @@ class TownOut(Schema):
     language: str
 
 
-class ClockChangeOut(Schema):
-    """A moment at which a clock is put forward; back, if ``by_minutes`` is negative."""
-
-    at: datetime
-    by_minutes: int
-
-
-class ClockOut(Schema):
-    """A clock: what it says now, how far it is ahead of UTC, and its next change; none where it never changes."""
-
-    zone: str
-    now: datetime
-    ahead_minutes: int
-    next_change: ClockChangeOut | None
-
-
 class LanguageOut(Schema):
     """A language by its tag, its own name and its English one; ``own_words``: whether pages speak it."""
 

@@ -6,7 +6,8 @@ from django.http import HttpRequest
 from ninja import Router
 
 from hestor import clock
-from hestor.api.schemas import ClockOut, ProblemOut, TownOut
+from hestor.api.date_schemas import ClockOut
+from hestor.api.schemas import ProblemOut, TownOut
 from hestor.core import languages, zones
 from hestor.core.errors import InvalidInput
 from hestor.core.facts import document

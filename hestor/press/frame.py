@@ -5,13 +5,14 @@ from dataclasses import dataclass
 from datetime import date, datetime
 from functools import cached_property, lru_cache
 from typing import Any
+from zoneinfo import ZoneInfo
 
-from babel.dates import format_date
 from jinja2 import Environment, PackageLoader, StrictUndefined
 from markupsafe import Markup, escape
 
 from hestor import wording
 from hestor.core import languages, numerals
+from hestor.core.dates import forms, patterns
 from hestor.core.facts import document, plates
 from hestor.core.imaging import palettes
 from hestor.core.pages import posting
@@ -43,8 +44,8 @@ class Preview:
 
 
 @lru_cache(maxsize=4096)
-def _day(day: date, language: str) -> str:
-    return numerals.written(format_date(day, format="long", locale=languages.locale_of(language)), language)
+def _day(day: date, form: str, language: str) -> str:
+    return patterns.format_day(day, form, language)
 
 
 class Frame:
@@ -69,8 +70,23 @@ class Frame:
         return fillins.fill(text, self.values)
 
     def day(self, day: date | None) -> str:
-        """A day as the site's readers write it."""
-        return _day(day, self.facts.language) if day else ""
+        """A day in the site's long form."""
+        return _day(day, self._long, self.facts.language) if day else ""
+
+    def short_day(self, day: date | None) -> str:
+        """A day in the form for lists."""
+        facts = self.facts
+        return _day(day, facts.date_short or forms.own_short(facts.language), facts.language) if day else ""
+
+    def moment(self, moment: datetime) -> str:
+        """A moment on the site's clock: its day in the long form, and its time."""
+        language = self.facts.language
+        form = forms.joined(language, self._long, self.facts.time_style or forms.own_time(language))
+        return patterns.format_moment(moment.astimezone(ZoneInfo(self.facts.time_zone)), form, language)
+
+    @property
+    def _long(self) -> str:
+        return self.facts.date_long or forms.own_long(self.facts.language)
 
     def number(self, number: int) -> str:
         """A number in the digits of the site's readers."""

@@ -44,7 +44,7 @@ def teaser(frame: Frame, page: Page) -> Teaser:
     day = page.published
     text = own_description(frame, page)
     return Teaser(
-        frame.root + page.path, frame.filled(page.title), text, frame.day(day), day.isoformat() if day else ""
+        frame.root + page.path, frame.filled(page.title), text, frame.short_day(day), day.isoformat() if day else ""
     )
 
 
@@ -68,6 +68,12 @@ def _text(frame: Frame, page: Page) -> str:
 
     html = markdown.filled_html(page.html, frame.values, frame.root)
     return markdown.with_pictures(html, f"{frame.root}{PREFIX}", drawn)
+
+
+def _last_changed(frame: Frame, page: Page) -> tuple[str, str] | None:
+    """When a page's words last changed, for machines and for people; not on the home page and lists, nor on posts."""
+    moment = frame.changed(page) if page.kind == "page" and page.path != "/" else None
+    return (moment.isoformat(), frame.moment(moment)) if moment else None
 
 
 def _named(frame: Frame, named: Named | None) -> Named | None:
@@ -96,6 +102,7 @@ def values(frame: Frame, page: Page, listed: Sequence[Teaser] = ()) -> dict[str,
         "day": frame.day(day),
         "iso_day": day.isoformat() if day else "",
         "changed": changed.isoformat() if changed else "",
+        "last_changed": _last_changed(frame, page),
         "trail": [(frame.root + path, frame.filled(title)) for path, title in page.trail],
         "older_post": _named(frame, older),
         "newer_post": _named(frame, newer),

@@ -14,6 +14,7 @@ from hestor.core.places.place import Place
 from hestor.press import Renderer
 from hestor.sites.models import Revision, Site
 from hestor.sites.selectors.groups import groups_of
+from hestor.sites.selectors.one_date import with_one_date
 from hestor.sites.selectors.reach import MOMENT, ReachFinder, files_of
 from hestor.sites.selectors.states import draft_of
 from hestor.sites.services.creation import make_site
@@ -25,7 +26,7 @@ class Whole:
     """Every page of a draft, rendered and read one by one, with nothing remembered and nothing counted."""
 
     def __init__(self, site: Site, facts: Facts) -> None:
-        state = draft_of(site, facts)
+        state = with_one_date(draft_of(site, facts))
         own = state.master
         state.master = lambda key: own(key) or svg_master("<rect width='300' height='100'/>", 300, 100)
         renderer = Renderer(state, zones.year_in(facts.time_zone, MOMENT))

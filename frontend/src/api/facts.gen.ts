@@ -273,6 +273,49 @@ export const FACTS = [
         "place": "footer"
       }
     ]
+  },
+  {
+    "key": "date_long",
+    "band": "clock",
+    "editor": "date_form",
+    "size": "line",
+    "within": null,
+    "visual": false,
+    "takesFillIns": false,
+    "slots": [
+      {
+        "place": "dated"
+      }
+    ]
+  },
+  {
+    "key": "date_short",
+    "band": "clock",
+    "editor": "date_form",
+    "size": "line",
+    "within": null,
+    "visual": false,
+    "takesFillIns": false,
+    "slots": [
+      {
+        "place": "dated",
+        "home": true
+      }
+    ]
+  },
+  {
+    "key": "time_style",
+    "band": "clock",
+    "editor": "time_form",
+    "size": "line",
+    "within": null,
+    "visual": false,
+    "takesFillIns": false,
+    "slots": [
+      {
+        "place": "dated"
+      }
+    ]
   }
 ] as const;
 
@@ -281,6 +324,7 @@ export const DRAWN = [
   "header",
   "footer",
   "search",
+  "dated",
   "share",
   "links",
   "feed",

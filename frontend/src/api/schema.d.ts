@@ -104,6 +104,66 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Clock Of
+         * @description What a clock says now, how far it is from UTC, and when it is put forward or back next.
+         */
+        get: operations["hestor_api_towns_clock_of"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dates/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Check
+         * @description What is amiss with a form, and how it writes what tries it; now first. Nothing is kept.
+         */
+        post: operations["hestor_api_dates_check"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dates/forms": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Choices
+         * @description The forms to choose from, each by the example of now; and which the language's own are.
+         */
+        get: operations["hestor_api_dates_choices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/languages": {
         parameters: {
             query?: never;
@@ -715,6 +775,8 @@ export interface components {
             facts?: {
                 accent_colour?: unknown;
                 brand_colour?: unknown;
+                date_long?: unknown;
+                date_short?: unknown;
                 description?: string;
                 footer_text?: string;
                 icon?: unknown;
@@ -728,6 +790,7 @@ export interface components {
                 share_picture?: unknown;
                 short_name?: string;
                 tagline?: string;
+                time_style?: unknown;
                 time_zone?: unknown;
                 typefaces?: unknown;
             } & {
@@ -800,6 +863,91 @@ export interface components {
             preview_url: string;
             /** Revision */
             revision: number;
+        };
+        /**
+         * ClockChangeOut
+         * @description A moment at which a clock is put forward; back, if ``by_minutes`` is negative.
+         */
+        ClockChangeOut: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** By Minutes */
+            by_minutes: number;
+        };
+        /**
+         * ClockOut
+         * @description A clock: what it says now, how far it is ahead of UTC, and its next change; none where it never changes.
+         */
+        ClockOut: {
+            /** Ahead Minutes */
+            ahead_minutes: number;
+            next_change: components["schemas"]["ClockChangeOut"] | null;
+            /**
+             * Now
+             * Format: date-time
+             */
+            now: string;
+            /** Zone */
+            zone: string;
+        };
+        /**
+         * DateFormIn
+         * @description A form to look at, in a language, on a clock.
+         */
+        DateFormIn: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "date" | "time";
+            /** Language */
+            language: string;
+            /** Pattern */
+            pattern: string;
+            /**
+             * Zone
+             * @default UTC
+             */
+            zone: string;
+        };
+        /**
+         * DateFormOut
+         * @description What is amiss with a form (errors), what should be thought of (notices), and how it writes now and samples.
+         */
+        DateFormOut: {
+            /** Errors */
+            errors: components["schemas"]["FieldErrorOut"][];
+            /** Notices */
+            notices: components["schemas"]["FieldErrorOut"][];
+            /** Now */
+            now: string;
+            /** Samples */
+            samples: components["schemas"]["DateSampleOut"][];
+        };
+        /**
+         * DateFormsOut
+         * @description The forms to choose from, and the language's own.
+         */
+        DateFormsOut: {
+            /** Forms */
+            forms: components["schemas"]["FormExample"][];
+            own: components["schemas"]["OwnForms"];
+        };
+        /**
+         * DateSampleOut
+         * @description A form on something that tries it; ``what`` says on what.
+         */
+        DateSampleOut: {
+            /** Text */
+            text: string;
+            /**
+             * What
+             * @enum {string}
+             */
+            what: "one_digit" | "longest" | "last_day" | "midnight" | "noon" | "evening";
         };
         /**
          * DemoAccount
@@ -925,6 +1073,16 @@ export interface components {
              */
             brand_colour: string;
             /**
+             * Date Long
+             * @default
+             */
+            date_long: string;
+            /**
+             * Date Short
+             * @default
+             */
+            date_short: string;
+            /**
              * Description
              * @default
              */
@@ -973,6 +1131,11 @@ export interface components {
              */
             tagline: string;
             /**
+             * Time Style
+             * @default
+             */
+            time_style: string;
+            /**
              * Time Zone
              * @default UTC
              */
@@ -1000,6 +1163,16 @@ export interface components {
             message: string;
             /** Start */
             start?: number | null;
+        };
+        /**
+         * FormExample
+         * @description A form of dates or times (a UTS 35 pattern), and now in that form.
+         */
+        FormExample: {
+            /** Example */
+            example: string;
+            /** Pattern */
+            pattern: string;
         };
         /**
          * HighlightOut
@@ -1203,6 +1376,18 @@ export interface components {
             slug: string;
             /** Town */
             town?: number | null;
+        };
+        /**
+         * OwnForms
+         * @description What a language writes by itself.
+         */
+        OwnForms: {
+            /** Long */
+            long: string;
+            /** Short */
+            short: string;
+            /** Time */
+            time: string;
         };
         /**
          * PageChange
@@ -1539,7 +1724,7 @@ export interface components {
          * @description Anywhere a fact is seen. A new place is a name here and its module; see ``places.all``.
          * @enum {string}
          */
-        Place: "tab" | "header" | "footer" | "search" | "text" | "share" | "links" | "structured" | "not_found" | "feed" | "manifest" | "message";
+        Place: "tab" | "header" | "footer" | "search" | "text" | "dated" | "share" | "links" | "structured" | "not_found" | "feed" | "manifest" | "message";
         /**
          * PlaceIn
          * @description A place whose proof is wanted: on the page that was named, or on the home page.
@@ -1554,7 +1739,7 @@ export interface components {
              * Place
              * @enum {string}
              */
-            place: "tab" | "header" | "footer" | "search" | "share" | "links" | "feed" | "manifest" | "message";
+            place: "tab" | "header" | "footer" | "search" | "dated" | "share" | "links" | "feed" | "manifest" | "message";
         };
         /**
          * PlaceReachOut
@@ -1606,7 +1791,7 @@ export interface components {
              * Place
              * @enum {string}
              */
-            place: "tab" | "header" | "footer" | "search" | "share" | "links" | "feed" | "manifest" | "message";
+            place: "tab" | "header" | "footer" | "search" | "dated" | "share" | "links" | "feed" | "manifest" | "message";
             /** Plates */
             plates: string;
         };
@@ -1635,6 +1820,8 @@ export interface components {
             facts?: {
                 accent_colour?: unknown;
                 brand_colour?: unknown;
+                date_long?: unknown;
+                date_short?: unknown;
                 description?: string;
                 footer_text?: string;
                 icon?: unknown;
@@ -1648,6 +1835,7 @@ export interface components {
                 share_picture?: unknown;
                 short_name?: string;
                 tagline?: string;
+                time_style?: unknown;
                 time_zone?: unknown;
                 typefaces?: unknown;
             } & {
@@ -1717,6 +1905,8 @@ export interface components {
             facts?: {
                 accent_colour?: unknown;
                 brand_colour?: unknown;
+                date_long?: unknown;
+                date_short?: unknown;
                 description?: string;
                 footer_text?: string;
                 icon?: unknown;
@@ -1730,6 +1920,7 @@ export interface components {
                 share_picture?: unknown;
                 short_name?: string;
                 tagline?: string;
+                time_style?: unknown;
                 time_zone?: unknown;
                 typefaces?: unknown;
             } & {
@@ -1871,6 +2062,8 @@ export interface components {
             facts: {
                 accent_colour?: unknown;
                 brand_colour?: unknown;
+                date_long?: unknown;
+                date_short?: unknown;
                 description?: string;
                 footer_text?: string;
                 icon?: unknown;
@@ -1884,6 +2077,7 @@ export interface components {
                 share_picture?: unknown;
                 short_name?: string;
                 tagline?: string;
+                time_style?: unknown;
                 time_zone?: unknown;
                 typefaces?: unknown;
             } & {
@@ -2206,6 +2400,130 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_towns_clock_of: {
+        parameters: {
+            query: {
+                zone: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClockOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_dates_check: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DateFormIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DateFormOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_dates_choices: {
+        parameters: {
+            query: {
+                kind: "date" | "time";
+                language: string;
+                zone?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DateFormsOut"];
                 };
             };
             /** @description Unprocessable Entity */

@@ -3,6 +3,7 @@ import { ColourField, IconField, LogoField, ShareField, TypefacesField } from ".
 import type { Row } from "../draft/facts";
 import { useFact } from "../draft/hooks";
 import { TextField } from "../draft/TextField";
+import { DateFormField, type DateFact } from "./DateFormField";
 import { ClockField, LanguageField } from "./SettingFields";
 
 const SIZES = {
@@ -47,6 +48,10 @@ export function FactField({ row, readOnly }: { row: Row; readOnly: boolean }) {
       return <LanguageField readOnly={readOnly} />;
     case "clock":
       return <ClockField readOnly={readOnly} />;
+    case "date_form":
+      return <DateFormField fact={row.key as DateFact} kind="date" readOnly={readOnly} />;
+    case "time_form":
+      return <DateFormField fact={row.key as DateFact} kind="time" readOnly={readOnly} />;
     default:
       return row.editor satisfies never;
   }

@@ -26,7 +26,9 @@ function span(language: string, minutes: number): string {
   ] as const;
   const said = parts
     .filter(([, count]) => count > 0)
-    .map(([unit, count]) => new Intl.NumberFormat(language, { style: "unit", unit, unitDisplay: "long" }).format(count));
+    .map(([unit, count]) =>
+      new Intl.NumberFormat(language, { style: "unit", unit, unitDisplay: "long" }).format(count),
+    );
   return new Intl.ListFormat(language, { type: "unit" }).format(said);
 }
 

@@ -12,7 +12,7 @@ from typing import Literal
 from babel.dates import PATTERN_CHARS, format_date, format_datetime, format_time
 
 from hestor.core import languages, numerals
-from hestor.core.errors import Problem
+from hestor.core.errors import Param, Problem
 
 Kind = Literal["date", "time"]
 MOST = 60
@@ -85,7 +85,7 @@ def _unclosed(key: str, pattern: str) -> Iterator[Problem]:
 
 
 def _field(key: str, piece: Piece, kind: Kind) -> Problem | None:
-    where = {"position": piece.start + 1, "field": piece.text}
+    where: dict[str, Param] = {"position": piece.start + 1, "field": piece.text}
     if piece.letter in _SLIPS[kind]:
         meant, code = _SLIPS[kind][piece.letter]
         fix = meant * min(len(piece.text), 4 if meant == "M" else 2)

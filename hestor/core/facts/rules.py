@@ -3,6 +3,8 @@
 from dataclasses import dataclass
 
 from hestor.core import languages, zones
+from hestor.core.dates import patterns
+from hestor.core.dates.patterns import Kind
 from hestor.core.errors import Problem
 from hestor.core.imaging import colours
 from hestor.core.rules import Checked, not_text
@@ -66,6 +68,22 @@ def language(key: str, given: object) -> Checked:
     if languages.is_known(given):
         return str(languages.locale_of(given)).replace("_", "-"), ()
     return given, (Problem(key, "language_unknown", {"value": lines.shorten(given, 20)}),)
+
+
+@dataclass(frozen=True)
+class Form:
+    """A form of dates or times: a pattern (UTS 35); empty, the language's own."""
+
+    kind: Kind
+
+    def __call__(self, key: str, given: object) -> Checked:
+        """Tidies and checks."""
+        if not isinstance(given, str):
+            return not_text(key)
+        if len(given) > 4 * patterns.MOST:
+            return "", (lines.too_long(key, given, patterns.MOST),)
+        pattern = lines.tidy(given)
+        return pattern, patterns.problems(key, pattern, self.kind)
 
 
 def time_zone(key: str, given: object) -> Checked:

@@ -29,7 +29,7 @@ class Band(StrEnum):
     CLOCK = "clock"
 
 
-Editor = Literal["line", "logo", "icon", "share", "colour", "typefaces", "language", "clock"]
+Editor = Literal["line", "logo", "icon", "share", "colour", "typefaces", "language", "clock", "date_form", "time_form"]
 Size = Literal["name", "line", "text"]
 
 

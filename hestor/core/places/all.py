@@ -1,5 +1,6 @@
 """All places, in the order in which reach lists them. A new place is its module and its line here."""
 
+from hestor.core.places.dated import DATED
 from hestor.core.places.definition import FilePlace, PagePlace
 from hestor.core.places.feed import FEED
 from hestor.core.places.footer import FOOTER
@@ -15,7 +16,7 @@ from hestor.core.places.structured import STRUCTURED
 from hestor.core.places.tab import TAB
 from hestor.core.places.text import TEXT
 
-PAGE_PLACES: tuple[PagePlace, ...] = (TAB, HEADER, FOOTER, SEARCH, TEXT, SHARE, LINKS, STRUCTURED)
+PAGE_PLACES: tuple[PagePlace, ...] = (TAB, HEADER, FOOTER, SEARCH, TEXT, DATED, SHARE, LINKS, STRUCTURED)
 FILE_PLACES: tuple[FilePlace, ...] = (NOT_FOUND, FEED, MANIFEST, MESSAGE)
 DRAWN: tuple[Place, ...] = (
     *(one.place for one in PAGE_PLACES if one.proof),

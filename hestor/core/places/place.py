@@ -11,6 +11,7 @@ class Place(StrEnum):
     FOOTER = "footer"
     SEARCH = "search"
     TEXT = "text"
+    DATED = "dated"
     SHARE = "share"
     LINKS = "links"
     STRUCTURED = "structured"

@@ -217,9 +217,17 @@ class PageReading:
         return self._text("body > footer") or self._text("footer")
 
     @cached_property
+    def dates(self) -> tuple[str, ...]:
+        """The dates and times that the page's main part says, in reading order."""
+        return tuple(_said(node) for node in self._tree.css("main time"))
+
+    @cached_property
     def text(self) -> str:
-        """Everything that the page's main part says."""
-        return self._text("main")
+        """Everything that the page's main part says, but for its dates."""
+        text = self._text("main")
+        for said in self.dates:
+            text = text.replace(said, "", 1)
+        return words(text)
 
     @cached_property
     def structured_text(self) -> str:

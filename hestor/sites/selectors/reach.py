@@ -26,6 +26,7 @@ from hestor.press.state import Page
 from hestor.sites.models import Site
 from hestor.sites.selectors import groups
 from hestor.sites.selectors.groups import Group
+from hestor.sites.selectors.one_date import with_one_date
 from hestor.sites.selectors.states import StoredState, draft_of
 
 # A moment at which it is another year east of the date line than in Greenwich, so that a clock shows in years.
@@ -84,7 +85,8 @@ class _Sample:
 def read_state(site: Site, facts: Facts, found: Sequence[Group]) -> SiteReading:
     """One state of the facts as it shows on one page of each group, and in the files. Raises LookupError."""
     sampled = {group.path: group.children for group in found if group.children}
-    renderer = Renderer(_Sample(site, draft_of(site, facts), sampled), zones.year_in(facts.time_zone, MOMENT))
+    state = with_one_date(draft_of(site, facts))
+    renderer = Renderer(_Sample(site, state, sampled), zones.year_in(facts.time_zone, MOMENT))
     pages = []
     for group in found:
         page = renderer.read(group.path)

@@ -1,0 +1,123 @@
+import { useState } from "react";
+import { useTranslation } from "react-i18next";
+import { useFact, useFactActions } from "../draft/hooks";
+import { TextField } from "../draft/TextField";
+import { ActionLink } from "../ui/ActionLink";
+import { useSettled } from "../ui/useSettled";
+import { useCheckedForm, useForms, type FormKind } from "./dates";
+
+export type DateFact = "date_long" | "date_short" | "time_style";
+
+interface Props {
+  fact: DateFact;
+  kind: FormKind;
+  readOnly: boolean;
+}
+
+/** How the form that is written would write what tries it, and what should be thought of. */
+function Tried({ fact, kind }: { fact: DateFact; kind: FormKind }) {
+  const { t } = useTranslation();
+  const facts = useFactActions();
+  const pattern = useFact(fact);
+  const language = useFact("language");
+  const zone = useFact("time_zone");
+  const checked = useCheckedForm(useSettled(pattern, 150), kind, language, zone);
+  if (!checked) return null;
+  return (
+    <>
+      {checked.notices.map((notice) => (
+        <p key={notice.code} className="mt-1.5 text-warn">
+          ▲ {notice.message}{" "}
+          {notice.fix && (
+            <button type="button" className="act-link" onClick={() => facts.choose({ [fact]: notice.fix })}>
+              {t("dates.takeOwn")}
+            </button>
+          )}
+        </p>
+      ))}
+      {checked.samples.length > 0 && (
+        <dl className="mt-1.5 grid grid-cols-[auto_1fr] gap-x-3 text-xs">
+          {checked.samples.map((sample) => (
+            <div key={sample.what} className="col-span-2 grid grid-cols-subgrid">
+              <dt className="text-soft">{t(`dates.sample.${sample.what}`)}</dt>
+              <dd dir="auto" lang={language}>
+                {sample.text}
+              </dd>
+            </div>
+          ))}
+        </dl>
+      )}
+    </>
+  );
+}
+
+function Pattern({ fact, kind }: { fact: DateFact; kind: FormKind }) {
+  const { t } = useTranslation();
+  return (
+    <div className="mt-2">
+      <p id={`pattern-${fact}`} className="text-xs text-soft">
+        {t(`dates.pattern.${kind}`)}
+      </p>
+      <TextField
+        document="facts"
+        field={fact}
+        labelledBy={`fact-${fact} pattern-${fact}`}
+        describedBy={`wrong-${fact}`}
+        readOnly={false}
+        className="font-code"
+      />
+    </div>
+  );
+}
+
+/** A form of dates or times, chosen by the example of now; for who wants it, written as a pattern. */
+export function DateFormField({ fact, kind, readOnly }: Props) {
+  const { t } = useTranslation();
+  const facts = useFactActions();
+  const pattern = useFact(fact);
+  const language = useFact("language");
+  const zone = useFact("time_zone");
+  const forms = useForms(kind, language, zone);
+  const [writes, setWrites] = useState(false);
+  if (!forms) return <p className="text-soft">{t("state.loading")}</p>;
+  const own = forms.own[fact === "date_long" ? "long" : fact === "date_short" ? "short" : "time"];
+  const known = pattern === "" || forms.forms.some((form) => form.pattern === pattern);
+  const shown = forms.forms.filter((form) => form.pattern !== own);
+  const options = [{ pattern: "", example: forms.forms.find((form) => form.pattern === own)?.example ?? "" }, ...shown];
+  return (
+    <div data-field={fact} tabIndex={-1} className="outline-none">
+      <div
+        role="radiogroup"
+        aria-labelledby={`fact-${fact}`}
+        className="grid max-h-44 overflow-y-auto rounded-md border border-line p-1"
+      >
+        {options.map((option) => (
+          <label
+            key={option.pattern}
+            className="flex cursor-pointer items-baseline gap-2.5 rounded-sm px-2 py-1 has-checked:bg-act-soft has-focus-visible:outline-2 has-focus-visible:outline-act"
+          >
+            <input
+              type="radio"
+              name={fact}
+              disabled={readOnly}
+              className="size-4 flex-none translate-y-0.5 accent-act"
+              checked={pattern === option.pattern}
+              onChange={() => facts.choose({ [fact]: option.pattern })}
+            />
+            <span dir="auto" lang={language} className="font-medium">
+              {option.example}
+            </span>
+            {option.pattern === "" && <span className="ms-auto text-[11px] text-soft">{t("dates.own")}</span>}
+          </label>
+        ))}
+      </div>
+      {!readOnly && (
+        <ActionLink expanded={writes || !known} onClick={() => setWrites(!writes)}>
+          {t("dates.write")}
+        </ActionLink>
+      )}
+      {(writes || !known) && !readOnly && <Pattern fact={fact} kind={kind} />}
+      <Tried fact={fact} kind={kind} />
+    </div>
+  );
+}

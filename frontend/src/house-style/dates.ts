@@ -1,0 +1,26 @@
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { api, result, type Schemas } from "../api/client";
+
+export type FormKind = "date" | "time";
+
+/** The forms of dates or times that a language has, each by the example of now. */
+export function useForms(kind: FormKind, language: string, zone: string) {
+  const query = { kind, language, zone };
+  return useQuery({
+    queryKey: ["forms", kind, language, zone],
+    queryFn: () => result<Schemas["DateFormsOut"]>(api.GET("/api/dates/forms", { params: { query } })),
+    placeholderData: keepPreviousData,
+    staleTime: 60_000,
+  }).data;
+}
+
+/** What is amiss with a form, and how it writes what tries it; nothing for the language's own. */
+export function useCheckedForm(pattern: string, kind: FormKind, language: string, zone: string) {
+  return useQuery({
+    queryKey: ["form", pattern, kind, language, zone],
+    queryFn: () =>
+      result<Schemas["DateFormOut"]>(api.POST("/api/dates/check", { body: { pattern, kind, language, zone } })),
+    enabled: pattern !== "",
+    staleTime: 60_000,
+  }).data;
+}

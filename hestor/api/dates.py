@@ -1,0 +1,65 @@
+"""Forms of dates and times: those to choose from, and what is amiss with one that is written."""
+
+from datetime import datetime
+from typing import Any
+from zoneinfo import ZoneInfo
+
+from django.http import HttpRequest
+from ninja import Router
+
+from hestor import clock
+from hestor.api.date_schemas import DateFormIn, DateFormOut, DateFormsOut
+from hestor.api.errors import field_error
+from hestor.api.schemas import ProblemOut
+from hestor.core.dates import forms, patterns, samples
+from hestor.core.dates.patterns import Kind
+from hestor.core.errors import InvalidInput, Problem
+from hestor.core.facts import document, rules
+
+router = Router(tags=["dates"])
+_FIELDS: dict[Kind, str] = {"date": "date_long", "time": "time_style"}
+
+
+def _settled(language: str, zone: str) -> tuple[str, datetime]:
+    """The language as it is kept, and the present moment on a clock. Raises InvalidInput."""
+    kept, problems = document.check("language", language)
+    clocked, more = document.check("time_zone", zone)
+    if problems or more:
+        raise InvalidInput((*problems, *more))
+    return kept, clock.now().astimezone(ZoneInfo(clocked))
+
+
+def _shown(moment: datetime, pattern: str, kind: Kind, language: str) -> str:
+    if kind == "date":
+        return patterns.format_day(moment.date(), pattern, language)
+    return patterns.format_clock(moment, pattern, language)
+
+
+@router.get("/dates/forms", response={200: DateFormsOut, 422: ProblemOut})
+def choices(request: HttpRequest, kind: Kind, language: str, zone: str = "UTC") -> dict[str, Any]:
+    """The forms to choose from, each by the example of now; and which the language's own are."""
+    kept, now = _settled(language, zone)
+    found = [{"pattern": form, "example": _shown(now, form, kind, kept)} for form in forms.choices(kept, kind)]
+    own = {"long": forms.own_long(kept), "short": forms.own_short(kept), "time": forms.own_time(kept)}
+    return {"forms": found, "own": own}
+
+
+def _notices(field: str, pattern: str, kind: Kind, language: str) -> list[Problem]:
+    if kind != "date" or not patterns.is_ambiguous(pattern):
+        return []
+    return [Problem(field, "date_ambiguous", {}, 0, len(pattern), forms.own_long(language))]
+
+
+@router.post("/dates/check", response={200: DateFormOut, 422: ProblemOut})
+def check(request: HttpRequest, given: DateFormIn) -> dict[str, Any]:
+    """What is amiss with a form, and how it writes what tries it; now first. Nothing is kept."""
+    kept, now = _settled(given.language, given.zone)
+    field = _FIELDS[given.kind]
+    pattern, problems = rules.Form(given.kind)(field, given.pattern)
+    usable = pattern and not problems
+    return {
+        "errors": [field_error(problem) for problem in problems],
+        "notices": [field_error(one) for one in _notices(field, pattern, given.kind, kept)] if usable else [],
+        "now": _shown(now, pattern, given.kind, kept) if usable else "",
+        "samples": [vars(one) for one in samples.samples(pattern, given.kind, kept, now.year)] if usable else [],
+    }
