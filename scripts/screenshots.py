@@ -42,6 +42,10 @@ def _brand(page: Page, server: Server) -> None:
     for band, name in (("brand", "logo-and-icon"), ("colours", "colours")):
         page.evaluate(f"document.getElementById('{band}').scrollIntoView()")
         _shot(page, name)
+    page.goto(f"{server.desk}/silberpfad/style#clock")
+    page.get_by_role("group", name="Time of the day").get_by_role("radio").first.wait_for()
+    page.evaluate("document.getElementById('clock').scrollIntoView()")
+    _shot(page, "dates")
     page.goto(f"{server.desk}/narjis/style")
     icon = page.get_by_role("group", name="Icon", exact=True)
     icon.get_by_role("button", name="Make one").click()

@@ -89,7 +89,7 @@ export function DateFormField({ fact, kind, readOnly }: Props) {
       <div
         role="radiogroup"
         aria-labelledby={`fact-${fact}`}
-        className="grid max-h-44 overflow-y-auto rounded-md border border-line p-1"
+        className="mb-1.5 grid max-h-44 overflow-y-auto rounded-md border border-line p-1"
       >
         {options.map((option) => (
           <label

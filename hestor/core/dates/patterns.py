@@ -85,7 +85,7 @@ def _unclosed(key: str, pattern: str) -> Iterator[Problem]:
 
 
 def _field(key: str, piece: Piece, kind: Kind) -> Problem | None:
-    where: dict[str, Param] = {"position": piece.start + 1, "field": piece.text}
+    where: dict[str, Param] = {"position": piece.start + 1, "part": piece.text}
     if piece.letter in _SLIPS[kind]:
         meant, code = _SLIPS[kind][piece.letter]
         fix = meant * min(len(piece.text), 4 if meant == "M" else 2)

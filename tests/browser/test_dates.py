@@ -1,0 +1,56 @@
+"""Dates and times chosen by example, or written as a pattern, until every page says them so."""
+
+import pytest
+from playwright.sync_api import expect
+
+
+def publish(page) -> None:
+    page.get_by_role("button", name="Review").first.click()
+    page.get_by_role("button", name="Publish th").click()
+    expect(page.get_by_role("heading", name="is live")).to_be_visible()
+
+
+@pytest.mark.parametrize("width", [1280, 390])
+def test_a_form_chosen_by_example_reaches_every_page(server, people, width):
+    person = people(server, width=width).sign_in().open()
+    page = person.page
+    row = person.fact("Long date")
+    expect(row.get_by_role("radio").first).to_be_checked()
+    row.get_by_role("radio").nth(1).check()
+    chosen = row.get_by_role("radio").nth(1).locator("..").inner_text()
+    expect(row).to_contain_text("✓ Kept")
+    expect(person.proof("Long date", "Dates on the page")).to_contain_text(chosen.split(" ")[-1])
+    assert (person.faults(), person.overflows()) == ([], 0)
+    publish(page)
+    page.goto(server.site("quillmere") + "/news/great-drying-2026/")
+    expect(page.locator("article .day").first).to_have_text("Saturday, 14 November 2026")
+    page.goto(server.site("quillmere") + "/")
+    expect(page.locator(".teasers .day").first).to_have_text("14 Nov 2026")
+
+
+def test_a_pattern_is_written_and_its_slips_mended_by_keyboard(server, people):
+    person = people(server).sign_in().open("silberpfad")
+    page = person.page
+    row = person.fact("Date in lists")
+    row.get_by_role("button", name="Write a pattern").press("Enter")
+    field = row.get_by_role("textbox")
+    field.fill("dd.mm.y")
+    expect(row.get_by_role("alert")).to_contain_text("The month is “MM”")
+    row.get_by_role("button", name="Write MM").press("Enter")
+    expect(field).to_have_value("dd.MM.y")
+    expect(row).to_contain_text("✓ Kept")
+    expect(row).to_contain_text("may take the day for the month")
+    row.get_by_role("button", name="Name the month").press("Enter")
+    expect(field).to_have_value("d. MMMM y")
+    publish(page)
+    page.goto(server.site("silberpfad") + "/")
+    expect(page.locator(".teasers .day").first).to_have_text("22. Oktober 2026")
+
+
+def test_a_clock_says_how_far_it_is_and_when_it_changes(shared_server, people):
+    person = people(shared_server).sign_in().open()
+    row = person.fact("Clock")
+    expect(row).to_contain_text("UTC")
+    expect(row).to_contain_text("by 1 hour")
+    row.get_by_role("combobox").fill("Auckland")
+    expect(row.get_by_role("option").first).to_contain_text("New Zealand ·")
