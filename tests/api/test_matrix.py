@@ -60,6 +60,9 @@ ANY_ACCOUNT = [
     ("DELETE", "/account/devices/{device}", None, 404),
     ("GET", "/towns?q=lo", None, 200),
     ("GET", "/languages?q=de", None, 200),
+    ("GET", "/clock?zone=UTC", None, 200),
+    ("GET", "/dates/forms?kind=date&language=en", None, 200),
+    ("POST", "/dates/check", {"pattern": "d", "kind": "date", "language": "en"}, 200),
 ]
 OPEN = {("GET", "/session"), ("POST", "/session"), ("DELETE", "/session"), ("POST", "/accounts")} | {
     ("POST", "/new-password"),

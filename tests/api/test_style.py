@@ -18,7 +18,13 @@ def test_the_house_style(desk, site):
     assert said["revision"] == site.revision
     assert said["facts"] == said["live_facts"]
     assert (said["changed"], said["changed_pages"], said["live_number"]) == ([], 0, 1)
-    assert said["derived"] == {"short_name": "Seed Library", "accent_colour": "#3d4f7c"}
+    assert said["derived"] == {
+        "short_name": "Seed Library",
+        "accent_colour": "#3d4f7c",
+        "date_long": "23 September 2026",
+        "date_short": "23 Sept 2026",
+        "time_style": "16:45",
+    }
     assert (said["words"]["name"], said["live_words"]["icon"]) == ("Seed Library", "The starter icon")
 
 

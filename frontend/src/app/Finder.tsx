@@ -1,6 +1,6 @@
 import { useCombobox } from "downshift";
 import { Dialog } from "radix-ui";
-import { useRef } from "react";
+import { useId, useRef } from "react";
 import { useTranslation } from "react-i18next";
 import { found, type Entry } from "./entries";
 
@@ -17,8 +17,10 @@ interface Props {
 export function Finder({ entries, typed, onType, onReady, onClose }: Props) {
   const { t } = useTranslation();
   const chosen = useRef(false);
+  const field = useId();
   const shown = found(entries, typed);
   const box = useCombobox<Entry>({
+    inputId: field,
     items: shown,
     isOpen: true,
     inputValue: typed,
@@ -44,6 +46,11 @@ export function Finder({ entries, typed, onType, onReady, onClose }: Props) {
         <Dialog.Overlay className="fixed inset-0 z-40 bg-black/30" />
         <Dialog.Content
           aria-describedby={undefined}
+          // By itself the focus would also select what was typed before, so that the next letter replaced it.
+          onOpenAutoFocus={(event) => {
+            event.preventDefault();
+            document.getElementById(field)?.focus();
+          }}
           // What was chosen takes the focus by itself.
           onCloseAutoFocus={(event) => chosen.current && event.preventDefault()}
           className="fixed inset-x-0 top-0 z-50 mx-auto flex max-h-[82vh] w-[46rem] max-w-full flex-col border border-t-0 border-line bg-paper shadow-xl sm:rounded-b-lg"
@@ -53,7 +60,10 @@ export function Finder({ entries, typed, onType, onReady, onClose }: Props) {
             {t("finder.label")}
           </label>
           <input
-            {...box.getInputProps({ onChange: (event) => onType(event.currentTarget.value), onFocus: onReady })}
+            {...box.getInputProps({
+              onChange: (event) => onType(event.currentTarget.value),
+              onFocus: onReady,
+            })}
             dir="auto"
             placeholder={t("finder.placeholder")}
             className="w-full flex-none border-b border-ink bg-paper px-5 py-4 font-display text-lg outline-none placeholder:text-soft"

@@ -102,3 +102,17 @@ def test_a_trim_shows_only_what_is_left():
     measured = logos.measured(master, box, GROUND)
     assert measured.shape == pytest.approx(4, abs=0.1)
     assert measured.standing == {"light": "clear", "dark": "lost"}
+
+
+def test_each_size_of_a_drawing_is_drawn_anew_and_a_larger_one_is_never_the_lighter():
+    """One that is shrunk from another has soft edges, which take more bytes than the sharp ones of a larger size."""
+    master = svg_master(
+        "<circle cx='50' cy='50' r='44' fill='#7a2e4d'/><path d='M20 80 80 20' stroke='#fff'/>", 100, 100
+    )
+    sizes = logos.plan(master, WHOLE, 72)
+    files = logos.files(master, WHOLE, "", sizes)
+    weights = [len(files[size.scale, "webp"]) for size in sizes]
+    assert weights == sorted(weights)
+    for size in sizes:
+        drawn = raster.draw(master, size.width, size.height)
+        assert np.array_equal(np.asarray(opened(files[size.scale, "png"]).convert("RGBA")), np.asarray(drawn))
