@@ -30,6 +30,8 @@ def measure() -> Iterator[Figure]:
     edition = _edition()
     by_path = {p.path: p for p in edition.pages}
     edition.page = by_path.get  # type: ignore[method-assign]  # the look-up is the database's part, not the press's
+    beside = {p.path: edition.around(p) for p in edition.pages if p.kind == "post"}
+    edition.around = lambda post: beside[post.path]  # type: ignore[method-assign]  # likewise
     press = Renderer(edition, datetime.now(UTC).year)
     template = JINJA.get_template("page.html.jinja")
     ready = [(press.frame.shared, pages.values(press.frame, p)) for p in edition.pages]

@@ -3,6 +3,7 @@
 import json
 from collections.abc import Mapping
 from datetime import datetime
+from functools import lru_cache
 from typing import Any
 from urllib.parse import quote
 
@@ -17,6 +18,7 @@ from hestor.press.brand_files import BrandFiles
 _SITEMAP = "http://www.sitemaps.org/schemas/sitemap/0.9"
 
 
+@lru_cache(maxsize=4096)
 def address(origin: str, path: str) -> str:
     """The full address of a path, percent-encoded (RFC 3986)."""
     return origin + quote(path, safe="/-._~", errors="replace")

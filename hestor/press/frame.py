@@ -17,7 +17,7 @@ from hestor.core.facts import document, plates
 from hestor.core.imaging import palettes
 from hestor.core.pages import posting
 from hestor.core.text import fillins
-from hestor.press import faces, static_files
+from hestor.press import faces, publisher, static_files
 from hestor.press.brand_files import BrandFiles
 from hestor.press.response import HTML, Response
 from hestor.press.state import MenuItem, Page, SiteState
@@ -46,6 +46,11 @@ class Preview:
 @lru_cache(maxsize=4096)
 def _day(day: date, form: str, language: str) -> str:
     return patterns.format_day(day, form, language)
+
+
+@lru_cache(maxsize=4096)
+def _moment(moment: datetime, zone: str, form: str, language: str) -> str:
+    return patterns.format_moment(moment.astimezone(ZoneInfo(zone)), form, language)
 
 
 class Frame:
@@ -82,7 +87,7 @@ class Frame:
         """A moment on the site's clock: its day in the long form, and its time."""
         language = self.facts.language
         form = forms.joined(language, self._long, self.facts.time_style or forms.own_time(language))
-        return patterns.format_moment(moment.astimezone(ZoneInfo(self.facts.time_zone)), form, language)
+        return _moment(moment, self.facts.time_zone, form, language)
 
     @property
     def _long(self) -> str:
@@ -98,9 +103,11 @@ class Frame:
 
     def html(self, template: str, status: int = 200, **values: Any) -> Response:
         """A page from its template."""
-        return Response(
-            status, HTML, JINJA.get_template(template).render(self.shared, **values).encode(errors="replace")
-        )
+        text = JINJA.get_template(template).render(self.shared, **values)
+        try:
+            return Response(status, HTML, text.encode())
+        except UnicodeEncodeError:
+            return Response(status, HTML, text.encode(errors="replace"))
 
     @cached_property
     def has_news(self) -> bool:
@@ -124,14 +131,37 @@ class Frame:
         return plates.named(shown) if shown else ""
 
     @cached_property
+    def author(self) -> Mapping[str, Any]:
+        """Who wrote the site's posts, for machines."""
+        return publisher.organisation(self.facts.name, self.state.origin)
+
+    @cached_property
+    def publisher(self) -> Mapping[str, Any]:
+        """Who publishes the site, with a logo, for machines."""
+        return {**self.author, "logo": publisher.logo(self.public_brand, self.state.origin)}
+
+    @cached_property
     def _script(self) -> str:
         return languages.script(self.facts.language)
 
     def preloads(self, title: str, html: str) -> list[str]:
         """The fonts that a page needs at once, so that they are fetched with its stylesheet, not after it."""
-        text = f"{self.facts.name}{self.facts.tagline}{title}{html}"
+        # Most pages are plain ASCII, which is told much faster than by looking for letters.
+        if self._is_plain and title.isascii() and html.isascii():
+            return self._plain_preloads
+        return self._preloads(f"{self.facts.name}{self.facts.tagline}{title}{html}")
+
+    def _preloads(self, text: str) -> list[str]:
         names = faces.needed(self.facts.typefaces, self._script, text)
         return [self.root + static_files.font_url(name) for name in names]
+
+    @cached_property
+    def _plain_preloads(self) -> list[str]:
+        return self._preloads("")
+
+    @cached_property
+    def _is_plain(self) -> bool:
+        return self.facts.name.isascii() and self.facts.tagline.isascii()
 
     def said(self, key: str, **params: str | int) -> Markup:
         """Hestor's own words, marked with the language that they are in where it is not the page's."""

@@ -2,6 +2,7 @@
 
 from collections.abc import Sequence
 from dataclasses import dataclass
+from datetime import datetime
 from typing import Any
 
 from markupsafe import Markup
@@ -13,7 +14,7 @@ from hestor.press.brand_files import PREFIX, Shown
 from hestor.press.frame import JINJA, Frame
 from hestor.press.response import Response
 from hestor.press.state import Named, Page
-from hestor.press.structured import structured
+from hestor.press.structured import Told, structured
 
 _LATEST_ON_HOME = 3
 # The width of the text (41 rem of 18 pixels) where the window is wider, else the window without its edges. In CSS
@@ -70,10 +71,10 @@ def _text(frame: Frame, page: Page) -> str:
     return markdown.with_pictures(html, f"{frame.root}{PREFIX}", drawn)
 
 
-def _last_changed(frame: Frame, page: Page) -> tuple[str, str] | None:
+def _last_changed(frame: Frame, page: Page, moment: datetime | None) -> tuple[str, str] | None:
     """When a page's words last changed, for machines and for people; not on the home page and lists, nor on posts."""
-    moment = frame.changed(page) if page.kind == "page" and page.path != "/" else None
-    return (moment.isoformat(), frame.moment(moment)) if moment else None
+    says = moment and page.kind == "page" and page.path != "/"
+    return (moment.isoformat(), frame.moment(moment)) if moment and says else None
 
 
 def _named(frame: Frame, named: Named | None) -> Named | None:
@@ -89,7 +90,8 @@ def values(frame: Frame, page: Page, listed: Sequence[Teaser] = ()) -> dict[str,
     description = descriptions.description(home, own, facts.description)
     share = _share(frame, page)
     older, newer = state.around(page) if page.kind == "post" and day else (None, None)
-    changed = frame.changed(page) if day else None
+    changed = frame.changed(page)
+    iso_changed = changed.isoformat() if changed else ""
     return {
         "path": page.path,
         "title": titles.title_of(page.path, title, facts.name, facts.tagline),
@@ -101,8 +103,8 @@ def values(frame: Frame, page: Page, listed: Sequence[Teaser] = ()) -> dict[str,
         "preloads": frame.preloads(title, page.html),
         "day": frame.day(day),
         "iso_day": day.isoformat() if day else "",
-        "changed": changed.isoformat() if changed else "",
-        "last_changed": _last_changed(frame, page),
+        "changed": iso_changed if day else "",
+        "last_changed": _last_changed(frame, page, changed),
         "trail": [(frame.root + path, frame.filled(title)) for path, title in page.trail],
         "older_post": _named(frame, older),
         "newer_post": _named(frame, newer),
@@ -110,7 +112,7 @@ def values(frame: Frame, page: Page, listed: Sequence[Teaser] = ()) -> dict[str,
         "posts": listed,
         "latest": [teaser(frame, post) for post in state.posts(0, _LATEST_ON_HOME)] if home else (),
         "news": state.news() if home else None,
-        "structured": Markup(structured(frame, page, title, description, share)),  # noqa: S704
+        "structured": Markup(structured(frame, page, Told(title, description, share, iso_changed))),  # noqa: S704
         "share": share,
         "share_title": "" if home else title,
     }

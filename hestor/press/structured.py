@@ -2,6 +2,7 @@
 
 import json
 from collections.abc import Iterator, Sequence
+from dataclasses import dataclass
 from typing import Any
 
 from hestor.core.facts import words
@@ -10,24 +11,10 @@ from hestor.press.files import address
 from hestor.press.frame import Frame
 from hestor.press.state import Page
 
-# Search engines want a publisher's logo to have at least so many pixels a side.
-_LEAST_LOGO = 112
-_ICON_SIDE = 512
+_ENCODER = json.JSONEncoder(ensure_ascii=False)
+# "</script" and "<!--" would end or change the element wherever they stand (HTML, 4.12.1.3).
+_SAFE = tuple((character, f"\\u{ord(character):04x}") for character in "<>&")
 Record = dict[str, Any]
-
-
-def _logo(frame: Frame) -> Record:
-    """The sharpest file of the logo where it is large enough, else the icon."""
-    origin, brand, logo = frame.state.origin, frame.public_brand, frame.public_brand.logo
-    if logo and min(logo.largest_size) >= _LEAST_LOGO:
-        width, height = logo.largest_size
-        return {"@type": "ImageObject", "url": origin + logo.large, "width": width, "height": height}
-    icon = f"{origin}{brand.icon_folder}icon-{_ICON_SIDE}.png"
-    return {"@type": "ImageObject", "url": icon, "width": _ICON_SIDE, "height": _ICON_SIDE}
-
-
-def _organisation(frame: Frame) -> Record:
-    return {"@type": "Organization", "name": frame.facts.name, "url": f"{frame.state.origin}/", "logo": _logo(frame)}
 
 
 def _site(frame: Frame) -> Record:
@@ -39,7 +26,7 @@ def _site(frame: Frame) -> Record:
         "url": f"{origin}/",
         "inLanguage": facts.language,
         "image": origin + frame.public_brand.share.src,
-        "publisher": _organisation(frame),
+        "publisher": frame.publisher,
     }
     return record | ({"description": facts.description} if facts.description else {})
 
@@ -53,44 +40,54 @@ def _trail(frame: Frame, page: Page, title: str) -> Record:
     return {"@type": "BreadcrumbList", "itemListElement": items}
 
 
-def _post(frame: Frame, page: Page, title: str, description: str, share: Shown) -> Record:
+@dataclass(frozen=True)
+class Told:
+    """What was found out of a page already: its title and description, its picture, its last change (RFC 3339)."""
+
+    title: str
+    description: str
+    share: Shown
+    changed: str
+
+
+def _post(frame: Frame, page: Page, told: Told) -> Record:
     own = address(frame.state.origin, page.path)
-    dates = {"datePublished": page.published.isoformat()} if page.published else {}
-    if changed := frame.changed(page):
-        dates["dateModified"] = changed.isoformat()
-    return {
+    record = {
         "@type": "BlogPosting",
-        "headline": title,
-        **({"description": description} if description else {}),
-        **dates,
+        "headline": told.title,
         "url": own,
         "mainEntityOfPage": own,
         "inLanguage": frame.facts.language,
-        "image": frame.state.origin + share.src,
-        "author": _organisation(frame),
-        "publisher": _organisation(frame),
+        "image": frame.state.origin + told.share.src,
+        "author": frame.author,
+        "publisher": frame.publisher,
     }
+    if told.description:
+        record["description"] = told.description
+    if page.published:
+        record["datePublished"] = page.published.isoformat()
+    if told.changed:
+        record["dateModified"] = told.changed
+    return record
 
 
-def _records(frame: Frame, page: Page, title: str, description: str, share: Shown) -> Iterator[Record]:
+def _records(frame: Frame, page: Page, told: Told) -> Iterator[Record]:
     if page.path == "/":
         yield _site(frame)
     if page.kind == "post":
-        yield _post(frame, page, title, description, share)
+        yield _post(frame, page, told)
     if page.trail:
-        yield _trail(frame, page, title)
+        yield _trail(frame, page, told.title)
 
 
-def structured(frame: Frame, page: Page, title: str, description: str, share: Shown) -> str:
+def structured(frame: Frame, page: Page, told: Told) -> str:
     """The page's records, safe inside a script element; empty where there is nothing to say."""
-    records: Sequence[Record] = list(_records(frame, page, title, description, share))
+    records: Sequence[Record] = list(_records(frame, page, told))
     if not records:
         return ""
     context = {"@context": "https://schema.org"}
-    text = json.dumps(
-        {**context, **records[0]} if len(records) == 1 else {**context, "@graph": records}, ensure_ascii=False
-    )
-    # "</script" and "<!--" would end or change the element wherever they stand (HTML, 4.12.1.3).
-    for character in "<>&":
-        text = text.replace(character, f"\\u{ord(character):04x}")
+    record = {**context, **records[0]} if len(records) == 1 else {**context, "@graph": records}
+    text = _ENCODER.encode(record)
+    for character, escape in _SAFE:
+        text = text.replace(character, escape)
     return text

@@ -247,7 +247,8 @@ _PICTURE = re.compile(r'<img src="([^"]*?)pic-([0-9a-f]{32})"(?: alt="([^"]*)")?
 
 def first_picture(compiled: str) -> tuple[str, str]:
     """The key and the description of the first of the site's own pictures in a compiled text; else empty texts."""
-    found = _PICTURE.search(compiled)
+    # Most texts have none, which is told much faster than by looking for one.
+    found = _PICTURE.search(compiled) if OWN_PICTURE in compiled else None
     is_own = found and found[1].startswith(_ROOT)
     return (found[2], html_module.unescape(found[3] or "")) if found and is_own else ("", "")
 

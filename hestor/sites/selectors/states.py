@@ -186,6 +186,11 @@ class CachedPages(StoredPages):
         """How many posts there are."""
         return self._once(("post count",), super().post_count)
 
+    def around(self, post: Page) -> tuple[Named | None, Named | None]:
+        """The post just older than one, and the one just newer."""
+        read = super().around
+        return self._once(("around", post.path), lambda: read(post))
+
     def news(self) -> Named | None:
         """Path and title of the page that lists the posts."""
         return self._once(("news",), super().news)
