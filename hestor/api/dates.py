@@ -13,7 +13,7 @@ from hestor.api.errors import field_error
 from hestor.api.schemas import ProblemOut
 from hestor.core.dates import forms, patterns, samples
 from hestor.core.dates.patterns import Kind
-from hestor.core.errors import InvalidInput, Problem
+from hestor.core.errors import InvalidInput
 from hestor.core.facts import document, rules
 
 router = Router(tags=["dates"])
@@ -29,25 +29,15 @@ def _settled(language: str, zone: str) -> tuple[str, datetime]:
     return kept, clock.now().astimezone(ZoneInfo(clocked))
 
 
-def _shown(moment: datetime, pattern: str, kind: Kind, language: str) -> str:
-    if kind == "date":
-        return patterns.format_day(moment.date(), pattern, language)
-    return patterns.format_clock(moment, pattern, language)
-
-
 @router.get("/dates/forms", response={200: DateFormsOut, 422: ProblemOut})
 def choices(request: HttpRequest, kind: Kind, language: str, zone: str = "UTC") -> dict[str, Any]:
     """The forms to choose from, each by the example of now; and which the language's own are."""
     kept, now = _settled(language, zone)
-    found = [{"pattern": form, "example": _shown(now, form, kind, kept)} for form in forms.choices(kept, kind)]
+    found = [
+        {"pattern": form, "example": patterns.format_as(now, form, kind, kept)} for form in forms.choices(kept, kind)
+    ]
     own = {"long": forms.own_long(kept), "short": forms.own_short(kept), "time": forms.own_time(kept)}
     return {"forms": found, "own": own}
-
-
-def _notices(field: str, pattern: str, kind: Kind, language: str) -> list[Problem]:
-    if kind != "date" or not patterns.is_ambiguous(pattern):
-        return []
-    return [Problem(field, "date_ambiguous", {}, 0, len(pattern), forms.own_long(language))]
 
 
 @router.post("/dates/check", response={200: DateFormOut, 422: ProblemOut})
@@ -59,7 +49,7 @@ def check(request: HttpRequest, given: DateFormIn) -> dict[str, Any]:
     usable = pattern and not problems
     return {
         "errors": [field_error(problem) for problem in problems],
-        "notices": [field_error(one) for one in _notices(field, pattern, given.kind, kept)] if usable else [],
-        "now": _shown(now, pattern, given.kind, kept) if usable else "",
+        "notices": [field_error(one) for one in forms.notices(field, pattern, given.kind, kept)] if usable else [],
+        "now": patterns.format_as(now, pattern, given.kind, kept) if usable else "",
         "samples": [vars(one) for one in samples.samples(pattern, given.kind, kept, now.year)] if usable else [],
     }

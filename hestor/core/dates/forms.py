@@ -5,6 +5,7 @@ from functools import lru_cache
 from hestor.core import languages
 from hestor.core.dates import patterns
 from hestor.core.dates.patterns import Kind
+from hestor.core.errors import Problem
 
 # What CLDR calls them, from the longest on; and further ones that it knows by what they show (skeletons).
 _DATE_LENGTHS = ("full", "long", "medium", "short")
@@ -59,3 +60,10 @@ def choices(language: str, kind: Kind) -> tuple[str, ...]:
     else:
         found = (own_time(language), *_skeletons(language, ("Hm", "hm")), _TWENTY_FOUR, _TWELVE)
     return tuple(form for form in dict.fromkeys(found) if _is_whole(form, kind))
+
+
+def notices(field: str, pattern: str, kind: Kind, language: str) -> tuple[Problem, ...]:
+    """What should be thought of with a form that is free of problems, with the form that avoids it."""
+    if kind != "date" or not patterns.is_ambiguous(pattern):
+        return ()
+    return (Problem(field, "date_ambiguous", {}, 0, len(pattern), own_long(language)),)

@@ -106,7 +106,7 @@ def _clock(key: str, found: tuple[Piece, ...]) -> Iterator[Problem]:
         return
     hour = hours[0]
     if hour.letter in "hK" and not letters & set("abB"):
-        fix = {"h": "H", "K": "H"}[hour.letter] * len(hour.text)
+        fix = "H" * len(hour.text)
         yield Problem(key, "pattern_half_day", {"position": hour.start + 1, "meant": fix}, hour.start, hour.end, fix)
     if "m" not in letters and not letters & set("abB"):
         yield Problem(key, "pattern_hour_alone", {"position": hour.start + 1}, hour.start, hour.end, f"{hour.text}:mm")
@@ -171,3 +171,10 @@ def format_clock(moment: datetime | time, pattern: str, language: str) -> str:
     locale = languages.locale_of(language)
     made = _timed(lambda form: format_time(moment, form, zone, locale), pattern, moment.hour)
     return numerals.written(made, language)
+
+
+def format_as(moment: datetime, pattern: str, kind: Kind, language: str) -> str:
+    """What a form of one kind shows of a moment: its day, or its time."""
+    if kind == "date":
+        return format_day(moment.date(), pattern, language)
+    return format_clock(moment, pattern, language)
