@@ -13,7 +13,7 @@ from markupsafe import Markup, escape
 from hestor import wording
 from hestor.core import languages, numerals
 from hestor.core.dates import forms, patterns
-from hestor.core.facts import document, plates
+from hestor.core.facts import clock, document, plates
 from hestor.core.imaging import palettes
 from hestor.core.pages import posting
 from hestor.core.text import fillins
@@ -76,22 +76,17 @@ class Frame:
 
     def day(self, day: date | None) -> str:
         """A day in the site's long form."""
-        return _day(day, self._long, self.facts.language) if day else ""
+        return _day(day, clock.long_form(self.facts), self.facts.language) if day else ""
 
     def short_day(self, day: date | None) -> str:
         """A day in the form for lists."""
-        facts = self.facts
-        return _day(day, facts.date_short or forms.own_short(facts.language), facts.language) if day else ""
+        return _day(day, clock.short_form(self.facts), self.facts.language) if day else ""
 
     def moment(self, moment: datetime) -> str:
         """A moment on the site's clock: its day in the long form, and its time."""
         language = self.facts.language
-        form = forms.joined(language, self._long, self.facts.time_style or forms.own_time(language))
+        form = forms.joined(language, clock.long_form(self.facts), clock.time_form(self.facts))
         return _moment(moment, self.facts.time_zone, form, language)
-
-    @property
-    def _long(self) -> str:
-        return self.facts.date_long or forms.own_long(self.facts.language)
 
     def number(self, number: int) -> str:
         """A number in the digits of the site's readers."""

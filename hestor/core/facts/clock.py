@@ -1,9 +1,11 @@
 """The band of clock and dates."""
 
+from collections.abc import Callable
 from datetime import datetime
 from typing import Annotated, Any
 
 from hestor.core.dates import forms, patterns
+from hestor.core.dates.patterns import Kind
 from hestor.core.facts import rules
 from hestor.core.facts.spec import Band, FactGroup, FactSpec, Slot, Words
 from hestor.core.places.place import Place
@@ -12,9 +14,23 @@ from hestor.core.places.place import Place
 _EARLY, _LATE = "Pacific/Kiritimati", "Pacific/Pago_Pago"
 _FAR_EAST = ("Pacific/Kiritimati", "Pacific/Apia", "Pacific/Tongatapu", "Pacific/Fakaofo", "Pacific/Auckland")
 
-
 _ISO, _SPELT, _ISO_TIME, _BY_HALVES = "y-MM-dd", "EEEE, d MMMM y", "HH:mm:ss", "h:mm a"
 _EXAMPLE = datetime(2026, 9, 23, 16, 45)
+
+
+def long_form(facts: Any) -> str:
+    """The form of a long date: as said, else the language's own."""
+    return str(facts.date_long) or forms.own_long(facts.language)
+
+
+def short_form(facts: Any) -> str:
+    """The form of a date in lists: as said, else the language's own."""
+    return str(facts.date_short) or forms.own_short(facts.language)
+
+
+def time_form(facts: Any) -> str:
+    """The form of a time of the day: as said, else the language's own."""
+    return str(facts.time_style) or forms.own_time(facts.language)
 
 
 def _example(form: str, language: str) -> str:
@@ -26,8 +42,18 @@ def _form_words(form: str) -> Words:
     return Words(text=_example(form, "en-GB")) if form else Words("value.languages_own")
 
 
-def _other(key: str, one: str, another: str) -> Any:
-    return lambda facts: one if getattr(facts, key) != one else another
+def _form_fact(key: str, kind: Kind, in_effect: Callable[[Any], str], slot: Slot) -> FactSpec:
+    """A form of dates or times; ``in_effect`` gives the one that pages take."""
+    one, another = (_ISO, _SPELT) if kind == "date" else (_ISO_TIME, _BY_HALVES)
+    return FactSpec(
+        Band.CLOCK,
+        rules.Form(kind),
+        lambda facts: one if getattr(facts, key) != one else another,
+        editor="date_form" if kind == "date" else "time_form",
+        slots=(slot,),
+        derived=lambda facts: _example(in_effect(facts), facts.language),
+        in_words=_form_words,
+    )
 
 
 class ClockFacts(FactGroup):
@@ -43,39 +69,6 @@ class ClockFacts(FactGroup):
             slots=(Slot(Place.FOOTER),),
         ),
     ] = "UTC"
-    date_long: Annotated[
-        str,
-        FactSpec(
-            Band.CLOCK,
-            rules.Form("date"),
-            _other("date_long", _ISO, _SPELT),
-            editor="date_form",
-            slots=(Slot(Place.DATED),),
-            derived=lambda facts: _example(forms.own_long(facts.language), facts.language),
-            in_words=_form_words,
-        ),
-    ] = ""
-    date_short: Annotated[
-        str,
-        FactSpec(
-            Band.CLOCK,
-            rules.Form("date"),
-            _other("date_short", _ISO, _SPELT),
-            editor="date_form",
-            slots=(Slot(Place.DATED, home=True),),
-            derived=lambda facts: _example(forms.own_short(facts.language), facts.language),
-            in_words=_form_words,
-        ),
-    ] = ""
-    time_style: Annotated[
-        str,
-        FactSpec(
-            Band.CLOCK,
-            rules.Form("time"),
-            _other("time_style", _ISO_TIME, _BY_HALVES),
-            editor="time_form",
-            slots=(Slot(Place.DATED),),
-            derived=lambda facts: _example(forms.own_time(facts.language), facts.language),
-            in_words=_form_words,
-        ),
-    ] = ""
+    date_long: Annotated[str, _form_fact("date_long", "date", long_form, Slot(Place.DATED))] = ""
+    date_short: Annotated[str, _form_fact("date_short", "date", short_form, Slot(Place.DATED, home=True))] = ""
+    time_style: Annotated[str, _form_fact("time_style", "time", time_form, Slot(Place.DATED))] = ""
