@@ -13,6 +13,7 @@ from lxml import etree, html
 
 from hestor.core.pages import posting
 from hestor.core.text import lines, markdown
+from hestor.press.brand_files import PREFIX
 from hestor.press.files import address
 from hestor.press.frame import Frame
 from hestor.press.response import Response
@@ -43,7 +44,7 @@ def _content(frame: Frame, post: Page, own: str) -> str:
         return f'<img src="{frame.state.origin}{shown.medium}" alt="{alt}" {size}>' if shown else ""
 
     filled = markdown.filled_html(post.html, frame.values)
-    text = markdown.with_pictures(filled, "/_hestor/", drawn)
+    text = markdown.with_pictures(filled, PREFIX, drawn)
     tree = html.fragment_fromstring(lines.carried(text), create_parent="div")
     tree.rewrite_links(lambda link: _joined(own, link))
     inner = "".join(html.tostring(child, encoding="unicode") for child in tree)

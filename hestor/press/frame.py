@@ -116,10 +116,6 @@ class Frame:
         return "" if spoken == self.facts.language else spoken
 
     @cached_property
-    def _themes(self) -> Mapping[palettes.ThemeName, palettes.Theme]:
-        return palettes.themes(self.facts.brand_colour, self.facts.accent_colour)
-
-    @cached_property
     def plate(self) -> str:
         """On which grounds a plate lies behind the logo: ``light``, ``dark``, ``both``; else empty."""
         shown = plates.grounds(self.facts, self.state.standings)
@@ -174,9 +170,9 @@ class Frame:
     def shared(self) -> Mapping[str, Any]:
         """What every template is given."""
         facts = self.facts
+        themes = palettes.themes(facts.brand_colour, facts.accent_colour)
         return {
             "facts": facts,
-            "words": self.words,
             "root": self.root,
             "preview": self.preview,
             "language": facts.language,
@@ -195,6 +191,6 @@ class Frame:
             "share_locale": languages.with_country(facts.language),
             "plate": self.plate,
             "is_arabic": self._script == "Arab",
-            "theme_colours": {name: theme.band for name, theme in self._themes.items()},
+            "theme_colours": {name: theme.band for name, theme in themes.items()},
             "manifest_url": f"{self.root}/site.webmanifest",
         }

@@ -13,11 +13,11 @@ def respond(frame: Frame, news: Page, number: int) -> Response:
     count = page_count(frame.state.post_count())
     posts = frame.state.posts((number - 1) * POSTS_A_PAGE, POSTS_A_PAGE)
     own = page_path(news.path, number)
-    which = frame.words["page_number"].format(number=frame.number(number), count=frame.number(count))
+    numbers = {"number": frame.number(number), "count": frame.number(count)}
     listed = [page.teaser(frame, post) for post in posts]
     values = page.values(frame, news, listed)
     if number > 1:
-        heading = f"{values['heading']}, {which}"
+        heading = f"{values['heading']}, {frame.words['page_number'].format(**numbers)}"
         values |= {
             "title": titles.page_title(heading, frame.facts.name),
             "share_title": heading,
@@ -27,7 +27,7 @@ def respond(frame: Frame, news: Page, number: int) -> Response:
             "description": descriptions.of_list(one.title for one in listed),
         }
     values |= {
-        "page_number": which if count > 1 else "",
+        "page_number": frame.said("page_number", **numbers) if count > 1 else "",
         "newer": frame.root + page_path(news.path, number - 1) if number > 1 else "",
         "older": frame.root + page_path(news.path, number + 1) if number < count else "",
     }

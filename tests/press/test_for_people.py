@@ -63,8 +63,14 @@ def test_a_post_leads_back_and_on():
 
 def test_words_that_hestor_has_in_another_language_only_are_marked_with_it():
     welsh = FACTS.model_copy(update={"language": "cy"})
-    for path in ("/", "/nowhere/", "/about/people/"):
-        tree = tree_of(small(welsh), path)
+    listed = MemoryState(welsh, posts(25).pages)
+    for state, path in (
+        (small(welsh), "/"),
+        (small(welsh), "/nowhere/"),
+        (small(welsh), "/about/people/"),
+        (listed, "/news/2/"),
+    ):
+        tree = tree_of(state, path)
         assert tree.root.attributes["lang"] == "cy"
         own = {node.text() for node in tree.css('[lang="en"]')}
         found = wording.catalogue("public", "en").items()
@@ -72,6 +78,7 @@ def test_words_that_hestor_has_in_another_language_only_are_marked_with_it():
         assert messages["skip"] in own
         plain = {node.text(deep=False).strip() for node in tree.css("body *") if node.attributes.get("lang") != "en"}
         assert not plain & set(messages.values()) - {""}
+    assert "Page 2 of 2" in {node.text() for node in tree_of(listed, "/news/2/").css('.numbers [lang="en"]')}
     assert not tree_of(small(FACTS.model_copy(update={"language": "de-CH"}))).css("body [lang]")
 
 
