@@ -63,7 +63,8 @@ def test_a_post_leads_back_and_on():
 
 def test_words_that_hestor_has_in_another_language_only_are_marked_with_it():
     welsh = FACTS.model_copy(update={"language": "cy"})
-    listed = MemoryState(welsh, posts(25).pages)
+    home, *others = posts(25).pages
+    listed = MemoryState(welsh, [replace(home, title="Hafan"), *others])
     for state, path in (
         (small(welsh), "/"),
         (small(welsh), "/nowhere/"),
