@@ -2,7 +2,9 @@ import { useState } from "react";
 import { useTranslation } from "react-i18next";
 import { useFact, useFactActions } from "../draft/hooks";
 import { TextField } from "../draft/TextField";
+import type { Schemas } from "../api/client";
 import { ActionLink } from "../ui/ActionLink";
+import { QueryBoundary } from "../ui/QueryBoundary";
 import { useSettled } from "../ui/useSettled";
 import { useCheckedForm, useForms, type FormKind } from "./dates";
 
@@ -71,15 +73,17 @@ function Pattern({ fact, kind }: { fact: DateFact; kind: FormKind }) {
 }
 
 /** A form of dates or times, chosen by the example of now; for who wants it, written as a pattern. */
-export function DateFormField({ fact, kind, readOnly }: Props) {
+export function DateFormField(props: Props) {
+  const forms = useForms(props.kind, useFact("language"), useFact("time_zone"));
+  return <QueryBoundary query={forms}>{(found) => <Chosen {...props} forms={found} />}</QueryBoundary>;
+}
+
+function Chosen({ fact, kind, readOnly, forms }: Props & { forms: Schemas["DateFormsOut"] }) {
   const { t } = useTranslation();
   const facts = useFactActions();
   const pattern = useFact(fact);
   const language = useFact("language");
-  const zone = useFact("time_zone");
-  const forms = useForms(kind, language, zone);
   const [writes, setWrites] = useState(false);
-  if (!forms) return <p className="text-soft">{t("state.loading")}</p>;
   const own = forms.own[fact === "date_long" ? "long" : fact === "date_short" ? "short" : "time"];
   const known = pattern === "" || forms.forms.some((form) => form.pattern === pattern);
   const shown = forms.forms.filter((form) => form.pattern !== own);

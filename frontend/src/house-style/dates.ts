@@ -11,7 +11,7 @@ export function useForms(kind: FormKind, language: string, zone: string) {
     queryFn: () => result<Schemas["DateFormsOut"]>(api.GET("/api/dates/forms", { params: { query } })),
     placeholderData: keepPreviousData,
     staleTime: 60_000,
-  }).data;
+  });
 }
 
 /** What is amiss with a form, and how it writes what tries it; nothing for the language's own. */
