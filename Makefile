@@ -46,7 +46,7 @@ $(DESK): $(STAMPS)/node $(STAMPS)/python $(DESK_SOURCES)
 	@$(VENV)/python -m whitenoise.compress -q hestor/desk/dist/public
 
 towns: $(STAMPS)/towns
-$(STAMPS)/towns: $(STAMPS)/python hestor/towns/models.py
+$(STAMPS)/towns: $(STAMPS)/python $(STAMPS)/node hestor/towns/models.py hestor/towns/management/commands/build_towns.py
 	@rm -f build/towns.sqlite3*
 	@$(VENV)/python manage.py build_towns
 	@touch $@

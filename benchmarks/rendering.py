@@ -32,7 +32,7 @@ def measure() -> Iterator[Figure]:
     edition.page = by_path.get  # type: ignore[method-assign]  # the look-up is the database's part, not the press's
     beside = {p.path: edition.around(p) for p in edition.pages if p.kind == "post"}
     edition.around = lambda post: beside[post.path]  # type: ignore[method-assign]  # likewise
-    press = Renderer(edition, datetime.now(UTC).year)
+    press = Renderer(edition, datetime.now(UTC))
     template = JINJA.get_template("page.html.jinja")
     ready = [(press.frame.shared, pages.values(press.frame, p)) for p in edition.pages]
 

@@ -11,6 +11,7 @@ from hestor.api import (
     changes,
     dates,
     editions,
+    events,
     files,
     languages,
     pages,
@@ -49,7 +50,7 @@ api = DeskApi(
 register(api)
 _MODULES = (
     session, account, sites, style, proofs, reach, brand, files, pictures, pages, changes, editions, towns, languages,
-    dates,
+    dates, events,
 )  # fmt: skip
 for module in _MODULES:
     api.add_router("", module.router)

@@ -2,16 +2,17 @@
 
 from datetime import datetime
 from typing import Any
-from zoneinfo import ZoneInfo
 
 from django.http import HttpRequest
 from ninja import Router
 
 from hestor import clock
-from hestor.api.date_schemas import DateFormIn, DateFormOut, DateFormsOut
+from hestor.api.date_schemas import DateFormIn, DateFormOut, DateFormsOut, PartsIn, PatternOut
 from hestor.api.errors import field_error
 from hestor.api.schemas import ProblemOut
-from hestor.core.dates import forms, patterns, samples
+from hestor.core import zones
+from hestor.core.dates import forms, parts, patterns, samples
+from hestor.core.dates.parts import Part
 from hestor.core.dates.patterns import Kind
 from hestor.core.errors import InvalidInput
 from hestor.core.facts import document, rules
@@ -26,7 +27,7 @@ def _settled(language: str, zone: str) -> tuple[str, datetime]:
     clocked, more = document.check("time_zone", zone)
     if problems or more:
         raise InvalidInput((*problems, *more))
-    return kept, clock.now().astimezone(ZoneInfo(clocked))
+    return kept, clock.now().astimezone(zones.clock_of(clocked))
 
 
 @router.get("/dates/forms", response={200: DateFormsOut, 422: ProblemOut})
@@ -40,6 +41,16 @@ def choices(request: HttpRequest, kind: Kind, language: str, zone: str = "UTC") 
     return {"forms": found, "own": own}
 
 
+def _part(part: Part, now: datetime, language: str) -> dict[str, Any]:
+    return {**vars(part), "widths": [vars(one) for one in parts.widths_of(part.kind, now, language)]}
+
+
+@router.post("/dates/build", response={200: PatternOut, 422: ProblemOut})
+def build(request: HttpRequest, given: PartsIn) -> dict[str, str]:
+    """The pattern of some parts in their order; ``check`` says what is amiss with it. Nothing is kept."""
+    return {"pattern": parts.pattern_of(Part(one.kind, one.pattern, one.text) for one in given.parts)}
+
+
 @router.post("/dates/check", response={200: DateFormOut, 422: ProblemOut})
 def check(request: HttpRequest, given: DateFormIn) -> dict[str, Any]:
     """What is amiss with a form, and how it writes what tries it; now first. Nothing is kept."""
@@ -51,5 +62,7 @@ def check(request: HttpRequest, given: DateFormIn) -> dict[str, Any]:
         "errors": [field_error(problem) for problem in problems],
         "notices": [field_error(one) for one in forms.notices(field, pattern, given.kind, kept)] if usable else [],
         "now": patterns.format_as(now, pattern, given.kind, kept) if usable else "",
+        "parts": [_part(part, now, kept) for part in parts.parts_of(pattern)] if usable else [],
+        "more": [_part(Part(kind, parts.WIDTHS[kind][0]), now, kept) for kind in parts.OF_KIND[given.kind]],
         "samples": [vars(one) for one in samples.samples(pattern, given.kind, kept, now.year)] if usable else [],
     }

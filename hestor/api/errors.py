@@ -1,7 +1,7 @@
 """Errors as problem details (RFC 9457): one handler for the job's own errors, one body for all."""
 
 import logging
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from typing import Any
 
 from django.core.exceptions import RequestDataTooBig, SuspiciousOperation
@@ -69,10 +69,19 @@ def _conflict(request: HttpRequest, conflict: Conflict) -> HttpResponse:
     return body(error.status, error.code, wording.say(f"error.{error.code}"), **conflict.values)
 
 
+_BEFORE_FIELDS = 2
+
+
+def _spot(location: Sequence[Any]) -> str:
+    """The field of a body that is refused by its schema, with the way into it; else the parameter."""
+    within = location[_BEFORE_FIELDS:] if location[0] == "body" else ()
+    return ".".join(map(str, within or location[-1:]))[:200]
+
+
 def _schema(request: HttpRequest, error: ValidationError) -> HttpResponse:
     errors = [
         {
-            "field": str(e["loc"][-1]),
+            "field": _spot(e["loc"]),
             "code": "schema",
             "message": str(e["msg"]),
             "start": None,

@@ -4,9 +4,13 @@ from django.http import HttpRequest
 from ninja import Router
 
 from hestor import wording
-from hestor.api.schemas import LanguageOut
+from hestor.api.date_schemas import WordOut
+from hestor.api.schemas import LanguageOut, ProblemOut
+from hestor.core.errors import InvalidInput
+from hestor.core.facts import document
 from hestor.towns.selectors import find_languages
 
+_HIDDEN = ("starter.", "preview.", "unpublished.")
 router = Router(tags=["languages"])
 
 
@@ -23,3 +27,16 @@ def search(request: HttpRequest, q: str) -> list[LanguageOut]:
         )
         for found in find_languages(q)
     ]
+
+
+@router.get("/words", response={200: list[WordOut], 422: ProblemOut})
+def own_words(request: HttpRequest, language: str, desk: str = wording.FALLBACK) -> list[WordOut]:
+    """What pages themselves say in a language, each with its meaning in the desk's language ``desk``."""
+    kept, problems = document.check("language", language)
+    if problems:
+        raise InvalidInput(problems)
+    said, meant = wording.catalogue("public", str(kept)), wording.catalogue("public", desk[:20])
+    spoken = wording.spoken("public", str(kept)).partition("-")[0]
+    missing = spoken != str(kept).partition("-")[0]
+    shown = [key for key in said if not key.startswith(_HIDDEN)]
+    return [WordOut(key=key, text=said[key], meaning=meant.get(key, ""), is_missing=missing) for key in shown]

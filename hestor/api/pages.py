@@ -8,13 +8,14 @@ from ninja import Router, Status
 from hestor import clock
 from hestor.api.auth import given_revision, site_for
 from hestor.api.errors import Conflict, field_error
-from hestor.api.schemas import Identifier, PageChange, PageFull, PageIn, PageOut, ProblemOut
+from hestor.api.schemas import Identifier, NewEvent, PageChange, PageFull, PageIn, PageOut, ProblemOut
 from hestor.core.errors import StaleRevision
 from hestor.core.pages import fields as page_fields
 from hestor.core.roles import Action
 from hestor.sites.models import Revision, Site
 from hestor.sites.selectors.page_fields import current, fields_of
 from hestor.sites.selectors.page_list import page_row, page_rows
+from hestor.sites.services.events import add_event
 from hestor.sites.services.pages import add_page, change_page, remove_page
 
 router = Router(tags=["pages"])
@@ -46,6 +47,13 @@ def add(request: HttpRequest, site: str, given: PageIn) -> Status[dict[str, Any]
     found = site_for(request, site, Action.EDIT)
     made = add_page(found.pk, given.model_dump(), given_revision(request))
     return Status(201, _full(found, made))
+
+
+@router.post("/sites/{site}/events", response={201: PageFull, 422: ProblemOut})
+def plan(request: HttpRequest, site: str, given: NewEvent) -> Status[dict[str, Any]]:
+    """Adds an event to the draft, below the page that lists them; that page, too, where there is none yet."""
+    found = site_for(request, site, Action.EDIT)
+    return Status(201, _full(found, add_event(found, given.title, given.schedule)))
 
 
 @router.patch("/sites/{site}/pages/{page}", response={200: PageFull, 412: ProblemOut, 422: ProblemOut})

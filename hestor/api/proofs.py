@@ -1,6 +1,7 @@
 """Proofs: what the draft says in each place, also while a fact is being typed."""
 
 from collections.abc import Collection
+from datetime import datetime
 
 from django.http import HttpRequest
 from ninja import Router
@@ -10,6 +11,7 @@ from hestor.api.auth import site_for
 from hestor.api.errors import field_error
 from hestor.api.files import FileAddresses
 from hestor.api.schemas import FieldErrorOut, ProblemOut, ProofOut, ProofsIn, ProofsOut, ThemeOut
+from hestor.core.dates import wall
 from hestor.core.facts import document
 from hestor.core.facts.spec import Slot
 from hestor.core.places.place import Place
@@ -30,8 +32,16 @@ def _proof(addresses: FileAddresses, origin: str, proof: Proof) -> ProofOut:
     return out
 
 
-def _out(site: Site, path: str, typed: dict[str, object], wanted: Collection[Slot]) -> ProofsOut:
-    sheet = proof_sheet(site, path, clock.now(), typed, wanted)
+def _moment(site: Site, typed: dict[str, object], at: str) -> datetime:
+    """The moment that is looked at: a time on the clock that the site has, or is being given. Raises InvalidInput."""
+    if not at:
+        return clock.now()
+    zone, problems = document.check("time_zone", typed.get("time_zone", site.facts.time_zone))
+    return wall.read("at", at, site.facts.time_zone if problems else zone).moment
+
+
+def _out(site: Site, path: str, typed: dict[str, object], wanted: Collection[Slot], at: str = "") -> ProofsOut:
+    sheet = proof_sheet(site, path, _moment(site, typed, at), typed, wanted)
     addresses, origin = FileAddresses(site, sheet.facts), origin_of(site)
     return ProofsOut(
         path=sheet.path,
@@ -43,14 +53,14 @@ def _out(site: Site, path: str, typed: dict[str, object], wanted: Collection[Slo
     )
 
 
-@router.get("/sites/{site}/proofs", response={200: ProofsOut, 404: ProblemOut})
-def show(request: HttpRequest, site: str, path: str = "/") -> ProofsOut:
-    """What the rendered draft page says, by place."""
-    return _out(site_for(request, site, Action.VIEW), path, {}, ALL)
+@router.get("/sites/{site}/proofs", response={200: ProofsOut, 404: ProblemOut, 422: ProblemOut})
+def show(request: HttpRequest, site: str, path: str = "/", at: str = "") -> ProofsOut:
+    """What the rendered draft page says, by place; now, or ``at`` a time on the site's clock."""
+    return _out(site_for(request, site, Action.VIEW), path, {}, ALL, at)
 
 
-@router.post("/sites/{site}/proofs", response={200: ProofsOut, 404: ProblemOut})
+@router.post("/sites/{site}/proofs", response={200: ProofsOut, 404: ProblemOut, 422: ProblemOut})
 def typed(request: HttpRequest, site: str, given: ProofsIn) -> ProofsOut:
     """The same with values as they are being typed; nothing is kept. Refused values come back as errors."""
     wanted = ALL if given.places is None else [Slot(Place(one.place), one.home) for one in given.places]
-    return _out(site_for(request, site, Action.VIEW), given.path, given.facts, wanted)
+    return _out(site_for(request, site, Action.VIEW), given.path, given.facts, wanted, given.at)

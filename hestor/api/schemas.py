@@ -7,6 +7,7 @@ from ninja import Schema
 from pydantic import ConfigDict, Field, WithJsonSchema, create_model
 
 from hestor.core.changes import Kind
+from hestor.core.events.schedule import Schedule
 from hestor.core.facts.document import SPECS, Facts
 from hestor.core.pages.fields import PageFields
 from hestor.core.places.all import DRAWN
@@ -50,16 +51,6 @@ class SiteChange(Strict):
     """What is private to the desk."""
 
     label: str
-
-
-class TownOut(Schema):
-    """A town, its country in words, its clock and the language most read there."""
-
-    id: int
-    name: str
-    country: str
-    time_zone: str
-    language: str
 
 
 class LanguageOut(Schema):
@@ -169,6 +160,7 @@ class ProofOut(Schema):
     colour: str
     pictures: list[ProofPictureOut]
     plates: str
+    read_on: str
 
 
 class PlaceReachOut(Schema):
@@ -224,11 +216,15 @@ class PlaceIn(Strict):
 
 
 class ProofsIn(Strict):
-    """Values as they are being typed, not kept yet, and which places are wanted (all, if none are named)."""
+    """Values as they are being typed, not kept yet, and which places are wanted (all, if none are named).
+
+    ``at`` is a time on the site's clock (``2026-12-31T23:59``) to look at it as it will be then; empty, now.
+    """
 
     path: str = "/"
     facts: TypedFacts = Field(default_factory=dict)
     places: list[PlaceIn] | None = None
+    at: str = Field(default="", max_length=40)
 
 
 class PageOut(PageFields):
@@ -258,6 +254,13 @@ class PageFull(PageOut):
     body: str
     revision: int
     notices: list[FieldErrorOut]
+
+
+class NewEvent(Strict):
+    """An event to begin with: what it is called, and when it is."""
+
+    title: str = Field(max_length=2000)
+    schedule: Schedule
 
 
 class PageIn(PageFields):

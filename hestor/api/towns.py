@@ -1,47 +1,111 @@
-"""Towns, by which a clock is chosen, and what clocks do."""
+"""Towns, by which a clock and a language are chosen, and what clocks do."""
 
-from zoneinfo import ZoneInfo
+from datetime import datetime
+from typing import Any
 
 from django.http import HttpRequest
 from ninja import Router
 
 from hestor import clock
-from hestor.api.date_schemas import ClockOut
-from hestor.api.schemas import ProblemOut, TownOut
+from hestor.api.date_schemas import ClockOut, CountryOut, ProposalOut, TownOut, WallIn, WallOut
+from hestor.api.errors import field_error
+from hestor.api.schemas import ProblemOut
 from hestor.core import languages, zones
-from hestor.core.errors import InvalidInput
-from hestor.core.facts import document
-from hestor.towns.selectors import find
+from hestor.core.dates import wall
+from hestor.core.errors import InvalidInput, NotFound
+from hestor.core.facts import document, proposal
+from hestor.towns import selectors
+from hestor.towns.selectors import Found
 
 router = Router(tags=["towns"])
 
 
+def _town(found: Found, now: datetime) -> TownOut:
+    town = found.town
+    return TownOut(
+        id=town.pk,
+        name=town.name,
+        found_as=found.name,
+        region=town.region,
+        country=languages.country_name(town.country),
+        time_zone=town.time_zone,
+        language=languages.of_country(town.country),
+        now=now.astimezone(zones.clock_of(town.time_zone)),
+    )
+
+
 @router.get("/towns", response=list[TownOut])
-def search(request: HttpRequest, q: str) -> list[TownOut]:
-    """The largest towns whose name begins with ``q``."""
-    return [
-        TownOut(
-            id=town.pk,
-            name=town.name,
-            country=languages.country_name(town.country),
-            time_zone=town.time_zone,
-            language=languages.of_country(town.country),
-        )
-        for town in find(q)
-    ]
+def search(request: HttpRequest, q: str, country: str = "") -> list[TownOut]:
+    """The largest towns whose name, in any language, begins with ``q``; where none does, those nearly so.
+
+    With a ``country`` (ISO 3166) only its towns; then all of its largest, where ``q`` is empty.
+    """
+    now = clock.now()
+    return [_town(found, now) for found in selectors.find(q, country)]
+
+
+@router.get("/countries", response=list[CountryOut])
+def countries(request: HttpRequest) -> list[CountryOut]:
+    """The countries that have towns, by their names."""
+    found = [CountryOut(code=code, name=languages.country_name(code)) for code in selectors.countries()]
+    return sorted(found, key=lambda country: country.name)
+
+
+@router.get("/towns/{int:town}/proposal", response={200: ProposalOut, 404: ProblemOut, 422: ProblemOut})
+def propose(request: HttpRequest, town: int, language: str = "", zone: str = "") -> dict[str, Any]:
+    """What a town tells of a site: a language, a clock, forms of dates; and what else there is in its country."""
+    found = selectors.town(town) if town < 2**63 else None
+    if found is None:
+        raise NotFound
+    now = clock.now()
+    spoken = _kept("language", proposal.language_for(found.country, language))
+    kept = _kept("time_zone", zone or found.time_zone)
+    return {
+        "town": _town(Found(found, found.name), now),
+        "language": spoken,
+        "languages": [
+            {"tag": tag, "own_name": languages.own_name(tag), "name": languages.name_in(tag, "en")}
+            for tag in proposal.languages_for(found.country)
+        ],
+        "zone": kept,
+        "zones": [
+            {"zone": one, "town": largest, "now": now.astimezone(zones.clock_of(one))}
+            for one, largest in selectors.zones_of(found.country)
+        ],
+        "facts": [vars(one) for one in proposal.proposed(spoken, kept, now)],
+    }
+
+
+def _kept(key: str, value: str) -> str:
+    kept, problems = document.check(key, value)
+    if problems:
+        raise InvalidInput(problems)
+    return str(kept)
 
 
 @router.get("/clock", response={200: ClockOut, 422: ProblemOut})
-def clock_of(request: HttpRequest, zone: str) -> dict[str, object]:
-    """What a clock says now, how far it is from UTC, and when it is put forward or back next."""
-    kept, problems = document.check("time_zone", zone)
-    if problems:
-        raise InvalidInput(problems)
+def clock_of(request: HttpRequest, zone: str, language: str = "") -> dict[str, object]:
+    """What a clock says now, how far it is from UTC, when it is put forward or back next.
+
+    With a ``language``: what should be asked about that clock where its readers are at home.
+    """
+    kept = _kept("time_zone", zone)
+    spoken = _kept("language", language) if language else ""
     now = clock.now()
     change = zones.next_change(kept, now)
+    notices = proposal.notices(kept, spoken, now) if spoken else ()
     return {
         "zone": kept,
-        "now": now.astimezone(ZoneInfo(kept)),
+        "now": now.astimezone(zones.clock_of(kept)),
         "ahead_minutes": round(zones.offset(kept, now).total_seconds() / 60),
         "next_change": change and {"at": change.at, "by_minutes": round(change.by.total_seconds() / 60)},
+        "notices": [field_error(one) for one in notices],
     }
+
+
+@router.post("/clock/wall", response={200: WallOut, 422: ProblemOut})
+def wall_time(request: HttpRequest, given: WallIn) -> dict[str, object]:
+    """The moment of a time on the wall; one that the clock skips or shows twice is explained."""
+    kept = _kept("time_zone", given.zone)
+    found = wall.read("wall", given.wall, kept)
+    return {"moment": found.moment, "reading": found.reading, "by_minutes": round(found.by.total_seconds() / 60)}

@@ -1,6 +1,6 @@
 """Languages by their BCP 47 tags, with what CLDR knows of them (through Babel)."""
 
-from collections.abc import Iterator
+from collections.abc import Iterator, Sequence
 from functools import lru_cache
 
 from babel import Locale, UnknownLocaleError, localedata
@@ -64,15 +64,23 @@ def name_in(tag: str, reader: str) -> str:
     return locale_of(tag).get_display_name(locale_of(reader)) or tag
 
 
-def all_names() -> Iterator[tuple[str, str, str]]:
-    """Every language of CLDR that needs no script in its tag: tag, own name, English name.
+Names = tuple[str, str, str, tuple[str, ...]]
+
+
+def all_names(readers: Sequence[str] = ()) -> Iterator[Names]:
+    """Every language of CLDR: tag, own name, English name, and what the readers of other languages call it.
 
     This reads the data of all of CLDR's locales, which takes seconds and much memory: it is for building a table.
     """
     tags = (name.replace("_", "-") for name in localedata.locale_identifiers())
     for tag in tags:
-        if tag != "root" and all(len(part) in (2, 3) for part in tag.split("-")):
-            yield tag, own_name(tag), name_in(tag, "en")
+        if tag != "root" and is_known(tag) and tag_of(locale_of(tag)) == tag:
+            yield tag, own_name(tag), name_in(tag, "en"), tuple(name_in(tag, reader) for reader in readers)
+
+
+def tag_of(locale: Locale) -> str:
+    """The BCP 47 tag of a CLDR locale."""
+    return str(locale).replace("_", "-")
 
 
 def country_name(code: str, reader: str = "en") -> str:
@@ -88,3 +96,38 @@ def of_country(code: str) -> str:
         return "en"
     tag = f"{found.language}-{code}"
     return tag if is_known(tag) else found.language
+
+
+_WIDELY_READ = 20.0
+
+
+@lru_cache(maxsize=512)
+def read_in(code: str) -> tuple[str, ...]:
+    """The languages that a country's sites are likely written in, as tags, the likeliest first.
+
+    These are its official ones, and those that a fifth of its people know (CLDR territory information).
+    """
+    known = get_global("territory_languages").get(code, {})
+    found = sorted(known.items(), key=lambda item: -item[1]["population_percent"])
+    wanted = [
+        language.replace("_", "-")
+        for language, told in found
+        if told["official_status"] or told["population_percent"] >= _WIDELY_READ
+    ]
+    tags = [of_country(code), *(f"{language}-{code}" for language in wanted)]
+    return tuple(tag for tag in dict.fromkeys(tags) if is_known(tag))
+
+
+WEEKDAYS = ("mon", "tue", "wed", "thu", "fri", "sat", "sun")
+"""The days of the week as UTS 35 names them in tags (key ``fw``), in the order of ISO 8601."""
+
+
+@lru_cache(maxsize=512)
+def first_weekday(tag: str) -> str:
+    """The day that weeks begin with (CLDR week data) where the language is at home: one of ``WEEKDAYS``."""
+    return WEEKDAYS[locale_of(with_country(tag).replace("_", "-") or tag).first_week_day]
+
+
+def weekday_name(day: str, tag: str, width: str = "wide") -> str:
+    """The name of one of ``WEEKDAYS`` standing by itself (CLDR), ``wide`` or ``abbreviated``."""
+    return str(locale_of(tag).days["stand-alone"][width][WEEKDAYS.index(day)])

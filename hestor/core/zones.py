@@ -1,9 +1,47 @@
-"""Time zones by their names in the IANA time zone database, as towns keep them."""
+"""Time zones by their names in the IANA time zone database, as towns keep them; and fixed offsets from UTC."""
 
+import re
 from dataclasses import dataclass
-from datetime import UTC, date, datetime, timedelta
+from datetime import UTC, date, datetime, timedelta, timezone, tzinfo
 from functools import lru_cache
+from pkgutil import get_data
+from types import MappingProxyType
 from zoneinfo import ZoneInfo, ZoneInfoNotFoundError, available_timezones
+
+_OFFSET = re.compile(r"([+-])(0\d|1[0-4]):([0-5]\d)")
+# Clocks are kept from Baker Island to Kiritimati, nowhere further (IANA time zone database).
+_LEAST, _MOST = timedelta(hours=-12), timedelta(hours=14)
+_LOOSE = re.compile(r"(?:UTC|GMT)?\s*([+\u2212-])\s*(\d{1,2})(?::?([0-5]\d))?", re.IGNORECASE)
+
+
+def _table(name: str) -> list[str]:
+    """The lines of a table of the package tzdata, as constant as the zones that ``zoneinfo`` reads there."""
+    text = (get_data("tzdata", f"zoneinfo/{name}") or b"").decode()
+    return [line for line in text.splitlines() if line and not line.startswith("#")]
+
+
+@lru_cache(maxsize=1)
+def countries() -> MappingProxyType[str, tuple[str, ...]]:
+    """The countries (ISO 3166) that each zone is kept in: those of the database's ``zone.tab`` and ``zone1970.tab``."""
+    found: dict[str, list[str]] = {}
+    for line in (*_table("zone.tab"), *_table("zone1970.tab")):
+        codes, _, zone = line.split("\t")[:3]
+        known = found.setdefault(zone, [])
+        known += [code for code in codes.split(",") if code not in known]
+    return MappingProxyType({zone: tuple(codes) for zone, codes in found.items()})
+
+
+@lru_cache(maxsize=512)
+def of_country(code: str) -> tuple[str, ...]:
+    """The zones that are kept in a country, the database's first one first."""
+    return tuple(zone for zone, codes in countries().items() if code in codes)
+
+
+@lru_cache(maxsize=1)
+def _links() -> MappingProxyType[str, str]:
+    """Former names of zones with their present ones."""
+    rows = (line.split() for line in _table("tzdata.zi") if line.startswith("L "))
+    return MappingProxyType({row[2]: row[1] for row in rows})
 
 
 @lru_cache(maxsize=1)
@@ -12,25 +50,69 @@ def _names() -> frozenset[str]:
     return frozenset(name for name in available_timezones() if "/" in name and not name.startswith("Etc/"))
 
 
+def canonical(zone: str) -> str:
+    """The present name of a renamed zone.
+
+    A name that some country's towns are listed under is kept, though the database may have joined its rules with
+    another's: Copenhagen's clock is not called Berlin's.
+    """
+    return zone if zone in countries() else _links().get(zone, zone)
+
+
+def _as_offset(ahead: timedelta) -> str:
+    minutes = round(ahead.total_seconds() / 60)
+    hours, rest = divmod(abs(minutes), 60)
+    return f"{'-' if minutes < 0 else '+'}{hours:02}:{rest:02}" if minutes else "UTC"
+
+
+@lru_cache(maxsize=4096)
+def read(given: str) -> str | None:
+    """A zone as it is kept: an IANA name by its present name, ``UTC``, or a fixed offset such as ``+05:30`` (ISO 8601).
+
+    ``UTC+5:30`` and fixed zones of the database, such as ``Etc/GMT-1``, are read as offsets. None for anything else.
+    """
+    name = canonical(given)
+    if name == "UTC" or name in _names():
+        return name
+    if found := _LOOSE.fullmatch(given):
+        sign = 1 if found[1] == "+" else -1
+        ahead = sign * timedelta(hours=int(found[2]), minutes=int(found[3] or 0))
+        return _as_offset(ahead) if _LEAST <= ahead <= _MOST else None
+    try:
+        zone = ZoneInfo(name)
+    except (ZoneInfoNotFoundError, ValueError, OSError):
+        return None
+    winter, summer = (datetime(2026, month, 1, tzinfo=zone).utcoffset() or timedelta() for month in (1, 7))
+    return _as_offset(winter) if winter == summer and name not in countries() else None
+
+
 def is_known(zone: str) -> bool:
-    """Whether ``zone`` is a town's zone, or plain ``UTC``."""
-    return zone == "UTC" or zone in _names()
+    """Whether ``zone`` is one as it is kept."""
+    return len(zone) < 60 and read(zone) == zone
 
 
 def is_fixed(zone: str) -> bool:
-    """Whether ``zone`` is a fixed offset, which doesn't follow summer time."""
+    """Whether a kept zone is a fixed offset, which doesn't follow summer time."""
+    return zone == "UTC" or bool(_OFFSET.fullmatch(zone))
+
+
+@lru_cache(maxsize=1024)
+def clock_of(zone: str) -> tzinfo:
+    """The clock of a kept zone. Raises ValueError for one that isn't."""
+    if found := _OFFSET.fullmatch(zone):
+        ahead = timedelta(hours=int(found[2]), minutes=int(found[3]))
+        return timezone(-ahead if found[1] == "-" else ahead)
     try:
-        ZoneInfo(zone)
-    except (ZoneInfoNotFoundError, ValueError, OSError):
-        return False
-    return not is_known(zone)
+        return ZoneInfo(zone)
+    except (ZoneInfoNotFoundError, OSError) as error:
+        raise ValueError(f"no such clock: {zone!r}") from error
 
 
 def day_in(zone: str, now: datetime) -> date:
     """The calendar day that it is in ``zone`` at the moment ``now`` (which must know its own zone)."""
     if now.tzinfo is None:
         raise ValueError("now needs a time zone, such as datetime.UTC")
-    return now.astimezone(ZoneInfo(zone)).date()
+    return now.astimezone(clock_of(zone)).date()
 
 
 def year_in(zone: str, now: datetime) -> int:
@@ -40,7 +122,7 @@ def year_in(zone: str, now: datetime) -> int:
 
 def offset(zone: str, now: datetime) -> timedelta:
     """How far the clock of ``zone`` is ahead of UTC at the moment ``now``; behind it, if negative."""
-    return now.astimezone(ZoneInfo(zone)).utcoffset() or timedelta()
+    return now.astimezone(clock_of(zone)).utcoffset() or timedelta()
 
 
 @dataclass(frozen=True)

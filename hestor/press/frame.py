@@ -1,23 +1,24 @@
 """What all pages of one state share: the values of fill-ins, the words of its language, brand files, head and foot."""
 
 from collections.abc import Mapping
-from dataclasses import dataclass
-from datetime import date, datetime
+from dataclasses import dataclass, replace
+from datetime import date, datetime, time
 from functools import cached_property, lru_cache
 from typing import Any
-from zoneinfo import ZoneInfo
 
 from jinja2 import Environment, PackageLoader, StrictUndefined
 from markupsafe import Markup, escape
 
 from hestor import wording
-from hestor.core import languages, numerals
+from hestor.core import languages, numerals, zones
 from hestor.core.dates import forms, patterns
-from hestor.core.facts import clock, document, plates
+from hestor.core.events import occurrences
+from hestor.core.events.month import Month
+from hestor.core.facts import clock, document, own_words, plates
 from hestor.core.imaging import palettes
 from hestor.core.pages import posting
 from hestor.core.text import fillins
-from hestor.press import faces, publisher, static_files
+from hestor.press import faces, opening, publisher, static_files
 from hestor.press.brand_files import BrandFiles
 from hestor.press.response import HTML, Response
 from hestor.press.state import MenuItem, Page, SiteState
@@ -50,19 +51,26 @@ def _day(day: date, form: str, language: str) -> str:
 
 @lru_cache(maxsize=4096)
 def _moment(moment: datetime, zone: str, form: str, language: str) -> str:
-    return patterns.format_moment(moment.astimezone(ZoneInfo(zone)), form, language)
+    return patterns.format_moment(moment.astimezone(zones.clock_of(zone)), form, language)
 
 
 class Frame:
     """What all pages of a state share, so that it is made once."""
 
-    def __init__(self, state: SiteState, year: int, preview: Preview | None = None) -> None:
+    def __init__(self, state: SiteState, now: datetime, preview: Preview | None = None) -> None:
         self.state = state
         self.facts = state.facts
         self.preview = preview
         self.root = preview.root if preview else ""
-        self.values = document.values_of(self.facts, year)
-        self.words = wording.catalogue("public", self.facts.language)
+        self.now = now.astimezone(zones.clock_of(self.facts.time_zone))
+        self._own_words = own_words.holding(self.facts.own_words, self.facts.language)
+        self.words = {**wording.catalogue("public", self.facts.language), **self._own_words}
+        self.values = replace(
+            document.values_of(self.facts, self.now.year),
+            next_day=self._next_day,
+            hours=lambda: opening.today(self),
+            open=lambda: opening.status_line(self),
+        )
         self.brand = BrandFiles(self.facts, state.master, self.root)
 
     @cached_property
@@ -73,6 +81,20 @@ class Frame:
     def filled(self, text: str) -> str:
         """A plain text with its fill-ins filled."""
         return fillins.fill(text, self.values)
+
+    def _next_day(self, name: str) -> str:
+        """The next day of an event, in the long form; that there is none, where there is none."""
+        event = self.state.event(name)
+        found = occurrences.upcoming(event.schedule, self.facts.time_zone, self.now, 1) if event else []
+        return self.day(found[0].day) if found else self.word("next.none")
+
+    def clock(self, at: datetime | time) -> str:
+        """A time of the day in the site's form."""
+        return patterns.format_clock(at, clock.time_form(self.facts), self.facts.language)
+
+    def month(self, month: Month) -> str:
+        """A month with its year, as the language names it."""
+        return _day(month.first, forms.month_form(self.facts.language), self.facts.language)
 
     def day(self, day: date | None) -> str:
         """A day in the site's long form."""
@@ -127,6 +149,11 @@ class Frame:
         return publisher.organisation(self.facts.name, self.state.origin)
 
     @cached_property
+    def has_dates_ahead(self) -> bool:
+        """Whether there are events, or a page for them: only then there is a calendar to subscribe to."""
+        return bool(self.state.event_list() or self.state.events(date.min, date.max))
+
+    @cached_property
     def publisher(self) -> Mapping[str, Any]:
         """Who publishes the site, with a logo, for machines."""
         return {**self.author, "logo": publisher.logo(self.public_brand, self.state.origin)}
@@ -154,10 +181,22 @@ class Frame:
     def _is_plain(self) -> bool:
         return self.facts.name.isascii() and self.facts.tagline.isascii()
 
+    def word(self, key: str, **params: str | int) -> str:
+        """Hestor's own words, or what the site says in their place."""
+        return wording.filled(self.words[key], params) if params else self.words[key]
+
+    def said_of(self, key: str, count: int) -> Markup:
+        """Hestor's own words about a number, in its plural form."""
+        spoken = self.foreign or self.facts.language
+        text = wording.filled(wording.plural(self.words, key, count, spoken), {"count": self.number(count)})
+        return self._marked(text, bool(self.foreign))
+
     def said(self, key: str, **params: str | int) -> Markup:
         """Hestor's own words, marked with the language that they are in where it is not the page's."""
-        text = self.words[key].format(**params) if params else self.words[key]
-        if not self.foreign:
+        return self._marked(self.word(key, **params), bool(self.foreign) and key not in self._own_words)
+
+    def _marked(self, text: str, is_foreign: bool) -> Markup:
+        if not is_foreign:
             return Markup(escape(text))  # noqa: S704
         return Markup('<span lang="{}" dir="{}">{}</span>').format(
             self.foreign, languages.direction(self.foreign), text
@@ -188,8 +227,10 @@ class Frame:
             "feed_url": f"{self.root}/feed.xml" if self.has_news else "",
             "script_url": self.root + static_files.script_url(),
             "said": self.said,
+            "said_of": self.said_of,
             "share_locale": languages.with_country(facts.language),
             "plate": self.plate,
+            "calendar_url": f"{self.root}/events.ics" if self.state.event_list() else "",
             "is_arabic": self._script == "Arab",
             "theme_colours": {name: theme.band for name, theme in themes.items()},
             "manifest_url": f"{self.root}/site.webmanifest",

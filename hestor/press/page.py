@@ -9,7 +9,7 @@ from markupsafe import Markup
 
 from hestor.core.pages import descriptions, titles
 from hestor.core.text import markdown
-from hestor.press import files
+from hestor.press import files, opening
 from hestor.press.brand_files import PREFIX, Shown
 from hestor.press.frame import JINJA, Frame
 from hestor.press.response import Response
@@ -67,8 +67,15 @@ def _text(frame: Frame, page: Page) -> str:
         template = JINJA.get_template("picture.html.jinja")
         return template.render(shown=shown, alt=Markup(alt), first=len(drawn_before) == 1, sizes=_SIZES)  # noqa: S704
 
-    html = markdown.filled_html(page.html, frame.values, frame.root)
+    compiled = markdown.with_hours(page.html, lambda: _hours(frame))
+    html = markdown.filled_html(compiled, frame.values, frame.root)
     return markdown.with_pictures(html, f"{frame.root}{PREFIX}", drawn)
+
+
+def _hours(frame: Frame) -> str:
+    """The table of opening hours; nothing where none are said."""
+    shown = opening.shown(frame)
+    return JINJA.get_template("hours.html.jinja").render(shown=shown, said=frame.said) if shown else ""
 
 
 def _last_changed(frame: Frame, page: Page, moment: datetime | None) -> tuple[str, str] | None:
@@ -115,6 +122,7 @@ def values(frame: Frame, page: Page, listed: Sequence[Teaser] = ()) -> dict[str,
         "structured": Markup(structured(frame, page, Told(title, description, share, iso_changed))),  # noqa: S704
         "share": share,
         "share_title": "" if home else title,
+        "unlisted": False,
     }
 
 

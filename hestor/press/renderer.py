@@ -4,27 +4,28 @@ from collections.abc import Callable, Mapping, Sequence
 from datetime import datetime
 
 from hestor import wording
-from hestor.core import languages, zones
+from hestor.core import languages
 from hestor.core.pages import titles
+from hestor.core.pages.fields import Kind
 from hestor.core.pages.pagination import POSTS_A_PAGE, numbered_paths, page_count, page_number, page_path, split_number
 from hestor.core.places.reading import PageReading
 from hestor.core.places.stylesheet import read_style
-from hestor.press import feed, files, message, news, page, static_files
+from hestor.press import events, feed, files, ics, message, news, page, static_files
 from hestor.press.brand_files import BrandFiles
 from hestor.press.frame import JINJA, Frame, Preview
 from hestor.press.response import HTML, Response
-from hestor.press.state import SiteState
+from hestor.press.state import Page, SiteState
 
 # What a site without an edition looks like.
 _PLAIN = ("#3d4f7c", "", "reading")
 
 
 class Renderer:
-    """A state at one year. Holds what all its pages share, so that it is made once."""
+    """A state at a moment. Holds what all its pages share, so that it is made once."""
 
-    def __init__(self, state: SiteState, year: int, preview: Preview | None = None) -> None:
+    def __init__(self, state: SiteState, now: datetime, preview: Preview | None = None) -> None:
         self.state = state
-        self.frame = Frame(state, year, preview)
+        self.frame = Frame(state, now, preview)
 
     @property
     def brand(self) -> BrandFiles:
@@ -38,8 +39,24 @@ class Renderer:
         if make := _FILES.get(path):
             return make(self)
         if found := self.state.page(path):
-            return news.respond(self.frame, found, 1) if found.kind == "news" else page.respond(self.frame, found)
-        return self._numbered_page(path) or self._elsewhere(path) or self.not_found()
+            return _KINDS[found.kind](self.frame, found)
+        below = self._numbered_page(path) or self._month_page(path) or self._own_calendar(path)
+        return below or self._elsewhere(path) or self.not_found()
+
+    def _month_page(self, path: str) -> Response | None:
+        """A month of the news, or of the events."""
+        for named, make in ((self.state.news, news.month_page), (self.state.event_list, events.respond)):
+            listed = named()
+            month = events.month_at(path, listed[0]) if listed else None
+            found = self.state.page(listed[0]) if listed and month else None
+            if found and month:
+                return make(self.frame, found, month)
+        return None
+
+    def _own_calendar(self, path: str) -> Response | None:
+        """The calendar file of one event."""
+        found = self.state.page(path.removesuffix(events.OWN_FILE)) if path.endswith(f"/{events.OWN_FILE}") else None
+        return ics.single(self.frame, found) if found else None
 
     def _elsewhere(self, path: str) -> Response | None:
         """Leads on to where a page is: with the slash at its end, or where it has moved to.
@@ -85,7 +102,7 @@ class Renderer:
 
     def not_found(self) -> Response:
         """The page that says that an address leads nowhere."""
-        heading = self.frame.words["not_found.title"]
+        heading = self.frame.word("not_found.title")
         title = titles.page_title(heading, self.frame.facts.name)
         preloads = self.frame.preloads(heading, "")
         return self.frame.html("not_found.html.jinja", 404, title=title, preloads=preloads, path="")
@@ -94,6 +111,9 @@ class Renderer:
         if not self.frame.has_news:
             return self.not_found()
         return feed.respond(self.frame, self.state.posts(0, POSTS_A_PAGE))
+
+    def _calendar(self) -> Response:
+        return ics.whole(self.frame) if self.frame.has_dates_ahead else self.not_found()
 
     def paths(self) -> list[str]:
         """The addresses of all pages, the numbered pages of the news list included."""
@@ -124,8 +144,16 @@ class Renderer:
         return Response(200, made.media_type, made.body) if made else self.not_found()
 
 
+_KINDS: Mapping[Kind, Callable[[Frame, Page], Response]] = {
+    "page": page.respond,
+    "post": page.respond,
+    "news": lambda frame, found: news.respond(frame, found, 1),
+    "event": events.event,
+    "events": events.respond,
+}
 _FILES: Mapping[str, Callable[[Renderer], Response]] = {
     "/feed.xml": Renderer._feed,
+    ics.PATH: Renderer._calendar,
     "/sitemap.xml": Renderer._sitemap,
     "/robots.txt": Renderer._robots,
     "/site.webmanifest": Renderer._manifest,
@@ -135,7 +163,7 @@ _FILES: Mapping[str, Callable[[Renderer], Response]] = {
 
 def render(state: SiteState, path: str, now: datetime, preview: Preview | None = None) -> Response:
     """What the state says at ``path`` at the moment ``now``."""
-    return Renderer(state, zones.year_in(state.facts.time_zone, now), preview).respond(path)
+    return Renderer(state, now, preview).respond(path)
 
 
 def unpublished(language: str) -> Response:

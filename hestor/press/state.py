@@ -6,6 +6,8 @@ from datetime import date, datetime
 from typing import Protocol
 from uuid import UUID
 
+from hestor.core.events.month import Month
+from hestor.core.events.schedule import Schedule
 from hestor.core.facts.document import Facts
 from hestor.core.facts.plates import Standings
 from hestor.core.imaging.raster import Master
@@ -20,9 +22,9 @@ Named = tuple[str, str]
 class Page:
     """One page of one state. ``html`` and ``excerpt`` are compiled (``core.text.markdown``), fill-ins open.
 
-    ``title`` and ``summary`` are plain text that may hold fill-ins. ``trail`` names the pages above it, from the top;
-    above a post stands the news. ``identity`` stays the same whatever happens to its address; ``worded`` is when its
-    words last changed.
+    ``title`` and ``summary`` are plain text that may hold fill-ins; ``schedule`` says when an event is. ``trail`` names
+    the pages above it, from the top; above a post stands the news. ``identity`` stays the same whatever happens to its
+    address; ``worded`` is when its words last changed.
     """
 
     path: str
@@ -36,6 +38,19 @@ class Page:
     worded: datetime | None = None
     trail: tuple[Named, ...] = ()
     has_children: bool = False
+    schedule: Schedule | None = None
+
+
+@dataclass(frozen=True)
+class Event:
+    """An event as lists, calendars and fill-ins name it; its title and summary may hold fill-ins."""
+
+    path: str
+    title: str
+    schedule: Schedule
+    identity: UUID = NOBODY
+    worded: datetime | None = None
+    summary: str = ""
 
 
 @dataclass(frozen=True)
@@ -85,6 +100,21 @@ class SiteState(Protocol):
 
     def news(self) -> Named | None:
         """The page that lists the posts, if there is one."""
+
+    def post_months(self) -> Sequence[tuple[Month, int]]:
+        """The months in which posts came out, the newest first, each with how many."""
+
+    def posts_of(self, month: Month) -> Sequence[Page]:
+        """The posts of a month, newest first."""
+
+    def event_list(self) -> Named | None:
+        """The page that lists the events, if there is one."""
+
+    def events(self, first: date, last: date) -> Sequence[Event]:
+        """The events whose schedules may touch any day from ``first`` to ``last``."""
+
+    def event(self, name: str) -> Event | None:
+        """The event whose address ends with a name, if there is one."""
 
     def paths(self) -> Iterable[tuple[str, datetime | None]]:
         """The addresses of all pages and posts, without the numbered pages of the news list, each with its wording."""

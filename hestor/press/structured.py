@@ -1,11 +1,14 @@
 """What a page says to machines in the words of schema.org, as JSON-LD: the site, who publishes it, the page."""
 
 import json
-from collections.abc import Iterator, Sequence
+from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import dataclass
 from typing import Any
 
+from hestor.core.events import occurrences, rules
+from hestor.core.events.schedule import Schedule
 from hestor.core.facts import words
+from hestor.press import opening
 from hestor.press.brand_files import Shown
 from hestor.press.files import address
 from hestor.press.frame import Frame
@@ -17,6 +20,16 @@ _SAFE = tuple((character, f"\\u{ord(character):04x}") for character in "<>&")
 Record = dict[str, Any]
 
 
+@dataclass(frozen=True)
+class Told:
+    """What was found out of a page already: its title and description, its picture, its last change (RFC 3339)."""
+
+    title: str
+    description: str
+    share: Shown
+    changed: str
+
+
 def _site(frame: Frame) -> Record:
     facts, origin = frame.facts, frame.state.origin
     record = {
@@ -26,9 +39,44 @@ def _site(frame: Frame) -> Record:
         "url": f"{origin}/",
         "inLanguage": facts.language,
         "image": origin + frame.public_brand.share.src,
-        "publisher": frame.publisher,
+        "publisher": _publisher(frame),
     }
     return record | ({"description": facts.description} if facts.description else {})
+
+
+def _publisher(frame: Frame) -> Mapping[str, Any]:
+    """Who publishes the site; one with opening hours is a place that people go to."""
+    hours = frame.facts.opening_hours
+    if hours is None:
+        return frame.publisher
+    said = opening.records(hours, frame.now.date())
+    return {**frame.publisher, "@type": "LocalBusiness", "openingHoursSpecification": said}
+
+
+def _event(frame: Frame, page: Page, schedule: Schedule, told: Told) -> Record:
+    """The event by its next time, and the rule by which it comes again (schema.org Event, Schedule)."""
+    zone = frame.facts.time_zone
+    coming = occurrences.upcoming(schedule, zone, frame.now, 1)
+    one = coming[0] if coming else occurrences.last(schedule, zone, frame.now)
+    whole = schedule.whole_day
+    record = {
+        "@type": "Event",
+        "name": told.title,
+        "url": address(frame.state.origin, page.path),
+        "startDate": one.day.isoformat() if whole else one.start.isoformat(),
+        "endDate": one.last_day.isoformat() if whole else one.end.isoformat(),
+        "eventStatus": "https://schema.org/EventScheduled",
+        "inLanguage": frame.facts.language,
+        "image": frame.state.origin + told.share.src,
+        "organizer": frame.author,
+    }
+    if told.description:
+        record["description"] = told.description
+    if schedule.place:
+        record["location"] = {"@type": "Place", "name": schedule.place, "address": schedule.place}
+    if schedule.repeat:
+        record["eventSchedule"] = rules.schedule_record(schedule, schedule.repeat, zone)
+    return record
 
 
 def _trail(frame: Frame, page: Page, title: str) -> Record:
@@ -38,16 +86,6 @@ def _trail(frame: Frame, page: Page, title: str) -> Record:
         for number, (path, name) in enumerate(steps, 1)
     ]
     return {"@type": "BreadcrumbList", "itemListElement": items}
-
-
-@dataclass(frozen=True)
-class Told:
-    """What was found out of a page already: its title and description, its picture, its last change (RFC 3339)."""
-
-    title: str
-    description: str
-    share: Shown
-    changed: str
 
 
 def _post(frame: Frame, page: Page, told: Told) -> Record:
@@ -76,6 +114,8 @@ def _records(frame: Frame, page: Page, told: Told) -> Iterator[Record]:
         yield _site(frame)
     if page.kind == "post":
         yield _post(frame, page, told)
+    if page.schedule:
+        yield _event(frame, page, page.schedule, told)
     if page.trail:
         yield _trail(frame, page, told.title)
 

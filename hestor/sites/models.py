@@ -1,5 +1,6 @@
 """What is kept of a site. Rules live in ``hestor.core``; writing is done by this app's services."""
 
+from datetime import date
 from functools import cached_property
 from typing import ClassVar
 from uuid import uuid4
@@ -118,6 +119,11 @@ class RevisionQuerySet(models.QuerySet["Revision"]):
         """The pages as published in any edition of a range; a page comes once for each of its states."""
         return self.filter(Q(live_to__isnull=True) | Q(live_to__gte=oldest), site_id=site_id, live_from__lte=newest)
 
+    def touching(self, first: date, last: date) -> "RevisionQuerySet":
+        """The events of these pages whose schedules may touch any day from ``first`` to ``last``."""
+        open_or_later = Q(last_day__isnull=True) | Q(last_day__gte=first)
+        return self.filter(open_or_later, kind="event", first_day__lte=last)
+
     def leaving(self, site_id: int) -> "RevisionQuerySet":
         """Live pages that the draft doesn't hold any more: replaced, or taken out."""
         return self.filter(site_id=site_id, in_draft=False, live_from__isnull=False, live_to__isnull=True)
@@ -133,7 +139,8 @@ class Revision(models.Model):
     It was public from edition ``live_from`` to ``live_to``, both included; ``live_from`` is empty before it
     was ever published, ``live_to`` while it is live. ``in_draft`` says that the draft holds this state. ``signature``
     is what its text was found to show (``core.pages.signature``), by which pages are counted. ``worded`` is when the
-    page's words last changed: its title, summary or text, and not its address or its place in the tree.
+    page's words last changed: its title, summary or text, and not its address or its place in the tree. ``first_day``
+    and ``last_day`` are those that an event's schedule may touch; one that goes on without end has no last one.
     """
 
     site = models.ForeignKey(Site, on_delete=models.CASCADE, related_name="page_revisions")
@@ -144,10 +151,13 @@ class Revision(models.Model):
     title = models.CharField(max_length=200)
     menu_title = models.CharField(max_length=60, blank=True)
     summary = models.CharField(max_length=320, blank=True)
-    kind = models.CharField(max_length=4, choices=[(kind, kind) for kind in KINDS], default="page")
+    kind = models.CharField(max_length=6, choices=[(kind, kind) for kind in KINDS], default="page")
     in_menu = models.BooleanField(default=False)
     order = models.PositiveIntegerField(default=0)
     published = models.DateField(null=True)
+    schedule = models.JSONField(null=True)
+    first_day = models.DateField(null=True)
+    last_day = models.DateField(null=True)
     signature = models.CharField(max_length=200, blank=True)
 
     in_draft = models.BooleanField(default=True)
@@ -172,6 +182,8 @@ class Revision(models.Model):
             models.Index(fields=["site", "parent"], name="rev_by_parent"),
             models.Index(fields=["site"], condition=Q(in_menu=True), name="rev_in_menu"),
             models.Index(fields=["site"], condition=Q(kind="news"), name="rev_news"),
+            models.Index(fields=["site"], condition=Q(kind="events"), name="rev_events"),
+            models.Index(fields=["site", "first_day"], condition=Q(kind="event"), name="rev_by_first_day"),
             models.Index(fields=["site", "signature"], condition=Q(in_draft=True), name="rev_by_signature"),
             models.Index(fields=["site"], condition=Q(in_draft=True, live_from=None), name="rev_coming"),
             models.Index(fields=["site"], condition=Q(in_draft=False, live_to=None), name="rev_leaving"),

@@ -1,47 +1,144 @@
-"""Finding a town or a language as its name is typed, and what a town tells of a site."""
+"""Finding a town or a language as its name is typed."""
 
-import unicodedata
+from collections.abc import Iterable
+from dataclasses import dataclass
+from itertools import islice
+from math import log10
 
-from django.db.models import Q
+from django.db.models import Count, F
+from rapidfuzz.distance import OSA
 
 from hestor.core import languages
 from hestor.core.errors import InvalidInput, Problem
-from hestor.towns.models import Language, Town
+from hestor.core.text.names import HEAD, plain, slips
+from hestor.towns.models import Language, LargestTown, Town, TownName
+
+SHOWN = 8
+MOST_READ = 100
+"""A search reads no more names than this with one beginning; where more have it, the largest towns are known."""
+
+_END = "\U0010ffff"
+_LONGEST = 60
+_MOST_SLIPS = 400
+# What it weighs that a name is the one that was typed, in powers of ten of people.
+_WHOLE, _MAIN = 1.5, 1.0
 
 
-def plain(name: str) -> str:
-    """A name as it is searched: no accents, small letters, single spaces; other scripts as they are."""
-    split = unicodedata.normalize("NFKD", name.casefold())
-    return " ".join("".join(c for c in split if not unicodedata.combining(c)).split())
+@dataclass(frozen=True)
+class Found:
+    """A town, and the name by which it was found."""
+
+    town: Town
+    name: str
 
 
-def find(typed: str, most: int = 8) -> list[Town]:
-    """The largest towns whose name begins with what was typed."""
-    begin = plain(typed)
-    if not begin:
-        return []
+def _begun(begin: str) -> Iterable[TownName]:
+    largest = LargestTown.objects.filter(begin=begin).order_by("rank").select_related("found__town")
+    if known := [one.found for one in largest]:
+        whole = TownName.objects.filter(key=begin).select_related("town").order_by("-town__population")
+        return (*known, *whole[:SHOWN])
     # A range instead of LIKE, which SQLite can't answer from an index when the pattern is a parameter.
-    found = Town.objects.filter(plain__gte=begin, plain__lt=begin + "\U0010ffff")
-    return list(found.order_by("-population")[:most])
+    return TownName.objects.filter(key__gte=begin, key__lt=begin + _END).select_related("town")
 
 
-def find_languages(typed: str, most: int = 8) -> list[Language]:
-    """Languages whose tag, own name or English name begins with what was typed; the widest spoken form first."""
-    begin = typed.strip().casefold()
+def weight(population: int, is_main: bool) -> float:
+    """How near the front a town belongs, found by its main name or by another one."""
+    return log10(population + 500) + (_MAIN if is_main else 0)
+
+
+def _weight(found: TownName, typed: str) -> float:
+    own = weight(found.town.population, found.name == found.town.name)
+    return own + (_WHOLE if found.key == typed else 0)
+
+
+def _slipped(typed: str) -> dict[TownName, int]:
+    """Names that begin nearly as was typed, with how many slips they are away."""
+    heads = {one[:HEAD] for one in islice(slips(typed[:HEAD]), _MOST_SLIPS)} | {typed[:HEAD]}
+    rows = TownName.objects.filter(head__in=heads).select_related("town")
+    most = 1 if len(typed) <= HEAD else 2
+    found: dict[TownName, int] = {}
+    for row in rows.iterator():
+        away = min(OSA.distance(typed, row.key[: len(typed) + more], score_cutoff=most) for more in (-1, 0, 1))
+        if away <= most:
+            found[row] = away
+    return found
+
+
+def find(typed: str, country: str = "") -> list[Found]:
+    """Towns whose name, in any language, begins with what was typed; the largest first. Where none does: nearly so.
+
+    With a ``country`` (ISO 3166) only its towns; then all of its largest, where nothing is typed.
+    """
+    begin = plain(typed[:_LONGEST])
+    if country:
+        return _in_country(begin, country)
     if not begin:
         return []
-    end = begin + "\U0010ffff"
-    keys = ("tag_key", "own_key", "name_key")
-    any_key = Q()
-    for key in keys:
-        any_key |= Q(**{f"{key}__gte": begin, f"{key}__lt": end})
-    found = Language.objects.filter(any_key)
-    return sorted(found, key=lambda language: (len(language.tag), language.name))[:most]
+    named = list(_begun(begin))
+    if named:
+        ordered = sorted(named, key=lambda one: -_weight(one, begin))
+    else:
+        away = _slipped(begin) if len(begin) > 2 else {}
+        ordered = sorted(away, key=lambda one: (away[one], -_weight(one, begin)))
+    return _each_once(ordered)
+
+
+def _in_country(begin: str, country: str) -> list[Found]:
+    if not begin:
+        largest = Town.objects.filter(country=country).order_by("-population")[:SHOWN]
+        return [Found(town, town.name) for town in largest]
+    named = TownName.objects.filter(town__country=country, key__gte=begin, key__lt=begin + _END)
+    return _each_once(named.select_related("town").order_by("-town__population")[: 4 * SHOWN])
+
+
+def _each_once(names: Iterable[TownName]) -> list[Found]:
+    found: dict[int, Found] = {}
+    for one in names:
+        found.setdefault(one.town_id, Found(one.town, one.name))
+        if len(found) == SHOWN:
+            break
+    return list(found.values())
+
+
+def town(town_id: int) -> Town | None:
+    """The town of a number."""
+    return Town.objects.filter(pk=town_id).first()
 
 
 def facts_from(town_id: int) -> dict[str, str]:
     """The facts that a town tells of a new site: its clock and its language. Raises InvalidInput."""
-    town = Town.objects.filter(pk=town_id).first()
-    if town is None:
+    found = town(town_id)
+    if found is None:
         raise InvalidInput([Problem("town", "town_unknown")])
-    return {"time_zone": town.time_zone, "language": languages.of_country(town.country)}
+    return {"time_zone": found.time_zone, "language": languages.of_country(found.country)}
+
+
+def zones_of(country: str) -> list[tuple[str, str]]:
+    """The clocks that are kept in a country, each with its largest town; that of most towns first."""
+    rows = Town.objects.filter(country=country).values("time_zone").annotate(towns=Count("pk")).order_by("-towns")
+    found = []
+    for zone in rows.values_list("time_zone", flat=True):
+        largest = Town.objects.filter(country=country, time_zone=zone).order_by(F("population").desc()).first()
+        found.append((zone, largest.name if largest else ""))
+    return found
+
+
+def countries() -> list[str]:
+    """The countries (ISO 3166) that have towns."""
+    return list(Town.objects.order_by("country").values_list("country", flat=True).distinct())
+
+
+def find_languages(typed: str, most: int = 8) -> list[Language]:
+    """Languages whose tag or name, in themselves or in a language of the desk, begins with what was typed.
+
+    The widest spoken form comes first.
+    """
+    begin = typed.strip().casefold()[:_LONGEST]
+    if not begin:
+        return []
+    keys = {begin, plain(begin)} - {""}
+    found: dict[str, Language] = {}
+    for key in keys:
+        for language in Language.objects.filter(names__key__gte=key, names__key__lt=key + _END):
+            found[language.tag] = language
+    return sorted(found.values(), key=lambda language: (len(language.tag), language.name))[:most]

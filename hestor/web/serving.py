@@ -2,7 +2,7 @@
 
 from bisect import bisect_right
 from dataclasses import dataclass, field, replace
-from datetime import date
+from datetime import date, datetime
 from threading import Lock
 from typing import Any, TypeVar
 
@@ -10,6 +10,8 @@ from cachetools import Cache, LRUCache
 
 from hestor import clock
 from hestor.core import zones
+from hestor.core.hours.opening import OpeningHours
+from hestor.core.hours.status import Status, status
 from hestor.pictures import selectors as pictures
 from hestor.press import Preview, Renderer, Response, brand_files, static_files
 from hestor.press.brand_files import BrandFiles
@@ -17,7 +19,7 @@ from hestor.press.renderer import unpublished
 from hestor.sites import generated_files
 from hestor.sites.models import Edition, Site
 from hestor.sites.selectors import brand_report, logo_measures, picture_uses, previews, reach, states
-from hestor.sites.selectors.states import draft_of, edition_of, held_days, live_edition
+from hestor.sites.selectors.states import draft_of, edition_of, has_events, held_days, live_edition
 from hestor.web import encoding
 
 
@@ -79,32 +81,55 @@ def _encoded(response: Response, accepts: str) -> EncodedResponse:
 
 @dataclass(frozen=True)
 class _Clock:
-    """The clock of an edition, and the days on which more of it comes out."""
+    """The clock of an edition, what of it turns with the day or the hour, and the days on which more comes out."""
 
     zone: str
     held: tuple[date, ...]
+    hours: OpeningHours | None
+    has_events: bool
 
 
 @dataclass(frozen=True)
 class _Moment:
-    """All of the present moment that pages depend on: the year that they say, and how much has come out by ``day``."""
+    """All of the present moment that pages depend on.
+
+    The year that they say, how much has come out, on a site with events or hours the day, and whether it is open.
+    ``now`` is one such moment.
+    """
 
     year: int
     out: int
-    day: date = field(compare=False)
+    day: date | None
+    status: Status | None
+    now: datetime = field(compare=False)
+
+
+def _clock_of(site: Site) -> _Clock | None:
+    key = (site.pk, site.live_number)
+    if found := _get(_CLOCKS, key):
+        return found
+    edition = live_edition(site)
+    if edition is None:
+        return None
+    facts = edition.facts
+    clocked = _Clock(facts.time_zone, held_days(site, edition), facts.opening_hours, has_events(site, edition))
+    return _put(_CLOCKS, key, clocked)
 
 
 def _moment(site: Site) -> _Moment | None:
     """The present moment for the live edition; None before the first."""
-    key = (site.pk, site.live_number)
-    clock_of = _get(_CLOCKS, key)
-    if clock_of is None:
-        edition = live_edition(site)
-        if edition is None:
-            return None
-        clock_of = _put(_CLOCKS, key, _Clock(edition.facts.time_zone, held_days(site, edition)))
-    day = zones.day_in(clock_of.zone, clock.now())
-    return _Moment(day.year, bisect_right(clock_of.held, day), day)
+    found = _clock_of(site)
+    if found is None:
+        return None
+    now = clock.now()
+    day = zones.day_in(found.zone, now)
+    open_now = status(found.hours, found.zone, now) if found.hours else None
+    turns = found.hours or found.has_events
+    return _Moment(day.year, bisect_right(found.held, day), day if turns else None, open_now, now)
+
+
+def _day(edition: Edition, moment: _Moment) -> date:
+    return zones.day_in(edition.facts.time_zone, moment.now)
 
 
 def _renderer(site: Site, moment: _Moment) -> Renderer:
@@ -112,7 +137,7 @@ def _renderer(site: Site, moment: _Moment) -> Renderer:
     if cached := _get(_RENDERERS, key):
         return cached
     edition = Edition.objects.get(site=site, number=site.live_number)
-    return _put(_RENDERERS, key, Renderer(edition_of(site, edition, moment.day), moment.year))
+    return _put(_RENDERERS, key, Renderer(edition_of(site, edition, _day(edition, moment)), moment.now))
 
 
 def live(site: Site, path: str, accepts: str) -> EncodedResponse:
@@ -172,8 +197,7 @@ def preview(site: Site, path: str, accepts: str) -> EncodedResponse | None:
         return None
     state = edition_of(site, edition) if edition else draft_of(site)
     brand = BrandFiles(state.facts, pictures.masters(site.pk))
-    year = zones.year_in(state.facts.time_zone, clock.now())
-    renderer = Renderer(state, year, Preview(root, ticket.edition))
+    renderer = Renderer(state, clock.now(), Preview(root, ticket.edition))
     if brand_files.is_address(inner):
         return _encoded(generated_files.file(site.pk, brand, inner) or renderer.not_found(), accepts)
     if inner == f"/{FAVICON}":

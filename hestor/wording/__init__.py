@@ -4,6 +4,7 @@ A message is found by its key, so that code never holds its text; a language tha
 to English. Loading is the only reading of files; formatting is pure.
 """
 
+import re
 from collections.abc import Callable, Mapping
 from functools import lru_cache
 from importlib.resources import files
@@ -26,6 +27,14 @@ def catalogue(domain: str, language: str) -> Mapping[str, str]:
     return messages
 
 
+_PARAM = re.compile(r"\{(\w+)\}")
+
+
+def filled(text: str, params: Mapping[str, str | int]) -> str:
+    """A message with its params put in. What names none stays as it is: owners may write messages of their own."""
+    return _PARAM.sub(lambda found: str(params.get(found[1], found[0])), text)
+
+
 def spoken(domain: str, language: str) -> str:
     """The language (BCP 47) that the messages of a domain come in when ``language`` is asked for."""
     has_file = language.partition("-")[0] in languages(domain)
@@ -44,11 +53,14 @@ def _plural_form(language: str) -> Callable[[int], str]:
     return Locale.parse(language, sep="-").plural_form
 
 
+def plural(known: Mapping[str, str], key: str, count: int, language: str) -> str:
+    """Of messages about a number the one in the plural form that CLDR names for it: ``key.one``, ``key.other`` …"""
+    return known.get(f"{key}.{_plural_form(language)(count)}", known[f"{key}.other"])
+
+
 def counted(key: str, count: int, language: str = FALLBACK, /, **params: str | int) -> str:
-    """A message about a number, in the plural form that CLDR names for it: ``key.one``, ``key.other`` …"""
-    known = catalogue("desk", language)
-    form = f"{key}.{_plural_form(language)(count)}"
-    return known.get(form, known[f"{key}.other"]).format_map({"count": count, **params})
+    """A message of the desk about a number, in its plural form."""
+    return plural(catalogue("desk", language), key, count, language).format_map({"count": count, **params})
 
 
 def say(key: str, language: str = FALLBACK, /, **params: str | int) -> str:

@@ -53,7 +53,7 @@ def test_samples_try_a_form(desk):
     assert said["midnight"] == "٠٠:٠٠"
 
 
-@pytest.mark.parametrize("body", [{"language": "xx-YY"}, {"zone": "GMT+1"}])
+@pytest.mark.parametrize("body", [{"language": "xx-YY"}, {"zone": "GMT+99"}])
 def test_a_language_or_clock_that_is_none_is_refused(desk, body):
     assert check(desk, "d", **{"language": "en", **body}).status_code == 422
 

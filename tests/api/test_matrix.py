@@ -46,6 +46,8 @@ CALLS = [
     ("GET", "/sites/{site}/pages/{page}", None, VIEW, 200),
     ("PATCH", "/sites/{site}/pages/{page}", {"title": "N"}, EDIT, 200),
     ("DELETE", "/sites/{site}/pages/{page}", None, EDIT, 204),
+    ("POST", "/sites/{site}/events", {"title": "E", "schedule": {"starts": "2026-05-02"}}, EDIT, 201),
+    ("POST", "/sites/{site}/events/check", {"schedule": {"starts": "2026-05-02"}}, VIEW, 200),
     ("GET", "/sites/{site}/changes", None, VIEW, 200),
     ("GET", "/sites/{site}/editions", None, VIEW, 200),
     ("POST", "/sites/{site}/editions", None, PUBLISH, 409),
@@ -60,6 +62,11 @@ ANY_ACCOUNT = [
     ("DELETE", "/account/devices/{device}", None, 404),
     ("GET", "/towns?q=lo", None, 200),
     ("GET", "/languages?q=de", None, 200),
+    ("GET", "/words?language=de", None, 200),
+    ("GET", "/countries", None, 200),
+    ("GET", "/towns/{town}/proposal", None, 404),
+    ("POST", "/clock/wall", {"wall": "2026-05-03T14:30", "zone": "UTC"}, 200),
+    ("POST", "/dates/build", {"parts": [{"kind": "day", "pattern": "d"}]}, 200),
     ("GET", "/clock?zone=UTC", None, 200),
     ("GET", "/dates/forms?kind=date&language=en", None, 200),
     ("POST", "/dates/check", {"pattern": "d", "kind": "date", "language": "en"}, 200),
@@ -91,7 +98,7 @@ def filled_in(path: str, site: Site) -> str:
     picture = Picture.objects.of(site.pk).first()
     deleted = Picture.objects.deleted_of(site.pk).first()
     icon = BrandFiles(site.facts, masters(site.pk)).icon_folder.removeprefix(PREFIX)
-    values: dict[str, object] = {"device": 999_999}
+    values: dict[str, object] = {"device": 999_999, "town": 1}
     values |= {"picture": (deleted if "restore" in path else picture).pk, "kind": "css", "path": f"{icon}icon-32.png"}
     return "/api" + path.format(site=site.slug, page=page, number=1, **values)
 

@@ -1,8 +1,9 @@
 import pytest
 
 from hestor.core.roles import Role
+from hestor.core.text.names import HEAD, plain
 from hestor.sites.models import Site
-from hestor.towns.models import Language, Town
+from hestor.towns.models import Language, LanguageName, Town, TownName
 
 pytestmark = pytest.mark.django_db(databases=["default", "towns"])
 
@@ -11,7 +12,11 @@ pytestmark = pytest.mark.django_db(databases=["default", "towns"])
 def towns():
     rows = [("Trogen", "trogen", "CH", 1700, "Europe/Zurich"), ("Trogen", "trogen", "DE", 1200, "Europe/Berlin")]
     rows += [("Zürich", "zurich", "CH", 340_000, "Europe/Zurich"), ("Tokyo", "tokyo", "JP", 9_000_000, "Asia/Tokyo")]
-    return [Town.objects.create(name=n, plain=p, country=c, population=q, time_zone=z) for n, p, c, q, z in rows]
+    made = [Town.objects.create(name=n, country=c, population=q, time_zone=z) for n, _, c, q, z in rows]
+    for town in made:
+        key = plain(town.name)
+        TownName.objects.create(town=town, name=town.name, key=key, head=key[:HEAD])
+    return made
 
 
 def make(client, **body):
@@ -103,8 +108,9 @@ def languages():
     known = [("de", "Deutsch", "German"), ("de-CH", "Deutsch (Schweiz)", "German (Switzerland)")]
     known += [("ar", "العربية", "Arabic"), ("fr", "français", "French")]
     for tag, own, name in known:
-        keys = {"tag_key": tag.casefold(), "own_key": own.casefold(), "name_key": name.casefold()}
-        Language.objects.create(tag=tag, own_name=own, name=name, **keys)
+        made = Language.objects.create(tag=tag, own_name=own, name=name)
+        for key in {tag.casefold(), plain(own), plain(name)}:
+            LanguageName.objects.create(language=made, key=key)
 
 
 def test_languages_are_found_by_their_own_name_in_english_and_by_tag(desk, languages):
@@ -118,7 +124,7 @@ def test_languages_are_found_by_their_own_name_in_english_and_by_tag(desk, langu
 
 def test_languages_say_whether_pages_speak_them(desk, languages):
     found = {one["tag"]: one for one in desk.get("/api/languages", {"q": "french"}).json()}
-    assert found["fr"] == {"tag": "fr", "own_name": "français", "name": "French", "own_words": False}
+    assert found["fr"] == {"tag": "fr", "own_name": "français", "name": "French", "own_words": True}
 
 
 def test_roles_are_said(site, person):

@@ -24,6 +24,7 @@ def test_the_house_style(desk, site):
         "date_long": "23 September 2026",
         "date_short": "23 Sept 2026",
         "time_style": "16:45",
+        "first_weekday": "Monday",
     }
     assert (said["words"]["name"], said["live_words"]["icon"]) == ("Seed Library", "The starter icon")
 

@@ -25,7 +25,7 @@ def whole(text: str) -> None:
     facts = Facts(name=f"A{text}", tagline=text, description=text, footer_text=f"{text} {{year}}", language="en-GB")
     post = page("/news/a/", f"T{text}", f"{text}\n\n&#11; &#xFFFE; {text}", "post", published=date(2026, 1, 1))
     pages = [page("/", f"H{text}", text, summary=text), page("/news/", "News", "", "news"), post]
-    renderer = Renderer(MemoryState(facts, pages), 2026)
+    renderer = Renderer(MemoryState(facts, pages), NOW)
     made = {path: renderer.respond(path).body for path in PATHS}
     assert PageReading(made["/"]).title
     assert len(read_feed(made["/feed.xml"]).entries) == 1

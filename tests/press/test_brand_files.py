@@ -171,7 +171,7 @@ def test_descriptions_are_text(words):
 @pytest.mark.parametrize("words", HOSTILE)
 def test_a_message_says_the_house_style_and_words_are_text(words):
     facts = document.changed(BASE, {"name": words, "footer_text": "© {site}", "brand_colour": "#7a2e4d"})
-    press = Renderer(small(facts), 2026)
+    press = Renderer(small(facts), NOW)
     read = PageReading(press.message(words, [words, "Second"]))
     folded = " ".join(facts.name.split())
     assert (read.site_name, read.footer) == (folded, f"© {folded}")
@@ -181,11 +181,11 @@ def test_a_message_says_the_house_style_and_words_are_text(words):
 
 def test_a_messages_pictures_are_found_from_anywhere():
     made = edition(logo=LOGO, logo_says_name=True)
-    read = PageReading(Renderer(made, 2026).message("Hello", []))
+    read = PageReading(Renderer(made, NOW).message("Hello", []))
     assert (read.name_is_seen, read.site_name) == (False, "Seed Library")
     assert read.logo.src.startswith("https://seeds.example/_hestor/logo-")
     assert opened(file(read.logo.src, logo=LOGO, logo_says_name=True).body).format == "PNG"
-    plain = PageReading(Renderer(edition(), 2026).message("Hello", []))
+    plain = PageReading(Renderer(edition(), NOW).message("Hello", []))
     assert opened(file(plain.header_icon.src).body).size == (180, 180)
 
 

@@ -25,7 +25,7 @@ def move(site, owner, *steps: tuple[str, str]) -> Renderer:
         change_page(site.pk, at(site, old), {"path": new})
         publish(site.pk, owner, NOW)
     site.refresh_from_db()
-    return Renderer(edition_of(site, Edition.objects.get(site=site, number=site.live_number)), 2026)
+    return Renderer(edition_of(site, Edition.objects.get(site=site, number=site.live_number)), NOW)
 
 
 def leads(renderer: Renderer, path: str) -> tuple[int, str]:
@@ -71,9 +71,9 @@ def test_an_address_belongs_to_whoever_takes_it_and_then_to_whoever_had_it_last(
 def test_the_draft_leads_on_as_well_and_an_older_edition_knows_no_later_address(site, owner):
     change_page(site.pk, at(site, "/about/"), {"path": "/us/"})
     site.refresh_from_db()
-    assert leads(Renderer(draft_of(site), 2026), "/about/") == (301, "/us/")
+    assert leads(Renderer(draft_of(site), NOW), "/about/") == (301, "/us/")
     publish(site.pk, owner, NOW)
-    first = Renderer(edition_of(site, Edition.objects.get(site=site, number=1)), 2026)
+    first = Renderer(edition_of(site, Edition.objects.get(site=site, number=1)), NOW)
     assert (leads(first, "/about/"), leads(first, "/us/")) == ((200, ""), (404, ""))
 
 

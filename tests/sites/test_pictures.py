@@ -201,7 +201,7 @@ def test_pages_do_without_a_picture_that_a_backup_lacks(site, logo, data):
     selectors.clear_caches()
     shutil.rmtree(data / "pictures")
     site.refresh_from_db()
-    press = Renderer(draft_of(site), 2026)
+    press = Renderer(draft_of(site), NOW)
     assert press.brand.logo is None
     assert press.respond("/").status == 200
     assert uses_of(site, NOW)[logo.key]

@@ -5,7 +5,6 @@ from datetime import date
 import pytest
 from django.core.management import call_command
 
-from hestor.core import zones
 from hestor.core.facts import document
 from hestor.core.facts.document import KEYS, SPECS, Facts
 from hestor.core.places import reach
@@ -29,7 +28,7 @@ class Whole:
         state = with_one_date(draft_of(site, facts))
         own = state.master
         state.master = lambda key: own(key) or svg_master("<rect width='300' height='100'/>", 300, 100)
-        renderer = Renderer(state, zones.year_in(facts.time_zone, MOMENT))
+        renderer = Renderer(state, MOMENT)
         self.pages = {path: reach.read_page(renderer.read(path)) for path in renderer.paths()}
         self.files = reach.read_files(files_of(renderer))
 
@@ -131,7 +130,7 @@ def test_groups_count_every_page_once(demo):
     for site in Site.objects.all():
         add_odd_pages(site)
         site.refresh_from_db()
-        assert sum(group.count for group in groups_of(site)) == len(Renderer(draft_of(site), 2026).paths())
+        assert sum(group.count for group in groups_of(site)) == len(Renderer(draft_of(site), MOMENT).paths())
 
 
 def test_a_changed_page_is_counted_anew(site):

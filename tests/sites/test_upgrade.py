@@ -17,6 +17,7 @@ ASK = """
 import json
 import django
 django.setup()
+from hestor import clock
 from hestor.core.changes import Change
 from hestor.press import Renderer
 from hestor.sites.models import Edition, Membership, Revision, Site, Text
@@ -31,9 +32,9 @@ print(json.dumps({
     "roles": sorted(Membership.objects.filter(site=site).values_list("role", flat=True)),
     "changed": [change.key for change in changes_of(site)],
     "kept_changes": [Change.parse(one).key for one in live.changes],
-    "counted": sum(group.count for group in groups_of(site)) == len(Renderer(draft_of(site), 2026).paths()),
+    "counted": sum(group.count for group in groups_of(site)) == len(Renderer(draft_of(site), clock.now()).paths()),
     "unsigned": Revision.objects.filter(signature="").count(),
-    "live": {path: Renderer(edition_of(site, live), 2026).read(path).title for path in ("/", "/borrowing/")},
+    "live": {path: Renderer(edition_of(site, live), clock.now()).read(path).title for path in ("/", "/borrowing/")},
     "texts": Text.objects.count(),
 }))
 """

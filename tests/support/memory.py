@@ -1,16 +1,19 @@
 """A state of a site that lies in memory: the press's counterpart in tests and benchmarks."""
 
+from collections import Counter
 from collections.abc import Iterable, Sequence
 from dataclasses import dataclass, field, replace
 from datetime import date, datetime
 from uuid import UUID, uuid5
 
+from hestor.core.events import expansion, month
+from hestor.core.events.month import Month
 from hestor.core.facts.document import Facts
 from hestor.core.facts.plates import Standings
 from hestor.core.imaging.raster import Master
 from hestor.core.pages.fields import Kind
 from hestor.core.text import markdown
-from hestor.press.state import MenuItem, Named, Page
+from hestor.press.state import Event, MenuItem, Named, Page
 
 NAMES = UUID("b1b8f0de-8a5b-4d0c-9a54-0a0d0c1d2e3f")
 
@@ -70,6 +73,26 @@ class MemoryState:
 
     def news(self) -> tuple[str, str] | None:
         return next(((p.path, p.title) for p in self.pages if p.kind == "news"), None)
+
+    def post_months(self) -> Sequence[tuple[Month, int]]:
+        found = Counter(month.of(p.published) for p in self.posts(0, self.post_count()) if p.published)
+        return sorted(found.items(), reverse=True)
+
+    def posts_of(self, wanted: Month) -> Sequence[Page]:
+        return [p for p in self.posts(0, self.post_count()) if p.published and month.of(p.published) == wanted]
+
+    def event_list(self) -> tuple[str, str] | None:
+        return next(((p.path, p.title) for p in self.pages if p.kind == "events"), None)
+
+    def events(self, first: date, last: date) -> Sequence[Event]:
+        return [
+            Event(p.path, p.title, p.schedule, p.identity, p.worded, p.summary)
+            for p in self.pages
+            if p.schedule and p.schedule.starts <= last and (expansion.last_day(p.schedule) or date.max) >= first
+        ]
+
+    def event(self, name: str) -> Event | None:
+        return next((e for e in self.events(date.min, date.max) if e.path.endswith(f"/{name}/")), None)
 
     def paths(self) -> Iterable[tuple[str, datetime | None]]:
         return [(p.path, p.worded) for p in self.pages]

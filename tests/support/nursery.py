@@ -8,6 +8,7 @@ import importlib
 import json
 import os
 import sys
+from datetime import UTC, datetime
 
 import django
 from asgiref.local import Local
@@ -35,7 +36,7 @@ def _fill_caches() -> None:
 
     faces.shipped()
     for tag in ("en-GB", "de-CH", "ar"):
-        renderer = Renderer(small(Facts(name="Seeds", language=tag)), 2026)
+        renderer = Renderer(small(Facts(name="Seeds", language=tag)), datetime.now(UTC))
         for path in ("/", "/about/", "/news/", "/news/first/", "/nowhere/", "/feed.xml", "/site.webmanifest"):
             renderer.read(path)
         renderer.message("Subject", ())

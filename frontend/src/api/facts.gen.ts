@@ -261,6 +261,16 @@ export const FACTS = [
     "slots": []
   },
   {
+    "key": "own_words",
+    "band": "language",
+    "editor": "own_words",
+    "size": "line",
+    "within": null,
+    "visual": false,
+    "takesFillIns": false,
+    "slots": []
+  },
+  {
     "key": "time_zone",
     "band": "clock",
     "editor": "clock",
@@ -316,6 +326,34 @@ export const FACTS = [
         "place": "dated"
       }
     ]
+  },
+  {
+    "key": "first_weekday",
+    "band": "clock",
+    "editor": "weekday",
+    "size": "line",
+    "within": null,
+    "visual": false,
+    "takesFillIns": false,
+    "slots": [
+      {
+        "place": "calendar"
+      }
+    ]
+  },
+  {
+    "key": "opening_hours",
+    "band": "clock",
+    "editor": "hours",
+    "size": "line",
+    "within": null,
+    "visual": false,
+    "takesFillIns": false,
+    "slots": [
+      {
+        "place": "hours"
+      }
+    ]
   }
 ] as const;
 
@@ -325,6 +363,10 @@ export const DRAWN = [
   "footer",
   "search",
   "dated",
+  "event",
+  "calendar",
+  "archive",
+  "hours",
   "share",
   "links",
   "feed",

@@ -14,9 +14,9 @@ export class ApiProblem extends Error {
     return this.problem.status;
   }
 
-  /** What is wrong with one field. */
+  /** What is wrong with one field, or with a part of it. */
   of(field: string): FieldError[] {
-    return (this.problem.errors ?? []).filter((error) => error.field === field);
+    return (this.problem.errors ?? []).filter((error) => error.field === field || error.field.startsWith(`${field}.`));
   }
 }
 

@@ -113,11 +113,73 @@ export interface paths {
         };
         /**
          * Clock Of
-         * @description What a clock says now, how far it is from UTC, and when it is put forward or back next.
+         * @description What a clock says now, how far it is from UTC, when it is put forward or back next.
+         *
+         *     With a ``language``: what should be asked about that clock where its readers are at home.
          */
         get: operations["hestor_api_towns_clock_of"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clock/wall": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Wall Time
+         * @description The moment of a time on the wall; one that the clock skips or shows twice is explained.
+         */
+        post: operations["hestor_api_towns_wall_time"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/countries": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Countries
+         * @description The countries that have towns, by their names.
+         */
+        get: operations["hestor_api_towns_countries"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dates/build": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Build
+         * @description The pattern of some parts in their order; ``check`` says what is amiss with it. Nothing is kept.
+         */
+        post: operations["hestor_api_dates_build"];
         delete?: never;
         options?: never;
         head?: never;
@@ -388,6 +450,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{site}/events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Plan
+         * @description Adds an event to the draft, below the page that lists them; that page, too, where there is none yet.
+         */
+        post: operations["hestor_api_pages_plan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/events/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Check
+         * @description What is amiss with a schedule, what should be thought of, and the next dates that it yields.
+         */
+        post: operations["hestor_api_events_check"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{site}/files/{path}": {
         parameters: {
             query?: never;
@@ -597,7 +699,7 @@ export interface paths {
         };
         /**
          * Show
-         * @description What the rendered draft page says, by place.
+         * @description What the rendered draft page says, by place; now, or ``at`` a time on the site's clock.
          */
         get: operations["hestor_api_proofs_show"];
         put?: never;
@@ -705,9 +807,31 @@ export interface paths {
         };
         /**
          * Search
-         * @description The largest towns whose name begins with ``q``.
+         * @description The largest towns whose name, in any language, begins with ``q``; where none does, those nearly so.
+         *
+         *     With a ``country`` (ISO 3166) only its towns; then all of its largest, where ``q`` is empty.
          */
         get: operations["hestor_api_towns_search"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/towns/{town}/proposal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Propose
+         * @description What a town tells of a site: a language, a clock, forms of dates; and what else there is in its country.
+         */
+        get: operations["hestor_api_towns_propose"];
         put?: never;
         post?: never;
         delete?: never;
@@ -728,6 +852,26 @@ export interface paths {
          * @description A shipped typeface's file, so that the desk can show it before it is chosen.
          */
         get: operations["hestor_api_brand_typeface"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Own Words
+         * @description What pages themselves say in a language, each with its meaning in the desk's language ``desk``.
+         */
+        get: operations["hestor_api_languages_own_words"];
         put?: never;
         post?: never;
         delete?: never;
@@ -778,6 +922,7 @@ export interface components {
                 date_long?: unknown;
                 date_short?: unknown;
                 description?: string;
+                first_weekday?: unknown;
                 footer_text?: string;
                 icon?: unknown;
                 language?: unknown;
@@ -787,6 +932,8 @@ export interface components {
                 logo_says_name?: unknown;
                 logo_width?: unknown;
                 name?: string;
+                opening_hours?: unknown;
+                own_words?: unknown;
                 share_picture?: unknown;
                 short_name?: string;
                 tagline?: string;
@@ -879,12 +1026,16 @@ export interface components {
         };
         /**
          * ClockOut
-         * @description A clock: what it says now, how far it is ahead of UTC, and its next change; none where it never changes.
+         * @description A clock: what it says now, how far it is ahead of UTC, its next change (none where it never changes).
+         *
+         *     ``notices`` say what should be asked about it.
          */
         ClockOut: {
             /** Ahead Minutes */
             ahead_minutes: number;
             next_change: components["schemas"]["ClockChangeOut"] | null;
+            /** Notices */
+            notices: components["schemas"]["FieldErrorOut"][];
             /**
              * Now
              * Format: date-time
@@ -892,6 +1043,16 @@ export interface components {
             now: string;
             /** Zone */
             zone: string;
+        };
+        /**
+         * CountryOut
+         * @description A country by its code (ISO 3166) and its name.
+         */
+        CountryOut: {
+            /** Code */
+            code: string;
+            /** Name */
+            name: string;
         };
         /**
          * DateFormIn
@@ -916,14 +1077,20 @@ export interface components {
         /**
          * DateFormOut
          * @description What is amiss with a form (errors), what should be thought of (notices), and how it writes now and samples.
+         *
+         *     ``parts`` are those it is made of, ``more`` those that could be added.
          */
         DateFormOut: {
             /** Errors */
             errors: components["schemas"]["FieldErrorOut"][];
+            /** More */
+            more: components["schemas"]["PartOut"][];
             /** Notices */
             notices: components["schemas"]["FieldErrorOut"][];
             /** Now */
             now: string;
+            /** Parts */
+            parts: components["schemas"]["PartOut"][];
             /** Samples */
             samples: components["schemas"]["DateSampleOut"][];
         };
@@ -1058,6 +1225,74 @@ export interface components {
             email: string;
         };
         /**
+         * EventDateOut
+         * @description One time that an event comes, in the site's own form.
+         */
+        EventDateOut: {
+            /**
+             * Day
+             * Format: date
+             */
+            day: string;
+            /**
+             * Ends
+             * Format: date-time
+             */
+            ends: string;
+            /**
+             * Starts
+             * Format: date-time
+             */
+            starts: string;
+            /** Text */
+            text: string;
+        };
+        /**
+         * EventIn
+         * @description A schedule to look at.
+         */
+        EventIn: {
+            schedule: components["schemas"]["Schedule"];
+        };
+        /**
+         * EventOut
+         * @description What is amiss with a schedule (errors), what should be thought of (notices), and the next dates.
+         */
+        EventOut: {
+            /** Dates */
+            dates: components["schemas"]["EventDateOut"][];
+            /** Errors */
+            errors: components["schemas"]["FieldErrorOut"][];
+            /** Notices */
+            notices: components["schemas"]["FieldErrorOut"][];
+        };
+        /**
+         * Exceptional
+         * @description Days, from ``first`` to ``last``, that have hours of their own; none, if it is closed. ``note`` says why.
+         */
+        Exceptional: {
+            /**
+             * First
+             * Format: date
+             */
+            first: string;
+            /**
+             * Last
+             * Format: date
+             */
+            last: string;
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /**
+             * Spans
+             * @default []
+             */
+            spans: components["schemas"]["Span"][];
+        };
+        /**
          * Facts
          * @description All facts of a site.
          */
@@ -1087,6 +1322,11 @@ export interface components {
              * @default
              */
             description: string;
+            /**
+             * First Weekday
+             * @default
+             */
+            first_weekday: string;
             /**
              * Footer Text
              * @default © {year} {site}
@@ -1119,6 +1359,12 @@ export interface components {
             logo_width: number;
             /** Name */
             name: string;
+            opening_hours?: components["schemas"]["OpeningHours"] | null;
+            /**
+             * Own Words
+             * @default []
+             */
+            own_words: components["schemas"]["OwnWord"][];
             share_picture?: components["schemas"]["SharePicture"] | null;
             /**
              * Short Name
@@ -1346,6 +1592,15 @@ export interface components {
             password: string;
         };
         /**
+         * NewEvent
+         * @description An event to begin with: what it is called, and when it is.
+         */
+        NewEvent: {
+            schedule: components["schemas"]["Schedule"];
+            /** Title */
+            title: string;
+        };
+        /**
          * NewPassword
          * @description What a link to replace a lost password says, and the password.
          */
@@ -1378,6 +1633,29 @@ export interface components {
             town?: number | null;
         };
         /**
+         * OpeningHours
+         * @description The hours of a usual week, and the exceptions, in their order.
+         */
+        OpeningHours: {
+            /**
+             * Exceptions
+             * @default []
+             */
+            exceptions: components["schemas"]["Exceptional"][];
+            /**
+             * @default {
+             *       "fri": [],
+             *       "mon": [],
+             *       "sat": [],
+             *       "sun": [],
+             *       "thu": [],
+             *       "tue": [],
+             *       "wed": []
+             *     }
+             */
+            week: components["schemas"]["Week"];
+        };
+        /**
          * OwnForms
          * @description What a language writes by itself.
          */
@@ -1388,6 +1666,18 @@ export interface components {
             short: string;
             /** Time */
             time: string;
+        };
+        /**
+         * OwnWord
+         * @description A text in place of Hestor's own, by its key; it holds as long as the site speaks that language.
+         */
+        OwnWord: {
+            /** Key */
+            key: string;
+            /** Language */
+            language: string;
+            /** Text */
+            text: string;
         };
         /**
          * PageChange
@@ -1402,7 +1692,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind?: "page" | "post" | "news";
+            kind?: "page" | "post" | "news" | "event" | "events";
             /** Menu Title */
             menu_title?: string;
             /** Order */
@@ -1413,6 +1703,7 @@ export interface components {
             path?: string;
             /** Published */
             published?: string | null;
+            schedule?: components["schemas"]["Schedule"] | null;
             /** Summary */
             summary?: string;
             /** Title */
@@ -1443,7 +1734,7 @@ export interface components {
              * @default page
              * @enum {string}
              */
-            kind: "page" | "post" | "news";
+            kind: "page" | "post" | "news" | "event" | "events";
             /**
              * Menu Title
              * @default
@@ -1464,6 +1755,7 @@ export interface components {
             published?: string | null;
             /** Revision */
             revision: number;
+            schedule?: components["schemas"]["Schedule"] | null;
             /** Shown Title */
             shown_title: string;
             /**
@@ -1501,7 +1793,7 @@ export interface components {
              * @default page
              * @enum {string}
              */
-            kind: "page" | "post" | "news";
+            kind: "page" | "post" | "news" | "event" | "events";
             /**
              * Menu Title
              * @default
@@ -1518,6 +1810,7 @@ export interface components {
             path: string;
             /** Published */
             published?: string | null;
+            schedule?: components["schemas"]["Schedule"] | null;
             /**
              * Summary
              * @default
@@ -1550,7 +1843,7 @@ export interface components {
              * @default page
              * @enum {string}
              */
-            kind: "page" | "post" | "news";
+            kind: "page" | "post" | "news" | "event" | "events";
             /**
              * Menu Title
              * @default
@@ -1567,6 +1860,7 @@ export interface components {
             path: string;
             /** Published */
             published?: string | null;
+            schedule?: components["schemas"]["Schedule"] | null;
             /** Shown Title */
             shown_title: string;
             /**
@@ -1612,6 +1906,52 @@ export interface components {
             ratio: number;
         };
         /**
+         * PartIn
+         * @description A part of a form that is being built.
+         */
+        PartIn: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "weekday" | "day" | "month" | "year" | "hour" | "minute" | "second" | "half" | "other" | "text";
+            /**
+             * Pattern
+             * @default
+             */
+            pattern: string;
+            /**
+             * Text
+             * @default
+             */
+            text: string;
+        };
+        /**
+         * PartOut
+         * @description A part of a form: a field by its ``pattern`` with the ways to write it, or a ``text`` between fields.
+         */
+        PartOut: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "weekday" | "day" | "month" | "year" | "hour" | "minute" | "second" | "half" | "other" | "text";
+            /** Pattern */
+            pattern: string;
+            /** Text */
+            text: string;
+            /** Widths */
+            widths: components["schemas"]["WidthOut"][];
+        };
+        /**
+         * PartsIn
+         * @description The parts of a form, in their order.
+         */
+        PartsIn: {
+            /** Parts */
+            parts: components["schemas"]["PartIn"][];
+        };
+        /**
          * PasswordChange
          * @description The password as it is, and another one.
          */
@@ -1620,6 +1960,14 @@ export interface components {
             current: string;
             /** Password */
             password: string;
+        };
+        /**
+         * PatternOut
+         * @description A form as a pattern (UTS 35).
+         */
+        PatternOut: {
+            /** Pattern */
+            pattern: string;
         };
         /**
          * Person
@@ -1724,7 +2072,7 @@ export interface components {
          * @description Anywhere a fact is seen. A new place is a name here and its module; see ``places.all``.
          * @enum {string}
          */
-        Place: "tab" | "header" | "footer" | "search" | "text" | "dated" | "share" | "links" | "structured" | "not_found" | "feed" | "manifest" | "message";
+        Place: "tab" | "header" | "footer" | "search" | "text" | "dated" | "event" | "calendar" | "archive" | "hours" | "share" | "links" | "structured" | "not_found" | "feed" | "manifest" | "message";
         /**
          * PlaceIn
          * @description A place whose proof is wanted: on the page that was named, or on the home page.
@@ -1739,7 +2087,7 @@ export interface components {
              * Place
              * @enum {string}
              */
-            place: "tab" | "header" | "footer" | "search" | "dated" | "share" | "links" | "feed" | "manifest" | "message";
+            place: "tab" | "header" | "footer" | "search" | "dated" | "event" | "calendar" | "archive" | "hours" | "share" | "links" | "feed" | "manifest" | "message";
         };
         /**
          * PlaceReachOut
@@ -1791,9 +2139,11 @@ export interface components {
              * Place
              * @enum {string}
              */
-            place: "tab" | "header" | "footer" | "search" | "dated" | "share" | "links" | "feed" | "manifest" | "message";
+            place: "tab" | "header" | "footer" | "search" | "dated" | "event" | "calendar" | "archive" | "hours" | "share" | "links" | "feed" | "manifest" | "message";
             /** Plates */
             plates: string;
+            /** Read On */
+            read_on: string;
         };
         /**
          * ProofPictureOut
@@ -1814,8 +2164,15 @@ export interface components {
         /**
          * ProofsIn
          * @description Values as they are being typed, not kept yet, and which places are wanted (all, if none are named).
+         *
+         *     ``at`` is a time on the site's clock (``2026-12-31T23:59``) to look at it as it will be then; empty, now.
          */
         ProofsIn: {
+            /**
+             * At
+             * @default
+             */
+            at: string;
             /** Facts */
             facts?: {
                 accent_colour?: unknown;
@@ -1823,6 +2180,7 @@ export interface components {
                 date_long?: unknown;
                 date_short?: unknown;
                 description?: string;
+                first_weekday?: unknown;
                 footer_text?: string;
                 icon?: unknown;
                 language?: unknown;
@@ -1832,6 +2190,8 @@ export interface components {
                 logo_says_name?: unknown;
                 logo_width?: unknown;
                 name?: string;
+                opening_hours?: unknown;
+                own_words?: unknown;
                 share_picture?: unknown;
                 short_name?: string;
                 tagline?: string;
@@ -1872,6 +2232,35 @@ export interface components {
             };
         };
         /**
+         * ProposalOut
+         * @description What a town tells of a site, and what else there is in its country.
+         */
+        ProposalOut: {
+            /** Facts */
+            facts: components["schemas"]["ProposedOut"][];
+            /** Language */
+            language: string;
+            /** Languages */
+            languages: components["schemas"]["TagOut"][];
+            town: components["schemas"]["TownOut"];
+            /** Zone */
+            zone: string;
+            /** Zones */
+            zones: components["schemas"]["TownClockOut"][];
+        };
+        /**
+         * ProposedOut
+         * @description A value for a fact, and what pages would then say.
+         */
+        ProposedOut: {
+            /** Fact */
+            fact: string;
+            /** Says */
+            says: string;
+            /** Value */
+            value: string;
+        };
+        /**
          * PublishedOut
          * @description What was just published, and where to see it.
          */
@@ -1908,6 +2297,7 @@ export interface components {
                 date_long?: unknown;
                 date_short?: unknown;
                 description?: string;
+                first_weekday?: unknown;
                 footer_text?: string;
                 icon?: unknown;
                 language?: unknown;
@@ -1917,6 +2307,8 @@ export interface components {
                 logo_says_name?: unknown;
                 logo_width?: unknown;
                 name?: string;
+                opening_hours?: unknown;
+                own_words?: unknown;
                 share_picture?: unknown;
                 short_name?: string;
                 tagline?: string;
@@ -1955,6 +2347,33 @@ export interface components {
             };
         };
         /**
+         * Repeat
+         * @description A rule of repetition: each ``every``-th week, month or year.
+         *
+         *     ``monthly_date`` keeps the day of the month, ``monthly_weekday`` which of its weekdays in the month the first day
+         *     is, ``monthly_last`` the last such weekday. ``weekdays`` are for ``weekly``; empty, that of the first day.
+         *     ``until`` is the last day on which it may begin.
+         */
+        Repeat: {
+            /**
+             * Every
+             * @default 1
+             */
+            every: number;
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "weekly" | "monthly_date" | "monthly_weekday" | "monthly_last" | "yearly";
+            /** Until */
+            until?: string | null;
+            /**
+             * Weekdays
+             * @default []
+             */
+            weekdays: ("mon" | "tue" | "wed" | "thu" | "fri" | "sat" | "sun")[];
+        };
+        /**
          * RestoredOut
          * @description The draft after an edition was brought back into it.
          */
@@ -1974,6 +2393,34 @@ export interface components {
          * @enum {string}
          */
         Role: "owner" | "editor" | "viewer";
+        /**
+         * Schedule
+         * @description When and where an event is. Without ``starts_at`` it takes whole days; ``without`` are days that are left out.
+         */
+        Schedule: {
+            /** Ends */
+            ends?: string | null;
+            /** Ends At */
+            ends_at?: string | null;
+            /**
+             * Place
+             * @default
+             */
+            place: string;
+            repeat?: components["schemas"]["Repeat"] | null;
+            /**
+             * Starts
+             * Format: date
+             */
+            starts: string;
+            /** Starts At */
+            starts_at?: string | null;
+            /**
+             * Without
+             * @default []
+             */
+            without: string[];
+        };
         /**
          * SessionOut
          * @description Whether somebody is signed in, and what the sign-in page needs to know.
@@ -2054,6 +2501,16 @@ export interface components {
             slug: string;
         };
         /**
+         * Span
+         * @description From one time of the day to another; to an earlier or the same one, beyond midnight.
+         */
+        Span: {
+            /** Closes */
+            closes: string;
+            /** Opens */
+            opens: string;
+        };
+        /**
          * StyleChange
          * @description New values by fact key.
          */
@@ -2065,6 +2522,7 @@ export interface components {
                 date_long?: unknown;
                 date_short?: unknown;
                 description?: string;
+                first_weekday?: unknown;
                 footer_text?: string;
                 icon?: unknown;
                 language?: unknown;
@@ -2074,6 +2532,8 @@ export interface components {
                 logo_says_name?: unknown;
                 logo_width?: unknown;
                 name?: string;
+                opening_hours?: unknown;
+                own_words?: unknown;
                 share_picture?: unknown;
                 short_name?: string;
                 tagline?: string;
@@ -2113,6 +2573,18 @@ export interface components {
             words: {
                 [key: string]: string;
             };
+        };
+        /**
+         * TagOut
+         * @description A language by its tag, its own name and its English one.
+         */
+        TagOut: {
+            /** Name */
+            name: string;
+            /** Own Name */
+            own_name: string;
+            /** Tag */
+            tag: string;
         };
         /**
          * ThemeOut
@@ -2159,18 +2631,44 @@ export interface components {
             };
         };
         /**
+         * TownClockOut
+         * @description A clock by the largest town that keeps it.
+         */
+        TownClockOut: {
+            /**
+             * Now
+             * Format: date-time
+             */
+            now: string;
+            /** Town */
+            town: string;
+            /** Zone */
+            zone: string;
+        };
+        /**
          * TownOut
-         * @description A town, its country in words, its clock and the language most read there.
+         * @description A town, where it is in words, its clock with the time there now, and the language most read there.
+         *
+         *     ``found_as`` is the name by which it was found.
          */
         TownOut: {
             /** Country */
             country: string;
+            /** Found As */
+            found_as: string;
             /** Id */
             id: number;
             /** Language */
             language: string;
             /** Name */
             name: string;
+            /**
+             * Now
+             * Format: date-time
+             */
+            now: string;
+            /** Region */
+            region: string;
             /** Time Zone */
             time_zone: string;
         };
@@ -2208,6 +2706,101 @@ export interface components {
             path: string;
             /** Title */
             title: string;
+        };
+        /**
+         * WallIn
+         * @description A time as a clock on the wall shows it: ``2026-03-29T01:30`` (ISO 8601, without an offset).
+         */
+        WallIn: {
+            /** Wall */
+            wall: string;
+            /** Zone */
+            zone: string;
+        };
+        /**
+         * WallOut
+         * @description The moment of a time on the wall; whether the clock skips it or shows it ``twice``, and what it is put by.
+         */
+        WallOut: {
+            /** By Minutes */
+            by_minutes: number;
+            /**
+             * Moment
+             * Format: date-time
+             */
+            moment: string;
+            /**
+             * Reading
+             * @enum {string}
+             */
+            reading: "plain" | "skipped" | "twice";
+        };
+        /**
+         * Week
+         * @description The hours of each day of a week; a day without any is closed.
+         */
+        Week: {
+            /**
+             * Fri
+             * @default []
+             */
+            fri: components["schemas"]["Span"][];
+            /**
+             * Mon
+             * @default []
+             */
+            mon: components["schemas"]["Span"][];
+            /**
+             * Sat
+             * @default []
+             */
+            sat: components["schemas"]["Span"][];
+            /**
+             * Sun
+             * @default []
+             */
+            sun: components["schemas"]["Span"][];
+            /**
+             * Thu
+             * @default []
+             */
+            thu: components["schemas"]["Span"][];
+            /**
+             * Tue
+             * @default []
+             */
+            tue: components["schemas"]["Span"][];
+            /**
+             * Wed
+             * @default []
+             */
+            wed: components["schemas"]["Span"][];
+        };
+        /**
+         * WidthOut
+         * @description One way to write a part, with what it gives now.
+         */
+        WidthOut: {
+            /** Example */
+            example: string;
+            /** Pattern */
+            pattern: string;
+        };
+        /**
+         * WordOut
+         * @description One of the site's own words: what pages say in a language, and what that means in the desk's language.
+         *
+         *     ``is_missing`` says that the language lacks it, and English stands in.
+         */
+        WordOut: {
+            /** Is Missing */
+            is_missing: boolean;
+            /** Key */
+            key: string;
+            /** Meaning */
+            meaning: string;
+            /** Text */
+            text: string;
         };
     };
     responses: never;
@@ -2426,6 +3019,7 @@ export interface operations {
         parameters: {
             query: {
                 zone: string;
+                language?: string;
             };
             header?: never;
             path?: never;
@@ -2440,6 +3034,119 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ClockOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_towns_wall_time: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WallIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WallOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_towns_countries: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CountryOut"][];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_dates_build: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PartsIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PatternOut"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -3202,6 +3909,103 @@ export interface operations {
             };
         };
     };
+    hestor_api_pages_plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewEvent"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PageFull"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_events_check: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EventIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EventOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
     hestor_api_files_show: {
         parameters: {
             query?: {
@@ -3855,6 +4659,7 @@ export interface operations {
         parameters: {
             query?: {
                 path?: string;
+                at?: string;
             };
             header?: never;
             path: {
@@ -3875,6 +4680,15 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -3919,6 +4733,15 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -4166,6 +4989,7 @@ export interface operations {
         parameters: {
             query: {
                 q: string;
+                country?: string;
             };
             header?: never;
             path?: never;
@@ -4180,6 +5004,58 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TownOut"][];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_towns_propose: {
+        parameters: {
+            query?: {
+                language?: string;
+                zone?: string;
+            };
+            header?: never;
+            path: {
+                town: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProposalOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
             /** @description Why it was not done */
@@ -4211,6 +5087,47 @@ export interface operations {
                 };
                 content: {
                     "font/woff2": unknown;
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_languages_own_words: {
+        parameters: {
+            query: {
+                language: string;
+                desk?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WordOut"][];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
             /** @description Why it was not done */

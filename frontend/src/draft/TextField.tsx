@@ -10,6 +10,8 @@ interface Props {
   readOnly: boolean;
   language?: string | undefined;
   className?: string;
+  /** Whether it is a text of several lines. */
+  lines?: boolean;
 }
 
 /** A line of words, edited where it stands. It grows to as many lines as it needs, but stays one text. */
@@ -22,13 +24,14 @@ export function TextField({
   readOnly,
   language,
   className = "",
+  lines = false,
 }: Props) {
   const store = useStore();
   const text = useFieldText(document, field);
   const { errors } = useFieldState(document, field);
   return (
     <textarea
-      rows={1}
+      rows={lines ? 5 : 1}
       data-field={fieldName(document, field)}
       dir="auto"
       lang={language}
@@ -41,9 +44,11 @@ export function TextField({
       placeholder={placeholder}
       className={`fact-field placeholder:font-normal placeholder:text-soft ${className}`}
       // A pasted line break would be refused by the rules; a space is what was meant.
-      onChange={(event) => store.type(document, field, event.target.value.replace(/\s*\n\s*/g, " "))}
+      onChange={(event) =>
+        store.type(document, field, lines ? event.target.value : event.target.value.replace(/\s*\n\s*/g, " "))
+      }
       onKeyDown={(event) => {
-        if (event.key === "Enter") event.preventDefault();
+        if (event.key === "Enter" && !lines) event.preventDefault();
       }}
       onBlur={() => store.document(document).settle(field)}
     />

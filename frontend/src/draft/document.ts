@@ -200,8 +200,12 @@ export class DraftDocument<V extends object, M> {
   }
 
   private refused(error: ApiProblem, keys: (keyof V)[]): void {
-    const wrong = keys.filter((key) => error.of(String(key)).length > 0);
-    const errors = Object.fromEntries(wrong.map((key) => [key, error.of(String(key))])) as Keyed<V, FieldError[]>;
+    const named = keys.filter((key) => error.of(String(key)).length > 0);
+    // A refusal that names none of the fields is of all of them: to send them again would not help.
+    const wrong = named.length ? named : keys;
+    const errors = Object.fromEntries(
+      wrong.map((key) => [key, named.length ? error.of(String(key)) : (error.problem.errors ?? [])]),
+    ) as Keyed<V, FieldError[]>;
     // Keystrokes that came meanwhile may have mended it, so only what was refused is marked so.
     const asSent = wrong.filter((key) => this.state.typed[key] === this.sent.get(key));
     this.set({ errors: { ...this.state.errors, ...errors } });

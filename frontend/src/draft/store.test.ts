@@ -15,6 +15,8 @@ const FACTS: Facts = {
   date_long: "",
   date_short: "",
   time_style: "",
+  first_weekday: "",
+  own_words: [],
   time_zone: "UTC",
   logo: null,
   logo_dark: null,

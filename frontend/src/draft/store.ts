@@ -56,6 +56,7 @@ function pageFields(page: PageFull): PageFields {
     order,
     parent: page.parent ?? null,
     published: page.published ?? null,
+    schedule: page.schedule ?? null,
   };
 }
 

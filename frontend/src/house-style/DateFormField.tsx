@@ -6,6 +6,7 @@ import type { Schemas } from "../api/client";
 import { ActionLink } from "../ui/ActionLink";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { useSettled } from "../ui/useSettled";
+import { DateParts } from "./DateParts";
 import { useCheckedForm, useForms, type FormKind } from "./dates";
 
 export type DateFact = "date_long" | "date_short" | "time_style";
@@ -72,6 +73,12 @@ function Pattern({ fact, kind }: { fact: DateFact; kind: FormKind }) {
   );
 }
 
+/** The parts of the form that is in effect. */
+function Built({ fact, kind, pattern }: { fact: DateFact; kind: FormKind; pattern: string }) {
+  const checked = useCheckedForm(pattern, kind, useFact("language"), useFact("time_zone"));
+  return checked ? <DateParts fact={fact} parts={checked.parts} more={checked.more} /> : null;
+}
+
 /** A form of dates or times, chosen by the example of now; for who wants it, written as a pattern. */
 export function DateFormField(props: Props) {
   const forms = useForms(props.kind, useFact("language"), useFact("time_zone"));
@@ -84,6 +91,7 @@ function Chosen({ fact, kind, readOnly, forms }: Props & { forms: Schemas["DateF
   const pattern = useFact(fact);
   const language = useFact("language");
   const [writes, setWrites] = useState(false);
+  const [builds, setBuilds] = useState(false);
   const own = forms.own[fact === "date_long" ? "long" : fact === "date_short" ? "short" : "time"];
   const known = pattern === "" || forms.forms.some((form) => form.pattern === pattern);
   const shown = forms.forms.filter((form) => form.pattern !== own);
@@ -116,10 +124,16 @@ function Chosen({ fact, kind, readOnly, forms }: Props & { forms: Schemas["DateF
         ))}
       </div>
       {!readOnly && (
+        <ActionLink expanded={builds} onClick={() => setBuilds(!builds)}>
+          {t("dates.build")}
+        </ActionLink>
+      )}
+      {!readOnly && (
         <ActionLink expanded={writes || !known} onClick={() => setWrites(!writes)}>
           {t("dates.write")}
         </ActionLink>
       )}
+      {builds && !readOnly && <Built fact={fact} kind={kind} pattern={pattern || own} />}
       {(writes || !known) && !readOnly && <Pattern fact={fact} kind={kind} />}
       <Tried fact={fact} kind={kind} />
     </div>

@@ -4,7 +4,11 @@ import type { Row } from "../draft/facts";
 import { useFact } from "../draft/hooks";
 import { TextField } from "../draft/TextField";
 import { DateFormField, type DateFact } from "./DateFormField";
-import { ClockField, LanguageField } from "./SettingFields";
+import { HoursField } from "./HoursField";
+import { OwnWordsField } from "./OwnWordsField";
+import { ClockField } from "./ClockField";
+import { LanguageField } from "./LanguageField";
+import { WeekdayField } from "./WeekdayField";
 
 const SIZES = {
   name: "font-display text-[21px] font-semibold leading-tight",
@@ -52,6 +56,12 @@ export function FactField({ row, readOnly }: { row: Row; readOnly: boolean }) {
       return <DateFormField fact={row.key as DateFact} kind="date" readOnly={readOnly} />;
     case "time_form":
       return <DateFormField fact={row.key as DateFact} kind="time" readOnly={readOnly} />;
+    case "weekday":
+      return <WeekdayField readOnly={readOnly} />;
+    case "hours":
+      return <HoursField readOnly={readOnly} />;
+    case "own_words":
+      return <OwnWordsField readOnly={readOnly} />;
     default:
       return row.editor satisfies never;
   }

@@ -11,15 +11,17 @@ import { ProofsProvider, useProofs } from "../proofs/ProofsProvider";
 import { Notice } from "../ui/Notice";
 import { FactRow } from "./FactRow";
 import { Index } from "./Index";
+import { MomentChoice } from "./MomentChoice";
 import { PageChoice } from "./PageChoice";
 
 /** The page whose proofs the sheet shows until another is chosen: an inner one, as most pages are. */
 function useShownPage(site: string) {
   const pages = usePages(site);
   const [chosen, choose] = useState<string | null>(null);
+  const [at, chooseAt] = useState("");
   const inner = pages.data?.find((page) => page.path !== "/" && page.in_menu);
   const known = chosen !== null && pages.data?.some((page) => page.path === chosen);
-  return { pages: pages.data ?? [], path: known ? chosen : (inner?.path ?? "/"), choose };
+  return { pages: pages.data ?? [], path: known ? chosen : (inner?.path ?? "/"), choose, at, chooseAt };
 }
 
 /** What keeps the whole sheet from working: no connection, or nobody signed in any more. */
@@ -63,6 +65,7 @@ function BandSection({ band, readOnly, first, shown }: SectionProps) {
           {first && shown.pages.length > 0 && (
             <PageChoice pages={shown.pages} path={shown.path} onChoose={shown.choose} />
           )}
+          {band.id === "clock" && <MomentChoice at={shown.at} onChoose={shown.chooseAt} />}
         </span>
       </div>
       {band.rows.map((row) => (
@@ -103,7 +106,7 @@ export function SheetView() {
             <Notice tone="warn">{t("sheet.readOnly")}</Notice>
           </div>
         )}
-        <ProofsProvider site={site.slug} path={shown.path}>
+        <ProofsProvider site={site.slug} path={shown.path} at={shown.at}>
           <Trouble />
           <BrandReportProvider site={site.slug}>
             {BANDS.map((band, index) => (

@@ -21,6 +21,7 @@ export function useCheckedForm(pattern: string, kind: FormKind, language: string
     queryFn: () =>
       result<Schemas["DateFormOut"]>(api.POST("/api/dates/check", { body: { pattern, kind, language, zone } })),
     enabled: pattern !== "",
+    placeholderData: keepPreviousData,
     staleTime: 60_000,
   }).data;
 }

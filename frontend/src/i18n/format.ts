@@ -1,10 +1,25 @@
 import { useTranslation } from "react-i18next";
 
+/** The days of the week as UTS 35 names them in tags, in the order of ISO 8601. */
+export const WEEKDAYS = ["mon", "tue", "wed", "thu", "fri", "sat", "sun"] as const;
+export type Weekday = (typeof WEEKDAYS)[number];
+// A Monday.
+const MONDAY = Date.UTC(2024, 0, 1);
+const DAY = 86_400_000;
+
 export interface Format {
   /** An instant, such as when an edition was published. */
   instant: (iso: string) => string;
   /** A calendar day, such as that of a post, whatever clock one is on. */
   day: (iso: string) => string;
+  /** A day of the week by itself. */
+  weekday: (day: Weekday) => string;
+  /** What time it is now by a clock of the IANA database or a fixed offset; nothing for one that is unknown here. */
+  timeIn: (zone: string) => string;
+  /** An instant's day by a clock, in full. */
+  dayIn: (iso: string, zone: string) => string;
+  /** A moment by a clock: its day in full, and its time. */
+  momentIn: (moment: Date, zone: string) => string;
   /** A span of time of whole minutes, such as by how much a clock changes. */
   span: (minutes: number) => string;
   /** The size of a file, in the unit that suits it. */
@@ -32,6 +47,14 @@ function span(language: string, minutes: number): string {
   return new Intl.ListFormat(language, { type: "unit" }).format(said);
 }
 
+function timeIn(zone: string, language: string): string {
+  try {
+    return new Intl.DateTimeFormat(language, { timeZone: zone, timeStyle: "short" }).format(new Date());
+  } catch {
+    return "";
+  }
+}
+
 export function formatFor(language: string): Format {
   return {
     instant: (iso) =>
@@ -40,6 +63,15 @@ export function formatFor(language: string): Format {
       new Intl.DateTimeFormat(language, { dateStyle: "medium", timeZone: "UTC" }).format(
         new Date(`${iso.slice(0, 10)}T00:00Z`),
       ),
+    weekday: (day) =>
+      new Intl.DateTimeFormat(language, { weekday: "long", timeZone: "UTC" }).format(
+        new Date(MONDAY + WEEKDAYS.indexOf(day) * DAY),
+      ),
+    dayIn: (iso, zone) =>
+      new Intl.DateTimeFormat(language, { timeZone: zone, dateStyle: "full" }).format(new Date(iso)),
+    momentIn: (moment, zone) =>
+      new Intl.DateTimeFormat(language, { timeZone: zone, dateStyle: "full", timeStyle: "short" }).format(moment),
+    timeIn: (zone) => timeIn(zone, language),
     span: (minutes) => span(language, minutes),
     bytes: (count) => bytes(language, count),
   };

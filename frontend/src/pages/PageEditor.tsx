@@ -10,10 +10,12 @@ import { TextField } from "../draft/TextField";
 import { Notice } from "../ui/Notice";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { usePage } from "./api";
+import { EventEditor } from "./EventEditor";
 
 const FIELDS = ["title", "menu_title", "summary"] as const;
+type Field = (typeof FIELDS)[number] | "body";
 
-function Words({ document, field }: { document: DocumentId; field: (typeof FIELDS)[number] }) {
+function Words({ document, field }: { document: DocumentId; field: Field }) {
   const { t } = useTranslation();
   const id = `${document}-${field}`;
   return (
@@ -22,6 +24,7 @@ function Words({ document, field }: { document: DocumentId; field: (typeof FIELD
         {t(`page.${field}`)}
       </p>
       <TextField
+        lines={field === "body"}
         document={document}
         field={field}
         labelledBy={id}
@@ -57,6 +60,14 @@ function Opened({ page }: { page: PageFull }) {
           <Words document={document} field={field} />
         </div>
       ))}
+      {page.kind === "event" && (
+        <>
+          <EventEditor document={document} />
+          <div className="sm:col-span-2">
+            <Words document={document} field="body" />
+          </div>
+        </>
+      )}
     </div>
   );
 }

@@ -7,10 +7,12 @@ import { UndoButtons } from "../draft/UndoButtons";
 import { useUndoKeys } from "../draft/useUndoKeys";
 import { useFormat } from "../i18n/format";
 import { useComesIntoView, useNamed, type Named } from "../ui/named";
+import { ActionLink } from "../ui/ActionLink";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { SearchField } from "../ui/SearchField";
 import { ViewHead } from "../ui/ViewHead";
 import { usePages } from "./api";
+import { AddEvent } from "./AddEvent";
 import { PageEditor } from "./PageEditor";
 
 const CELL = "border-b border-line px-3 py-2.5 text-start align-baseline";
@@ -179,10 +181,17 @@ export function PagesView() {
   const pages = usePages(site.slug);
   const mayEdit = site.role !== "viewer";
   const named = useNamed("page");
+  const [adds, setAdds] = useState(false);
   useUndoKeys(store, mayEdit);
   return (
     <div className="min-h-[calc(100vh-60px)] bg-paper">
       <ViewHead title={t("view.pages")} lead={t("pages.lead")} />
+      {mayEdit && !adds && (
+        <p className="px-6 pb-3">
+          <ActionLink onClick={() => setAdds(true)}>{t("event.addOne")}</ActionLink>
+        </p>
+      )}
+      {adds && <AddEvent onDone={() => setAdds(false)} />}
       <QueryBoundary query={pages}>
         {(all) => <PageTable key={named.number ? named.visit : "all"} pages={all} mayEdit={mayEdit} named={named} />}
       </QueryBoundary>

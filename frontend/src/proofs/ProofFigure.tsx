@@ -28,7 +28,7 @@ function Figure({ at, fact, variant, reach, shows }: Props) {
   const caption = (
     <figcaption className={`mt-1.5 text-soft ${open ? "" : "max-w-[224px] text-[11.5px]"}`}>
       <b className="font-semibold text-ink">{label}</b>
-      {open && proof.path && <span className="ms-2 font-code text-xs">{proof.path}</span>}
+      {open && proof.path && <span className="ms-2 font-code text-xs">{proof.read_on || proof.path}</span>}
       {far && <span> · {far}</span>}
     </figcaption>
   );

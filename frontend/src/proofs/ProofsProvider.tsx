@@ -18,8 +18,8 @@ const Context = createContext<ProofReader | null>(null);
 function readerFor(site: string): ProofReader {
   const at = { params: { path: { site } } };
   return new ProofReader({
-    proofs: ({ path, typed, places }) =>
-      result<Proofs>(api.POST("/api/sites/{site}/proofs", { ...at, body: { path, facts: typed, places } })),
+    proofs: ({ path, at: moment, typed, places }) =>
+      result<Proofs>(api.POST("/api/sites/{site}/proofs", { ...at, body: { path, at: moment, facts: typed, places } })),
     reach: ({ keys, typed }) =>
       result<Record<string, Reach>>(api.POST("/api/sites/{site}/reach", { ...at, body: { keys, facts: typed } })),
   });
@@ -28,17 +28,18 @@ function readerFor(site: string): ProofReader {
 interface Props {
   site: string;
   path: string;
+  at: string;
   children: ReactNode;
 }
 
 /** Reads the proofs of a page with the words as typed, again whenever the draft changes, for whatever is in view. */
-export function ProofsProvider({ site, path, children }: Props) {
+export function ProofsProvider({ site, path, at, children }: Props) {
   const reader = useMemo(() => readerFor(site), [site]);
   const { typed, revision } = useSelect((store) => ({
     typed: store.facts.state.typed,
     revision: store.facts.revision,
   }));
-  useEffect(() => reader.want(path, typed, revision), [reader, path, typed, revision]);
+  useEffect(() => reader.want(path, at, typed, revision), [reader, path, at, typed, revision]);
   return <Context value={reader}>{children}</Context>;
 }
 

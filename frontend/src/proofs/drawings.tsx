@@ -1,3 +1,4 @@
+import { ArchiveDrawing, CalendarDrawing, EventDrawing, HoursDrawing } from "./ClockDrawings";
 import { type DrawingProps } from "./drawing";
 import { HeaderDrawing } from "./HeaderDrawing";
 import { HomeScreenDrawing } from "./HomeScreenDrawing";
@@ -88,6 +89,14 @@ export function Drawing(props: DrawingProps) {
       return <Footer {...props} />;
     case "dated":
       return <Dated {...props} />;
+    case "event":
+      return <EventDrawing {...props} />;
+    case "calendar":
+      return <CalendarDrawing {...props} />;
+    case "archive":
+      return <ArchiveDrawing {...props} />;
+    case "hours":
+      return <HoursDrawing {...props} />;
     case "search":
       return <Search {...props} />;
     case "feed":

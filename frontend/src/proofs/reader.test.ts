@@ -4,7 +4,15 @@ import { ApiProblem, NoConnection } from "../api/problem";
 import { ProofReader, proofKey, type ProofRequest, type ReachRequest } from "./reader";
 
 function proofOf(name: string, place: Proof["place"], path: string): Proof {
-  return { place, path, colour: "", pictures: [], plates: "", lines: [{ role: "title", text: name, highlights: [] }] };
+  return {
+    place,
+    path,
+    colour: "",
+    pictures: [],
+    plates: "",
+    read_on: "",
+    lines: [{ role: "title", text: name, highlights: [] }],
+  };
 }
 
 function setUp() {
@@ -35,7 +43,7 @@ function setUp() {
 
 const TAB = { places: [{ place: "tab" as const, home: false }], keys: ["name"] };
 const shown = (reader: ProofReader) => reader.snapshot().proofs[proofKey("tab", "/a/")]?.lines[0]?.text;
-const want = (reader: ProofReader, name: string, revision = 1) => reader.want("/a/", { name }, revision);
+const want = (reader: ProofReader, name: string, revision = 1) => reader.want("/a/", "", { name }, revision);
 
 beforeEach(() => void vi.useFakeTimers());
 

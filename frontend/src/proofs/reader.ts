@@ -10,6 +10,8 @@ export interface PlaceRequest {
 
 export interface ProofRequest {
   path: string;
+  /** The time on the site's clock that is looked at; empty, now. */
+  at: string;
   typed: Record<string, unknown>;
   places: PlaceRequest[];
 }
@@ -63,6 +65,7 @@ export class ProofReader {
   private readonly listeners = new Set<() => void>();
   private readonly viewed = new Map<string, Viewed>();
   private typed: Record<string, unknown> = {};
+  private at = "";
   private wanted = false;
   private busy = false;
   private stamp = "";
@@ -85,8 +88,9 @@ export class ProofReader {
   }
 
   /** Other words, another page, or another revision of the draft. */
-  want(path: string, typed: Record<string, unknown>, revision: number): void {
+  want(path: string, at: string, typed: Record<string, unknown>, revision: number): void {
     this.typed = typed;
+    this.at = at;
     this.stamp = `${String(revision)} ${JSON.stringify(typed)}`;
     if (path !== this.state.path) this.set({ path });
     this.read();
@@ -121,7 +125,7 @@ export class ProofReader {
       const places = this.places();
       if (!places.length) break;
       try {
-        const read = await this.source.proofs({ path: this.state.path, typed: this.typed, places });
+        const read = await this.source.proofs({ path: this.state.path, at: this.at, typed: this.typed, places });
         const proofs = {
           ...this.state.proofs,
           ...Object.fromEntries(read.proofs.map((proof) => [keyOf(proof), proof])),

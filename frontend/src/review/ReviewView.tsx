@@ -87,7 +87,7 @@ function Ready({ site, changes, publish }: { site: Site; changes: Changes; publi
         </ErrorNotice>
       </div>
       <NotSaved />
-      <ProofsProvider site={site.slug} path="/">
+      <ProofsProvider site={site.slug} path="/" at="">
         <ChangeList changes={changes.changes} tense="before" aside={(change) => <ChangeProofs change={change} />} />
       </ProofsProvider>
       <div className="mt-7 flex flex-wrap items-center gap-x-6 gap-y-3">

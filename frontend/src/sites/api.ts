@@ -22,11 +22,23 @@ export function useSetLabel(site: string) {
   });
 }
 
-export function useTowns(typed: string) {
+/** Towns by their names, those of one country where one is chosen. */
+export function useTowns(typed: string, country: string) {
+  const query = { q: typed, country };
   return useQuery({
-    queryKey: ["towns", typed],
-    queryFn: () => result<Town[]>(api.GET("/api/towns", { params: { query: { q: typed } } })),
-    enabled: typed.trim().length > 1,
+    queryKey: ["towns", typed, country],
+    queryFn: () => result<Town[]>(api.GET("/api/towns", { params: { query } })),
+    enabled: typed.trim().length > 1 || country !== "",
+    staleTime: 60_000,
+  });
+}
+
+/** The countries that have towns, fetched once they are asked for. */
+export function useCountries(asked: boolean) {
+  return useQuery({
+    queryKey: ["countries"],
+    queryFn: () => result<Schemas["CountryOut"][]>(api.GET("/api/countries")),
+    enabled: asked,
     staleTime: Infinity,
   });
 }
@@ -41,10 +53,10 @@ export function useLanguages(typed: string) {
 }
 
 /** What a clock says now, and when it is put forward or back next. */
-export function useClock(zone: string) {
+export function useClock(zone: string, language: string) {
   return useQuery({
-    queryKey: ["clock", zone],
-    queryFn: () => result<Schemas["ClockOut"]>(api.GET("/api/clock", { params: { query: { zone } } })),
+    queryKey: ["clock", zone, language],
+    queryFn: () => result<Schemas["ClockOut"]>(api.GET("/api/clock", { params: { query: { zone, language } } })),
     staleTime: 600_000,
   });
 }

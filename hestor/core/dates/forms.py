@@ -34,6 +34,12 @@ def own_time(language: str) -> str:
 
 
 @lru_cache(maxsize=512)
+def month_form(language: str) -> str:
+    """The language's form of a month with its year, standing by itself."""
+    return _skeletons(language, ("yMMMM",))[0]
+
+
+@lru_cache(maxsize=512)
 def joined(language: str, day: str, clock: str) -> str:
     """A form of a date and one of a time as the language joins them."""
     frame = str(languages.locale_of(language).datetime_formats["medium"])

@@ -4,10 +4,13 @@ from collections.abc import Callable
 from datetime import datetime
 from typing import Annotated, Any
 
+from hestor.core import languages
 from hestor.core.dates import forms, patterns
 from hestor.core.dates.patterns import Kind
 from hestor.core.facts import rules
 from hestor.core.facts.spec import Band, FactGroup, FactSpec, Slot, Words
+from hestor.core.hours import opening
+from hestor.core.hours.opening import OpeningHours
 from hestor.core.places.place import Place
 
 # At noon in Greenwich on the last day of a year it is the next year already in Kiritimati, and in Pago Pago not yet.
@@ -31,6 +34,15 @@ def short_form(facts: Any) -> str:
 def time_form(facts: Any) -> str:
     """The form of a time of the day: as said, else the language's own."""
     return str(facts.time_style) or forms.own_time(facts.language)
+
+
+def first_day(facts: Any) -> str:
+    """The day that weeks begin with: as said, else as is usual where the language is at home."""
+    return str(facts.first_weekday) or languages.first_weekday(facts.language)
+
+
+_ANY_HOURS = OpeningHours.model_validate({"week": {"wed": [{"opens": "09:00", "closes": "17:00"}]}})
+_OTHER_HOURS = OpeningHours.model_validate({"week": {"thu": [{"opens": "10:00", "closes": "18:00"}]}})
 
 
 def _example(form: str, language: str) -> str:
@@ -72,3 +84,26 @@ class ClockFacts(FactGroup):
     date_long: Annotated[str, _form_fact("date_long", "date", long_form, Slot(Place.DATED))] = ""
     date_short: Annotated[str, _form_fact("date_short", "date", short_form, Slot(Place.DATED, home=True))] = ""
     time_style: Annotated[str, _form_fact("time_style", "time", time_form, Slot(Place.DATED))] = ""
+    first_weekday: Annotated[
+        str,
+        FactSpec(
+            Band.CLOCK,
+            rules.OneOf(("", *languages.WEEKDAYS)),
+            lambda facts: "wed" if facts.first_weekday != "wed" else "thu",
+            editor="weekday",
+            slots=(Slot(Place.CALENDAR),),
+            derived=lambda facts: languages.weekday_name(first_day(facts), facts.language),
+            in_words=lambda day: Words(text=languages.weekday_name(day, "en")) if day else Words("value.regions_own"),
+        ),
+    ] = ""
+    opening_hours: Annotated[
+        OpeningHours | None,
+        FactSpec(
+            Band.CLOCK,
+            opening.rule,
+            lambda facts: _ANY_HOURS if facts.opening_hours != _ANY_HOURS else _OTHER_HOURS,
+            editor="hours",
+            slots=(Slot(Place.HOURS),),
+            in_words=lambda hours: Words("value.hours" if hours else "value.no_hours"),
+        ),
+    ] = None

@@ -7,6 +7,7 @@ from typing import Any
 from pydantic import TypeAdapter
 
 from hestor.core.errors import MOST_PROBLEMS, InvalidInput, Problem
+from hestor.core.facts import clock
 from hestor.core.facts.assets import Logo
 from hestor.core.facts.brand import BrandFacts
 from hestor.core.facts.clock import ClockFacts
@@ -104,7 +105,8 @@ def derived(facts: Facts) -> dict[str, str]:
 
 def values_of(facts: Facts, year: int) -> fillins.Values:
     """What fill-ins stand for in these facts, in a year."""
-    return fillins.Values(facts.name, facts.tagline, year, facts.language)
+    forms = clock.long_form(facts), clock.short_form(facts), clock.time_form(facts)
+    return fillins.Values(facts.name, facts.tagline, year, facts.language, *forms)
 
 
 def sought(facts: Facts, year: int) -> dict[str, str]:

@@ -3,7 +3,9 @@
 from typing import Annotated
 
 from hestor.core.facts import rules
-from hestor.core.facts.spec import Band, FactGroup, FactSpec
+from hestor.core.facts.own_words import OwnWord, OwnWords
+from hestor.core.facts.own_words import rule as own_words_rule
+from hestor.core.facts.spec import Band, FactGroup, FactSpec, Words
 
 
 class LanguageFacts(FactGroup):
@@ -18,3 +20,13 @@ class LanguageFacts(FactGroup):
             editor="language",
         ),
     ] = "en-GB"
+    own_words: Annotated[
+        OwnWords,
+        FactSpec(
+            Band.LANGUAGE,
+            own_words_rule,
+            lambda facts: () if facts.own_words else (OwnWord(language="en", key="changed", text="Changed"),),
+            editor="own_words",
+            in_words=lambda words: Words("value.own_words", (("count", len(words or ())),)),
+        ),
+    ] = ()

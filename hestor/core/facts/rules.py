@@ -10,6 +10,8 @@ from hestor.core.imaging import colours
 from hestor.core.rules import Checked, not_text
 from hestor.core.text import lines
 
+_LONGEST_ZONE = 60
+
 
 @dataclass(frozen=True)
 class Colour:
@@ -87,10 +89,8 @@ class Form:
 
 
 def time_zone(key: str, given: object) -> Checked:
-    """A zone of the IANA database that follows a town's summer time, or ``UTC``."""
+    """A zone of the IANA database by its present name, or a fixed offset from UTC such as ``+01:00``."""
     if not isinstance(given, str):
         return not_text(key)
-    if zones.is_known(given):
-        return given, ()
-    code = "zone_fixed" if zones.is_fixed(given) else "zone_unknown"
-    return given, (Problem(key, code, {"value": lines.shorten(given, 40)}),)
+    kept = zones.read(given.strip()) if len(given) < _LONGEST_ZONE else None
+    return (kept, ()) if kept else (given, (Problem(key, "zone_unknown", {"value": lines.shorten(given, 40)}),))

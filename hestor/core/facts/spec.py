@@ -29,7 +29,10 @@ class Band(StrEnum):
     CLOCK = "clock"
 
 
-Editor = Literal["line", "logo", "icon", "share", "colour", "typefaces", "language", "clock", "date_form", "time_form"]
+Editor = Literal[
+    "line", "logo", "icon", "share", "colour", "typefaces", "language", "clock", "date_form", "time_form", "weekday",
+    "hours", "own_words",
+]  # fmt: skip
 Size = Literal["name", "line", "text"]
 
 

@@ -7,12 +7,15 @@ from typing import Annotated, Any, Literal
 from pydantic import BaseModel, BeforeValidator, ConfigDict, Field
 
 from hestor.core.errors import Problem
+from hestor.core.events import expansion
+from hestor.core.events import schedule as events
+from hestor.core.events.schedule import Schedule
 from hestor.core.pages import paths
 from hestor.core.rules import Line
 from hestor.core.text import lines, markdown
 
-Kind = Literal["page", "post", "news"]
-KINDS: tuple[Kind, ...] = ("page", "post", "news")
+Kind = Literal["page", "post", "news", "event", "events"]
+KINDS: tuple[Kind, ...] = ("page", "post", "news", "event", "events")
 MOST_BODY = 200_000
 _MOST_ORDER = 1_000_000
 
@@ -28,7 +31,10 @@ Day = Annotated[date, BeforeValidator(_as_a_day)]
 
 
 class PageFields(BaseModel):
-    """Everything that an owner says of a page. ``parent`` is another page's id; ``published`` a post's day."""
+    """Everything that an owner says of a page.
+
+    ``parent`` is another page's id; ``published`` a post's day; ``schedule`` when and where an event is.
+    """
 
     model_config = ConfigDict(frozen=True, extra="forbid")
 
@@ -42,6 +48,7 @@ class PageFields(BaseModel):
     in_menu: bool = False
     order: int = Field(default=0, ge=0, le=_MOST_ORDER)
     published: Day | None = None
+    schedule: Schedule | None = None
 
 
 LINES: Mapping[str, Line] = {
@@ -55,6 +62,8 @@ def tidied(given: Mapping[str, Any]) -> dict[str, Any]:
 
 
 def _tidied(key: str, value: Any) -> Any:
+    if isinstance(value, Schedule):
+        return events.tidied(value)
     if not isinstance(value, str):
         return value
     if key == "body":
@@ -75,8 +84,19 @@ def problems(fields: PageFields) -> Iterator[Problem]:
     yield from paths.path_problems("path", fields.path)
     if fields.kind == "post" and fields.published is None:
         yield Problem("published", "post_undated")
+    if fields.kind == "event" and fields.schedule is None:
+        yield Problem("schedule", "event_undated")
+    if fields.schedule:
+        yield from _schedule_problems(fields.schedule)
+
+
+def _schedule_problems(schedule: Schedule) -> Iterator[Problem]:
+    found = tuple(events.problems(schedule))
+    yield from found or expansion.problems(schedule)
 
 
 def notices(fields: PageFields) -> Iterator[Problem]:
     """What visitors will not see as it was meant, though it may be kept."""
     yield from markdown.outside_pictures("body", fields.body)
+    if fields.schedule:
+        yield from events.notices(fields.schedule)

@@ -18,12 +18,16 @@ _NONE = "-"
 
 @dataclass(frozen=True)
 class Signature:
-    """The traits of one page. Each of the ``…_fills`` names the fill-ins in that text, in order, joined by ``+``."""
+    """The traits of one page; ``timed`` is an event that is at a time of the day.
+
+    Each of the ``…_fills`` names the fill-ins in that text, in order, joined by ``+``.
+    """
 
     kind: str
     home: bool
     dated: bool
     own_picture: bool
+    timed: bool
     description: Source
     title_fills: str
     description_fills: str
@@ -32,9 +36,8 @@ class Signature:
     @property
     def text(self) -> str:
         """The signature as it is kept."""
-        flags = "".join(
-            letter for letter, on in zip("hdp", (self.home, self.dated, self.own_picture), strict=True) if on
-        )
+        found = zip("hdpt", (self.home, self.dated, self.own_picture, self.timed), strict=True)
+        flags = "".join(letter for letter, on in found if on)
         parts = (
             self.kind, flags, self.description, self.title_fills, self.description_fills, self.body_fills,
         )  # fmt: skip
@@ -53,7 +56,7 @@ def parse(text: str) -> Signature:
         raise ValueError(f"not a signature: {text!r}")
     kind, flags, source, title, description, body = parts
     origin: Source = "summary" if source == "summary" else "excerpt" if source == "excerpt" else ""
-    return Signature(kind, "h" in flags, "d" in flags, "p" in flags, origin, title, description, body)
+    return Signature(kind, "h" in flags, "d" in flags, "p" in flags, "t" in flags, origin, title, description, body)
 
 
 def _joined(names: Iterable[str]) -> str:
@@ -69,6 +72,7 @@ def of(fields: PageFields, compiled: CompiledText) -> Signature:
         home=fields.path == "/",
         dated=fields.published is not None,
         own_picture=bool(markdown.first_picture(compiled.html)[0]),
+        timed=bool(fields.schedule and not fields.schedule.whole_day),
         description=origin,
         title_fills=_joined(fillins.used(fields.title)),
         description_fills=_joined(described if origin else ()),

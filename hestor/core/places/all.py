@@ -1,10 +1,14 @@
 """All places, in the order in which reach lists them. A new place is its module and its line here."""
 
+from hestor.core.places.archive import ARCHIVE
+from hestor.core.places.calendar import CALENDAR
 from hestor.core.places.dated import DATED
 from hestor.core.places.definition import FilePlace, PagePlace
+from hestor.core.places.event import EVENT
 from hestor.core.places.feed import FEED
 from hestor.core.places.footer import FOOTER
 from hestor.core.places.header import HEADER
+from hestor.core.places.hours import HOURS
 from hestor.core.places.links import LINKS
 from hestor.core.places.manifest import MANIFEST
 from hestor.core.places.message import MESSAGE
@@ -16,7 +20,10 @@ from hestor.core.places.structured import STRUCTURED
 from hestor.core.places.tab import TAB
 from hestor.core.places.text import TEXT
 
-PAGE_PLACES: tuple[PagePlace, ...] = (TAB, HEADER, FOOTER, SEARCH, TEXT, DATED, SHARE, LINKS, STRUCTURED)
+PAGE_PLACES: tuple[PagePlace, ...] = (
+    TAB, HEADER, FOOTER, SEARCH, TEXT, DATED,
+    EVENT, CALENDAR, ARCHIVE, HOURS, SHARE, LINKS, STRUCTURED,
+)  # fmt: skip
 FILE_PLACES: tuple[FilePlace, ...] = (NOT_FOUND, FEED, MANIFEST, MESSAGE)
 DRAWN: tuple[Place, ...] = (
     *(one.place for one in PAGE_PLACES if one.proof),

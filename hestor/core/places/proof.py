@@ -42,7 +42,10 @@ class Picture:
 
 @dataclass(frozen=True)
 class Proof:
-    """One place on one page (``path`` is empty for a file that belongs to no page)."""
+    """One place on one page (``path`` is empty for a file that belongs to no page).
+
+    ``read_on`` is the page that it was read on, where that is another one than was asked for.
+    """
 
     place: Place
     path: str
@@ -50,6 +53,7 @@ class Proof:
     colour: str = ""
     pictures: tuple[Picture, ...] = ()
     plates: str = ""
+    read_on: str = ""
 
 
 def pictures(**found: ImageReading | None) -> tuple[Picture, ...]:

@@ -15,6 +15,7 @@ from selectolax.lexbor import LexborHTMLParser, LexborNode
 
 from hestor.core.places.stylesheet import NO_STYLE, StyleReading
 
+_APART = "main .when, main table.calendar, main nav.archive, main .hours"
 _ATOM = "{http://www.w3.org/2005/Atom}"
 
 
@@ -221,11 +222,24 @@ class PageReading:
         """The dates and times that the page's main part says, in reading order."""
         return tuple(_said(node) for node in self._tree.css("main time"))
 
+    def texts(self, selector: str) -> tuple[str, ...]:
+        """What each element of a selector says, in reading order."""
+        return tuple(_said(node) for node in self._tree.css(selector))
+
+    def machine_times(self, selector: str) -> tuple[str, ...]:
+        """The moments within an element, as machines read them (HTML, 4.5.14)."""
+        return tuple(node.attributes.get("datetime") or "" for node in self._tree.css(f"{selector} time"))
+
+    @cached_property
+    def heading(self) -> str:
+        """The page's first heading."""
+        return self._text("main h1")
+
     @cached_property
     def text(self) -> str:
-        """Everything that the page's main part says, but for its dates."""
+        """Everything that the page's main part says, but for its dates and what is a place of its own."""
         text = self._text("main")
-        for said in self.dates:
+        for said in (*self.texts(_APART), *self.dates):
             text = text.replace(said, "", 1)
         return words(text)
 

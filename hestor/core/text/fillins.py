@@ -3,15 +3,18 @@
 The syntax is that of ICU MessageFormat arguments with its DOUBLE_OPTIONAL apostrophes
 (unicode-org.github.io/icu, "Quoting/Escaping"): ``'{'`` writes a literal brace, and ``''`` an
 apostrophe. Our own addition is the argument after a colon. A closing brace on its own is text.
+A date is said as ISO 8601 has it, ``{date:2026-05-03}``, and filled in the site's own form.
 """
 
 import difflib
 import re
 from collections.abc import Callable, Iterator, Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, field
+from datetime import date, time
 from itertools import islice
 
 from hestor.core import numerals
+from hestor.core.dates import patterns
 from hestor.core.errors import MOST_PROBLEMS, Param, Problem
 
 
@@ -32,12 +35,22 @@ class Fill:
 
 @dataclass(frozen=True)
 class Values:
-    """What fill-ins stand for. ``year`` is the present year in the site's own time zone; ``language`` a BCP 47 tag."""
+    """What fill-ins stand for. ``year`` is the present year in the site's own time zone; ``language`` a BCP 47 tag.
+
+    ``long``, ``short`` and ``clock`` are the forms of dates and times (UTS 35). The functions tell what depends on the
+    site and the moment: the next day of the event of a name, the hours of today, whether it is open.
+    """
 
     site: str
     tagline: str
     year: int
     language: str = "en"
+    long: str = "d MMMM y"
+    short: str = "d MMM y"
+    clock: str = "HH:mm"
+    next_day: Callable[[str], str] = field(default=lambda _: "", compare=False)
+    hours: Callable[[], str] = field(default=lambda: "", compare=False)
+    open: Callable[[], str] = field(default=lambda: "", compare=False)
 
 
 Piece = str | Fill
@@ -50,18 +63,52 @@ def _years(argument: str, values: Values) -> str:
     return numerals.written(years, values.language)
 
 
+def _date(argument: str, values: Values) -> str:
+    form = values.short if argument.endswith(_SHORT) else values.long
+    return patterns.format_day(date.fromisoformat(argument.removesuffix(_SHORT)), form, values.language)
+
+
 _FILLERS: Mapping[str, Callable[[str, Values], str]] = {
     "site": lambda _, values: values.site,
     "tagline": lambda _, values: values.tagline,
     "year": _years,
+    "date": _date,
+    "time": lambda argument, values: patterns.format_clock(time.fromisoformat(argument), values.clock, values.language),
+    "next": lambda argument, values: values.next_day(argument),
+    "hours": lambda _, values: values.hours(),
+    "open": lambda _, values: values.open(),
 }
 KNOWN = tuple(_FILLERS)
+_SHORT = ",short"
+_SLUG = re.compile(r"[\w-]{1,80}")
+_CLOCK = re.compile(r"([01]\d|2[0-3]):[0-5]\d")
+
+
+def _is_day(argument: str) -> bool:
+    try:
+        return len(argument) == 10 and bool(date.fromisoformat(argument))
+    except ValueError:
+        return False
+
+
+_ARGUMENTS: Mapping[str, Callable[[str], bool]] = {
+    "year": lambda argument: not argument or (len(argument) == 4 and argument.isascii() and argument.isdigit()),
+    "date": lambda argument: _is_day(argument.removesuffix(_SHORT)),
+    "time": lambda argument: argument.isascii() and bool(_CLOCK.fullmatch(argument)),
+    "next": lambda argument: bool(_SLUG.fullmatch(argument)),
+}
+_EXPLAINED = frozenset(_ARGUMENTS)
 
 
 def _argument_ok(name: str, argument: str) -> bool:
-    if not argument:
-        return True
-    return name == "year" and len(argument) == 4 and argument.isascii() and argument.isdigit()
+    check = _ARGUMENTS.get(name)
+    return check(argument) if check else not argument
+
+
+def trait(key: str) -> str:
+    """What of a fill-in decides which facts it shows: its name, and for a date its form."""
+    name, _, argument = key.partition(":")
+    return f"{name}.short" if argument.endswith(_SHORT) else name
 
 
 _STOP = re.compile("['{]")
@@ -121,9 +168,9 @@ def _scan(text: str) -> Iterator[Piece | int]:
             at = end
 
 
-def problems(field: str, text: str) -> Iterator[Problem]:
+def problems(key: str, text: str) -> Iterator[Problem]:
     """The first fill-ins of ``text`` that are unknown, unclosed or have a wrong argument, with their places."""
-    return islice(_all_problems(field, text), MOST_PROBLEMS)
+    return islice(_all_problems(key, text), MOST_PROBLEMS)
 
 
 def _named(text: str, fill: Fill) -> str:
@@ -131,21 +178,21 @@ def _named(text: str, fill: Fill) -> str:
     return text[fill.start : min(fill.end, fill.start + _LONGEST_NAME)]
 
 
-def _all_problems(field: str, text: str) -> Iterator[Problem]:
+def _all_problems(key: str, text: str) -> Iterator[Problem]:
     for part in _scan(text):
         if isinstance(part, int):
             end = len(text)
             name = text[part + 1 :].strip()
             fix = f"{{{name}}}" if name in _FILLERS else None
-            yield Problem(field, "fillin_unclosed", {"position": part + 1}, part, end, fix)
+            yield Problem(key, "fillin_unclosed", {"position": part + 1}, part, end, fix)
         elif isinstance(part, Fill) and part.name not in _FILLERS:
             fix = f"{{{nearest(part.name)}}}"
             params: dict[str, Param] = {"position": part.start + 1, "name": _named(text, part), "nearest": fix}
-            yield Problem(field, "fillin_unknown", params, part.start, part.end, fix)
+            yield Problem(key, "fillin_unknown", params, part.start, part.end, fix)
         elif isinstance(part, Fill) and not _argument_ok(part.name, part.argument):
             params = {"position": part.start + 1, "name": _named(text, part)}
-            code = "fillin_year" if part.name == "year" else "fillin_argument"
-            yield Problem(field, code, params, part.start, part.end)
+            code = f"fillin_{part.name}" if part.name in _EXPLAINED else "fillin_argument"
+            yield Problem(key, code, params, part.start, part.end)
 
 
 def parse(text: str) -> tuple[Piece, ...]:
@@ -182,5 +229,5 @@ def fill(text: str, values: Values) -> str:
 
 
 def used(text: str) -> frozenset[str]:
-    """The names of the fill-ins that a text uses."""
-    return frozenset(part.name for part in parse(text) if isinstance(part, Fill))
+    """The traits of the fill-ins that a text uses."""
+    return frozenset(trait(part.key) for part in parse(text) if isinstance(part, Fill))

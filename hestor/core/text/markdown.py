@@ -56,8 +56,8 @@ class CompiledText:
 
 
 def fills_in(compiled: str) -> frozenset[str]:
-    """The names of the fill-ins in a compiled text, be it HTML or plain."""
-    return frozenset(key.partition(":")[0] for key in _FILL.findall(compiled))
+    """The traits of the fill-ins in a compiled text, be it HTML or plain."""
+    return frozenset(map(fillins.trait, _FILL.findall(compiled)))
 
 
 def _placeholder(fill: fillins.Fill) -> str:
@@ -238,6 +238,14 @@ def filled_html(compiled: str, values: fillins.Values, root: str = "") -> str:
     if _OPEN in compiled:
         compiled = _FILL.sub(lambda found: html_module.escape(_value(found[1], values)), compiled)
     return compiled.replace(_ROOT, root)
+
+
+_HOURS = f"<p>{_OPEN}hours{_CLOSE}</p>"
+
+
+def with_hours(compiled: str, block: Callable[[], str]) -> str:
+    """Compiled HTML with the table of hours, as ``block`` makes it, for each paragraph that is only that fill-in."""
+    return compiled.replace(_HOURS, block()) if _HOURS in compiled else compiled
 
 
 OWN_PICTURE = f'src="{_ROOT}/_hestor/pic-'

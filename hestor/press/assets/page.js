@@ -26,4 +26,31 @@
     entries.map(({ target }) => [target, target.scrollWidth > target.clientWidth]).forEach(mark),
   );
   for (const box of boxes) observer.observe(box);
+
+  // A visitor whose clock says otherwise than the site's is told the time on their own, beside the site's.
+  const template = document.getElementById("yours")?.textContent;
+  const ahead = (iso) => {
+    const [, sign, hours, minutes] = /([+-])(\d\d):(\d\d)$/.exec(iso) ?? [];
+    return sign ? (sign === "-" ? -1 : 1) * (60 * hours + +minutes) : 0;
+  };
+  const said = (time) => {
+    const iso = time.getAttribute("datetime");
+    const at = new Date(iso);
+    if (isNaN(at) || -at.getTimezoneOffset() === ahead(iso)) return null;
+    const sameDay = iso.slice(8, 10) === String(at.getDate()).padStart(2, "0");
+    const form = { timeStyle: "short", ...(sameDay ? {} : { dateStyle: "medium" }) };
+    return new Intl.DateTimeFormat(document.documentElement.lang, form).format(at);
+  };
+  // From and to stand in one line, and are told as one.
+  const lines = new Map();
+  for (const time of template ? document.querySelectorAll("p > time[data-moment]") : [])
+    lines.set(time.parentElement, [...(lines.get(time.parentElement) ?? []), time]);
+  for (const times of lines.values()) {
+    const texts = times.map(said);
+    if (texts.includes(null)) continue;
+    const yours = document.createElement("span");
+    yours.className = "yours";
+    yours.textContent = ` (${template.replace("{time}", texts.join(" – "))})`;
+    times.at(-1).after(yours);
+  }
 })();

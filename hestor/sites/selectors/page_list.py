@@ -4,21 +4,22 @@ from datetime import date, datetime
 from typing import Any
 
 from hestor.core import zones
-from hestor.core.facts import document
 from hestor.core.pages import titles, tree
 from hestor.core.text import fillins
 from hestor.core.text.fillins import Values
 from hestor.press.files import address
+from hestor.press.frame import Frame
 from hestor.sites.models import Revision, Site
 from hestor.sites.selectors.addresses import origin_of
 from hestor.sites.selectors.page_fields import columns_of
+from hestor.sites.selectors.states import draft_of
 
 _DEEPEST = 50
 
 
 def values_at(site: Site, now: datetime) -> Values:
     """What fill-ins stand for in a draft at a moment."""
-    return document.values_of(site.facts, zones.year_in(site.facts.time_zone, now))
+    return Frame(draft_of(site), now).values
 
 
 def _state(revision: Revision, was_live: bool, today: date) -> str:

@@ -3,10 +3,10 @@
 from dataclasses import dataclass
 from datetime import datetime
 
-from hestor.core import zones
 from hestor.core.facts import document
 from hestor.core.text import fillins
 from hestor.sites.models import Edition, Revision, Site
+from hestor.sites.selectors.page_list import values_at
 
 ADDRESS = "/_hestor/pic-"
 """What the address of a picture in a page text begins with; its key follows."""
@@ -28,7 +28,7 @@ def uses_of(site: Site, now: datetime) -> dict[str, list[Use]]:
     facts = site.facts
     for fact, key in document.pictures_in(facts).items():
         found.setdefault(key, []).append(Use(fact=fact))
-    values = document.values_of(facts, zones.year_in(facts.time_zone, now))
+    values = values_at(site, now)
     draft = Revision.objects.in_draft_of(site.pk)
     rows = draft.filter(text__body__contains=ADDRESS).select_related("text").order_by("path")
     for row in rows:

@@ -1,7 +1,7 @@
 """Proofs of a site's draft: rendered by the press, read back by the core."""
 
 from collections.abc import Callable, Collection, Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import datetime
 from functools import cache
 
@@ -12,12 +12,12 @@ from hestor.core.facts.document import Facts
 from hestor.core.facts.spec import Slot
 from hestor.core.places.all import DRAWN, FILE_PLACES, PAGE_PLACES
 from hestor.core.places.place import Place
-from hestor.core.places.proof import Proof
+from hestor.core.places.proof import Proof, Sought
 from hestor.core.places.reading import PageReading
 from hestor.press import Renderer
 from hestor.sites.models import Site
 from hestor.sites.selectors.reach import files_of
-from hestor.sites.selectors.states import draft_of
+from hestor.sites.selectors.states import StoredState, draft_of
 
 # Places that tell something of their own on the home page.
 _ON_HOME_TOO = (Place.TAB, Place.SEARCH, Place.SHARE)
@@ -45,6 +45,26 @@ def _page(renderer: Renderer, path: str) -> PageReading:
     return page
 
 
+Maker = Callable[[str, PageReading, Sought], Proof]
+Read = Callable[[str], PageReading]
+
+
+def _own_page(state: StoredState, place: Place) -> str:
+    """The page that shows a place which hardly any page has; empty where none does, or where any may."""
+    listed = {Place.CALENDAR: state.event_list, Place.ARCHIVE: state.news}.get(place)
+    if listed:
+        return (listed() or ("",))[0]
+    single = {Place.EVENT: state.first_event, Place.HOURS: state.hours_page}.get(place)
+    return single() if single else ""
+
+
+def _proof(state: StoredState, make: Maker, place: Place, path: str, read: Read, sought: Sought) -> Proof:
+    """The proof of a place on a page; where the page has none of it, on one that has."""
+    proof = make(path, read(path), sought)
+    own = "" if proof.lines or proof.pictures else _own_page(state, place)
+    return replace(make(own, read(own), sought), path=path, read_on=own) if own else proof
+
+
 def proof_sheet(
     site: Site,
     path: str,
@@ -59,13 +79,14 @@ def proof_sheet(
     good, problems = document.check_all(typed or {})
     facts = site.facts.model_copy(update=good) if good else site.facts
     year = zones.year_in(facts.time_zone, now)
-    renderer = Renderer(draft_of(site, facts), year)
+    state = draft_of(site, facts)
+    renderer = Renderer(state, now)
     sought = document.sought(facts, year)
-    read: Callable[[str], PageReading] = cache(lambda at: _page(renderer, at))
+    read: Read = cache(lambda at: _page(renderer, at))
     page = read(path)
     spots = dict.fromkeys((slot.place, "/" if slot.home else path) for slot in wanted)
     makers = {one.place: one.proof for one in PAGE_PLACES if one.proof}
-    found = [makers[place](at, read(at), sought) for place, at in spots if place in makers]
+    found = [_proof(state, makers[place], place, at, read, sought) for place, at in spots if place in makers]
     places = {place for place, _ in spots}
     files = [one for one in FILE_PLACES if one.place in places]
     bodies = files_of(renderer, files)

@@ -9,7 +9,6 @@ from cachetools import LRUCache, cached
 from django.utils.functional import cached_property
 
 from hestor import wording
-from hestor.core import zones
 from hestor.core.facts import document
 from hestor.core.facts.assets import PROBE_KEY
 from hestor.core.facts.document import SPECS, Facts
@@ -67,6 +66,8 @@ class _Sample:
         self.post_count, self.news, self.paths = state.post_count, state.news, state.paths
         self.around, self.moved, self.identity = state.around, state.moved, state.identity
         self.standings = state.standings
+        self.post_months, self.posts_of = state.post_months, state.posts_of
+        self.event_list, self.events, self.event = state.event_list, state.events, state.event
 
     def posts(self, start: int, count: int) -> Sequence[Page]:
         """Of some posts, newest first, the first ones, and one of each kind."""
@@ -86,7 +87,7 @@ def read_state(site: Site, facts: Facts, found: Sequence[Group]) -> SiteReading:
     """One state of the facts as it shows on one page of each group, and in the files. Raises LookupError."""
     sampled = {group.path: group.children for group in found if group.children}
     state = with_one_date(draft_of(site, facts))
-    renderer = Renderer(_Sample(site, state, sampled), zones.year_in(facts.time_zone, MOMENT))
+    renderer = Renderer(_Sample(site, state, sampled), MOMENT)
     pages = []
     for group in found:
         page = renderer.read(group.path)

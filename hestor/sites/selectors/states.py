@@ -6,9 +6,13 @@ from threading import Lock
 from typing import Any, NamedTuple, TypeVar, cast
 
 from cachetools import LRUCache, cached
-from django.db.models import Q
+from django.db.models import CharField, Count, Q
+from django.db.models.functions import Cast, Substr
 
 from hestor.core import zones
+from hestor.core.events.month import Month
+from hestor.core.events.month import read as read_month
+from hestor.core.events.schedule import Schedule
 from hestor.core.facts.document import Facts
 from hestor.core.facts.plates import Standings
 from hestor.core.pages import tree
@@ -16,10 +20,11 @@ from hestor.core.pages.fields import Kind
 from hestor.core.pages.tree import Node
 from hestor.core.text import markdown
 from hestor.pictures import selectors as pictures
-from hestor.press.state import MenuItem, Named, Page
+from hestor.press.state import Event, MenuItem, Named, Page
 from hestor.sites.models import Edition, Revision, RevisionQuerySet, Site
 from hestor.sites.selectors import logo_measures
 from hestor.sites.selectors.addresses import origin_of
+from hestor.sites.selectors.stored_events import stored_events
 
 _DEEPEST = 8
 _REMEMBERED_PAGES = 100
@@ -70,6 +75,7 @@ class StoredPages:
             has_children=children,
             identity=revision.page.identity,
             worded=revision.worded,
+            schedule=Schedule.model_validate(revision.schedule) if revision.schedule else None,
         )
 
     def _trail(self, revision: Revision) -> tuple[tuple[str, str], ...]:
@@ -90,8 +96,9 @@ class StoredPages:
             return None
         below = revision.kind == "page" and self._below(revision.page_id).exists()
         trail = self._trail(revision)
-        if revision.kind == "post" and (news := self.news()):
-            trail = (news, *trail)
+        above = {"post": self.news, "event": self.event_list}.get(revision.kind)
+        if above and (found := above()) and found not in trail:
+            trail = (found, *trail)
         return self._page(revision, trail, below)
 
     def _below(self, page_id: int) -> RevisionQuerySet:
@@ -125,6 +132,40 @@ class StoredPages:
     def news(self) -> Named | None:
         """Path and title of the page that lists the posts."""
         return self.revisions.filter(kind="news").values_list("path", "title").order_by("path").first()
+
+    def post_months(self) -> Sequence[tuple[Month, int]]:
+        """The months in which posts came out, the newest first, each with how many."""
+        # Text functions, for those of dates are Django's own, and run in Python for each row.
+        named = self._posts.annotate(month=Substr(Cast("published", CharField()), 1, 7))
+        rows = named.values("month").annotate(count=Count("pk")).order_by("-month").values_list("month", "count")
+        return [(month, count) for text, count in rows if (month := read_month(text or ""))]
+
+    def posts_of(self, month: Month) -> Sequence[Page]:
+        """The posts of a month, newest first."""
+        rows = self._posts.filter(published__range=(month.first, month.last)).order_by("-published", "path")
+        return [self._page(revision) for revision in rows.select_related("text", "page")]
+
+    def event_list(self) -> Named | None:
+        """Path and title of the page that lists the events."""
+        return self.revisions.filter(kind="events").values_list("path", "title").order_by("path").first()
+
+    def events(self, first: date, last: date) -> Sequence[Event]:
+        """The events whose schedules may touch any day from ``first`` to ``last``."""
+        return stored_events(self.revisions.touching(first, last))
+
+    def first_event(self) -> str:
+        """The address of the first event; empty where there is none."""
+        return self.revisions.filter(kind="event").order_by("path").values_list("path", flat=True).first() or ""
+
+    def hours_page(self) -> str:
+        """The address of the first page whose text shows the opening hours; empty where none does."""
+        shown = self.revisions.filter(text__body__contains="{hours}").order_by("path")
+        return shown.values_list("path", flat=True).first() or ""
+
+    def event(self, name: str) -> Event | None:
+        """The event whose address ends with a name, if there is one."""
+        found = self.revisions.filter(kind="event", path__endswith=f"/{name}/").order_by("path")
+        return next(iter(stored_events(found[:1])), None)
 
     def around(self, post: Page) -> tuple[Named | None, Named | None]:
         """The post just older than one, and the one just newer: path and title of each."""
@@ -195,6 +236,32 @@ class CachedPages(StoredPages):
         """Path and title of the page that lists the posts."""
         return self._once(("news",), super().news)
 
+    def post_months(self) -> Sequence[tuple[Month, int]]:
+        """The months in which posts came out, the newest first, each with how many."""
+        return self._once(("post months",), super().post_months)
+
+    def event_list(self) -> Named | None:
+        """Path and title of the page that lists the events."""
+        return self._once(("event list",), super().event_list)
+
+    def events(self, first: date, last: date) -> Sequence[Event]:
+        """The events whose schedules may touch any day from ``first`` to ``last``."""
+        read = super().events
+        return self._once(("events", first, last), lambda: read(first, last))
+
+    def first_event(self) -> str:
+        """The address of the first event; empty where there is none."""
+        return self._once(("first event",), super().first_event)
+
+    def hours_page(self) -> str:
+        """The address of the first page whose text shows the opening hours; empty where none does."""
+        return self._once(("hours page",), super().hours_page)
+
+    def event(self, name: str) -> Event | None:
+        """The event whose address ends with a name, if there is one."""
+        read = super().event
+        return self._once(("event", name), lambda: read(name))
+
 
 def _standings(site_id: int, facts: Facts) -> Standings:
     """How the logo stands on each ground, where pages depend on it."""
@@ -219,6 +286,9 @@ class StoredState:
         self.paths = pages.paths
         self.around = pages.around
         self.moved = pages.moved
+        self.post_months, self.posts_of = pages.post_months, pages.posts_of
+        self.event_list, self.events, self.event = pages.event_list, pages.events, pages.event
+        self.first_event, self.hours_page = pages.first_event, pages.hours_page
         self.identity = site.identity
         # Found before anything is rendered: measuring waits for the studio, and who waits must hold no lock.
         self.standings = _standings(site.pk, facts)
@@ -259,6 +329,12 @@ def held_days(site: Site, edition: Edition) -> tuple[date, ...]:
     later = posts.filter(published__gt=zones.day_in(edition.facts.time_zone, edition.published))
     days = later.order_by("published").values_list("published", flat=True).distinct()
     return tuple(day for day in days if day is not None)
+
+
+def has_events(site: Site, edition: Edition) -> bool:
+    """Whether an edition has events, or a page for them."""
+    dated = Revision.objects.in_edition_of(site.pk, edition.number).filter(kind__in=("event", "events"))
+    return dated.exists()
 
 
 def clear_caches() -> None:

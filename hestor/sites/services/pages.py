@@ -8,6 +8,7 @@ from django.db import transaction
 
 from hestor import clock
 from hestor.core.errors import InvalidInput, Problem, TooMuchWork
+from hestor.core.events import expansion, month
 from hestor.core.pages import fields as page_fields
 from hestor.core.pages import signature
 from hestor.core.pages.fields import PageFields
@@ -22,6 +23,7 @@ from hestor.studio import TO_READ, run_within
 # A long text is read in the studio: one can be written over which a reader sits for a minute.
 _LONG = 10_000
 MOST_LEVELS = 10
+_LISTS = ("news", "events")
 
 
 def _address_problems(site: Site, given: PageFields, page: Page | None) -> Iterator[Problem]:
@@ -35,6 +37,15 @@ def _address_problems(site: Site, given: PageFields, page: Page | None) -> Itera
     paths = others.filter(path__startswith=news).values_list("path", flat=True) if news == given.path else [given.path]
     if taken := next((path for path in paths if page_number(path, news)), None):
         yield Problem("path", "path_numbered", {"path": taken, "news": news})
+
+
+def _month_problems(site: Site, given: PageFields, page: Page | None) -> Iterator[Problem]:
+    """Months of news and of events have addresses below their lists, as ``/news/2026-05/``."""
+    others = Revision.objects.in_draft_of(site.pk).exclude(page=page)
+    lists = [*others.filter(kind__in=_LISTS).values_list("path", flat=True)]
+    above, _, last = given.path.rstrip("/").rpartition("/")
+    if f"{above}/" in lists and month.read(last):
+        yield Problem("path", "path_month", {"path": given.path, "news": f"{above}/"})
 
 
 def _height(site: Site, page: Page | None) -> int:
@@ -86,7 +97,8 @@ def _read(given: PageFields) -> tuple[list[Problem], CompiledText | None]:
 
 
 def _check_in_site(site: Site, given: PageFields, page: Page | None) -> None:
-    problems = [*_address_problems(site, given, page), *_parent_problems(site, given, page)]
+    checks = (_address_problems, _month_problems, _parent_problems)
+    problems = [problem for check in checks for problem in check(site, given, page)]
     at_home = Revision.objects.in_draft_of(site.pk).filter(page=page, path="/")
     if page is not None and given.path != "/" and at_home.exists():
         problems.append(Problem("path", "home_stays"))
@@ -98,13 +110,22 @@ def _revision(site: Site, page: Page, given: PageFields, compiled: CompiledText,
     text = Text.objects.create(
         body=given.body, html=compiled.html, excerpt=compiled.excerpt, compiler=markdown.COMPILER_VERSION
     )
-    columns = {name: getattr(given, name) for name in COLUMNS}
+    columns = {name: getattr(given, name) for name in COLUMNS} | _when(given)
     traits = signature.of(given, compiled).text
     return Revision(site=site, page=page, text=text, parent_id=given.parent, signature=traits, worded=worded, **columns)
 
 
-def _words(given: PageFields) -> tuple[str, ...]:
-    return given.title, given.summary, given.body
+def _when(given: PageFields) -> dict[str, Any]:
+    """When an event is, as it is kept and found."""
+    if given.schedule is None:
+        return {"schedule": None}
+    schedule = given.schedule
+    days = {"first_day": schedule.starts, "last_day": expansion.last_day(schedule)}
+    return {"schedule": schedule.model_dump(mode="json"), **days}
+
+
+def _words(given: PageFields) -> tuple[object, ...]:
+    return given.title, given.summary, given.body, given.schedule
 
 
 def _take_out(revision: Revision) -> None:

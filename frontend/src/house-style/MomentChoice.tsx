@@ -1,0 +1,32 @@
+import { useId } from "react";
+import { useTranslation } from "react-i18next";
+
+interface Props {
+  at: string;
+  onChoose: (at: string) => void;
+}
+
+/** The moment that the proofs show: now, or a time on the site's clock. */
+export function MomentChoice({ at, onChoose }: Props) {
+  const { t } = useTranslation();
+  const id = useId();
+  return (
+    <span className="flex min-w-0 flex-wrap items-center gap-2">
+      <label htmlFor={id} className="flex-none">
+        {t("sheet.asOn")}
+      </label>
+      <input
+        id={id}
+        type="datetime-local"
+        value={at}
+        className="rounded-sm border border-soft bg-paper px-1.5 py-0.5 text-ink"
+        onChange={(event) => onChoose(event.target.value)}
+      />
+      {at && (
+        <button type="button" className="act-link" onClick={() => onChoose("")}>
+          {t("sheet.now")}
+        </button>
+      )}
+    </span>
+  );
+}

@@ -1,0 +1,60 @@
+"""Occurrences: an event on one of its days, as moments on the site's clock."""
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+from datetime import date, datetime, timedelta
+
+from hestor.core import zones
+from hestor.core.dates import wall
+from hestor.core.dates.wall import Reading
+from hestor.core.events import expansion
+from hestor.core.events.schedule import Schedule
+
+
+@dataclass(frozen=True)
+class Occurrence:
+    """An event once. Of one that takes whole days, ``end`` is the midnight after; ``reading`` is how its time was
+    read where the clock skips it or shows it twice (``core.dates.wall``)."""
+
+    day: date
+    last_day: date
+    start: datetime
+    end: datetime
+    reading: Reading
+
+
+def on(schedule: Schedule, day: date, zone: str) -> Occurrence:
+    """The occurrence that begins on a day. Its length is that of the first one, as clocks on the wall show it."""
+    later = day - schedule.starts
+    begun = wall.resolve(schedule.start + later, zone)
+    ended = wall.resolve(schedule.end + later, zone).moment
+    # A time that is skipped lands later, and must not land behind its end.
+    return Occurrence(day, schedule.last_day + later, begun.moment, max(begun.moment, ended), begun.reading)
+
+
+def upcoming(schedule: Schedule, zone: str, now: datetime, count: int) -> list[Occurrence]:
+    """The next occurrences that are not over at the moment ``now``, in order."""
+    today = zones.day_in(zone, now)
+    found: list[Occurrence] = []
+    for one in _from(schedule, zone, today):
+        if one.end > now or one.start >= now:
+            found.append(one)
+        if len(found) == count:
+            break
+    return found
+
+
+def last(schedule: Schedule, zone: str, now: datetime) -> Occurrence:
+    """The last occurrence that began before the day of ``now``; the first one of all, if none did."""
+    found = schedule.starts
+    for day in expansion.days(schedule, schedule.starts):
+        if day > zones.day_in(zone, now):
+            break
+        found = day
+    return on(schedule, found, zone)
+
+
+def _from(schedule: Schedule, zone: str, today: date) -> Iterator[Occurrence]:
+    length = schedule.last_day - schedule.starts + timedelta(days=1)
+    for day in expansion.days(schedule, max(schedule.starts, today - length)):
+        yield on(schedule, day, zone)
