@@ -9,7 +9,7 @@ from hestor.core.dates.parts import PartKind
 from hestor.core.dates.patterns import Kind
 from hestor.core.dates.samples import What
 from hestor.core.dates.wall import Reading
-from hestor.core.events.schedule import Schedule
+from hestor.core.events.schedule import Schedule, Weekday
 
 
 class TownOut(Schema):
@@ -95,7 +95,7 @@ class ClockChangeOut(Schema):
 class ClockOut(Schema):
     """A clock: what it says now, how far it is ahead of UTC, its next change (none where it never changes).
 
-    ``notices`` say what should be asked about it.
+    ``notices`` say what should be asked about it, ``usual_weekday`` which day weeks begin with where it is read.
     """
 
     zone: str
@@ -103,6 +103,7 @@ class ClockOut(Schema):
     ahead_minutes: int
     next_change: ClockChangeOut | None
     notices: list[FieldErrorOut]
+    usual_weekday: Weekday
 
 
 class FormExample(Schema):

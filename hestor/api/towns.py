@@ -14,6 +14,7 @@ from hestor.core import languages, zones
 from hestor.core.dates import wall
 from hestor.core.errors import InvalidInput, NotFound
 from hestor.core.facts import document, proposal
+from hestor.core.text.names import plain
 from hestor.towns import selectors
 from hestor.towns.selectors import Found
 
@@ -26,7 +27,7 @@ def _town(found: Found, now: datetime) -> TownOut:
         id=town.pk,
         name=town.name,
         found_as=found.name,
-        region=town.region,
+        region="" if plain(town.region) == plain(town.name) else town.region,
         country=languages.country_name(town.country),
         time_zone=town.time_zone,
         language=languages.of_country(town.country),
@@ -100,6 +101,7 @@ def clock_of(request: HttpRequest, zone: str, language: str = "") -> dict[str, o
         "ahead_minutes": round(zones.offset(kept, now).total_seconds() / 60),
         "next_change": change and {"at": change.at, "by_minutes": round(change.by.total_seconds() / 60)},
         "notices": [field_error(one) for one in notices],
+        "usual_weekday": languages.first_weekday(spoken) if spoken else "mon",
     }
 
 

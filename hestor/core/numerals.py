@@ -29,6 +29,11 @@ def _digits(tag: str) -> dict[int, str]:
     return {ord("0") + value: chr(ord(nought) + value) for value in range(10)}
 
 
+def are_own(tag: str) -> bool:
+    """Whether the language writes its numbers with other digits than ASCII's."""
+    return _digits(tag)[ord("0")] != "0"
+
+
 def written(text: str | int, tag: str) -> str:
     """A text or number, its ASCII digits as readers of the language write them. Raises ValueError for no language."""
     return str(text).translate(_digits(tag))

@@ -1,5 +1,6 @@
 """The events of a site as pages show them: the ones ahead, and a calendar of a month."""
 
+from collections import defaultdict
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from datetime import date, datetime, time, timedelta
@@ -20,6 +21,7 @@ AHEAD = timedelta(days=400)
 _LISTED, _FURTHER = 20, 3
 _A_DAY = 5
 _DAY = timedelta(days=1)
+_MIDNIGHT = time()
 
 
 @dataclass(frozen=True)
@@ -115,25 +117,33 @@ _Row = tuple[time, str, Event, bool]
 
 def _on_days(frame: Frame, first: date, last: date) -> Mapping[date, list[_Row]]:
     """What is on, by day: when it begins (midnight, where it takes the day or goes on), and the event."""
-    found: dict[date, list[_Row]] = {}
+    found: defaultdict[date, list[_Row]] = defaultdict(list)
     for event in frame.state.events(first, last):
         schedule = event.schedule
-        begin, path = schedule.starts_at or time(), event.path
-        length = _nights(schedule)
-        for day in expansion.touching(schedule, first, last):
-            if first <= day:
-                found.setdefault(day, []).append((begin, path, event, True))
-            for later in range(1, length + 1):
-                going_on = day + later * _DAY
-                if first <= going_on <= last:
-                    found.setdefault(going_on, []).append((time(), path, event, False))
+        row = (schedule.starts_at or _MIDNIGHT, event.path, event, True)
+        if schedule.ends is None:
+            for day in expansion.between(schedule, first, last):
+                found[day].append(row)
+        else:
+            _over_days(found, row, first, last)
     return found
+
+
+def _over_days(found: defaultdict[date, list[_Row]], row: _Row, first: date, last: date) -> None:
+    """Puts an event of several days on each of them."""
+    _, path, event, _ = row
+    going_on = (_MIDNIGHT, path, event, False)
+    for begin in expansion.touching(event.schedule, first, last):
+        days = [begin + number * _DAY for number in range(_nights(event.schedule) + 1)]
+        for number, day in enumerate(days):
+            if first <= day <= last:
+                found[day].append(going_on if number else row)
 
 
 def _nights(schedule: Schedule) -> int:
     """How many more days an occurrence takes; one that ends at midnight doesn't take the day after."""
     days = (schedule.last_day - schedule.starts).days
-    ends_at_midnight = not schedule.whole_day and schedule.ends_at == time()
+    ends_at_midnight = not schedule.whole_day and schedule.ends_at == _MIDNIGHT
     return days - 1 if days and ends_at_midnight else days
 
 
@@ -141,7 +151,8 @@ def _entry(frame: Frame, day: date, row: _Row) -> Entry:
     begin, path, event, begins = row
     at = None
     if begins and not event.schedule.whole_day:
-        moment = occurrences.on(event.schedule, day, frame.facts.time_zone).start
+        # A time that the clock skips or shows twice has here, too, the offset before the change.
+        moment = datetime.combine(day, begin, frame.now.tzinfo)
         at = Stamp(frame.clock(begin), moment.isoformat(), True)
     return Entry(frame.root + path, frame.filled(event.title), at)
 

@@ -54,6 +54,11 @@ def _moment(moment: datetime, zone: str, form: str, language: str) -> str:
     return patterns.format_moment(moment.astimezone(zones.clock_of(zone)), form, language)
 
 
+@lru_cache(maxsize=4096)
+def _clock(at: datetime | time, form: str, language: str) -> str:
+    return patterns.format_clock(at, form, language)
+
+
 class Frame:
     """What all pages of a state share, so that it is made once."""
 
@@ -90,7 +95,7 @@ class Frame:
 
     def clock(self, at: datetime | time) -> str:
         """A time of the day in the site's form."""
-        return patterns.format_clock(at, clock.time_form(self.facts), self.facts.language)
+        return _clock(at.replace(tzinfo=None), clock.time_form(self.facts), self.facts.language)
 
     def month(self, month: Month) -> str:
         """A month with its year, as the language names it."""
@@ -151,7 +156,7 @@ class Frame:
     @cached_property
     def has_dates_ahead(self) -> bool:
         """Whether there are events, or a page for them: only then there is a calendar to subscribe to."""
-        return bool(self.state.event_list() or self.state.events(date.min, date.max))
+        return bool(self.state.event_list() or self.state.all_events())
 
     @cached_property
     def publisher(self) -> Mapping[str, Any]:

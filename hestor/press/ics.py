@@ -86,12 +86,12 @@ def calendar(frame: Frame, events: Sequence[Event]) -> Response:
 
 def whole(frame: Frame) -> Response:
     """All events of the site."""
-    return calendar(frame, frame.state.events(date.min, date.max))
+    return calendar(frame, frame.state.all_events())
 
 
 def single(frame: Frame, page: Page) -> Response | None:
     """One event by itself; None for a page that is none."""
     if page.schedule is None:
         return None
-    event = Event(page.path, page.title, page.schedule, page.identity, page.worded, page.summary)
+    event = Event(page.path, page.title, page.schedule, page.summary, page.identity, page.worded)
     return calendar(frame, [event])

@@ -43,14 +43,17 @@ class Page:
 
 @dataclass(frozen=True)
 class Event:
-    """An event as lists, calendars and fill-ins name it; its title and summary may hold fill-ins."""
+    """An event as lists and calendars name it; its title and summary may hold fill-ins.
+
+    ``identity`` and ``worded`` are known where all events are asked for.
+    """
 
     path: str
     title: str
     schedule: Schedule
+    summary: str = ""
     identity: UUID = NOBODY
     worded: datetime | None = None
-    summary: str = ""
 
 
 @dataclass(frozen=True)
@@ -112,6 +115,9 @@ class SiteState(Protocol):
 
     def events(self, first: date, last: date) -> Sequence[Event]:
         """The events whose schedules may touch any day from ``first`` to ``last``."""
+
+    def all_events(self) -> Sequence[Event]:
+        """All events, with what machines know them by."""
 
     def event(self, name: str) -> Event | None:
         """The event whose address ends with a name, if there is one."""

@@ -86,10 +86,13 @@ class MemoryState:
 
     def events(self, first: date, last: date) -> Sequence[Event]:
         return [
-            Event(p.path, p.title, p.schedule, p.identity, p.worded, p.summary)
+            Event(p.path, p.title, p.schedule, p.summary, p.identity, p.worded)
             for p in self.pages
             if p.schedule and p.schedule.starts <= last and (expansion.last_day(p.schedule) or date.max) >= first
         ]
+
+    def all_events(self) -> Sequence[Event]:
+        return self.events(date.min, date.max)
 
     def event(self, name: str) -> Event | None:
         return next((e for e in self.events(date.min, date.max) if e.path.endswith(f"/{name}/")), None)

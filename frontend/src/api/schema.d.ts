@@ -1028,7 +1028,7 @@ export interface components {
          * ClockOut
          * @description A clock: what it says now, how far it is ahead of UTC, its next change (none where it never changes).
          *
-         *     ``notices`` say what should be asked about it.
+         *     ``notices`` say what should be asked about it, ``usual_weekday`` which day weeks begin with where it is read.
          */
         ClockOut: {
             /** Ahead Minutes */
@@ -1041,6 +1041,11 @@ export interface components {
              * Format: date-time
              */
             now: string;
+            /**
+             * Usual Weekday
+             * @enum {string}
+             */
+            usual_weekday: "mon" | "tue" | "wed" | "thu" | "fri" | "sat" | "sun";
             /** Zone */
             zone: string;
         };

@@ -1,4 +1,4 @@
-import { X } from "lucide-react";
+import { Plus, X } from "lucide-react";
 import { useState } from "react";
 import { useTranslation } from "react-i18next";
 import { useFact, useFactActions } from "../draft/hooks";
@@ -7,6 +7,8 @@ import { ActionLink } from "../ui/ActionLink";
 import { NO_HOURS, nextSpan, withDay, withException, type Exceptional, type Hours, type Span } from "./hours";
 
 const INPUT = "rounded-sm border border-soft bg-paper px-1.5 py-1 disabled:border-line";
+const TIME = `${INPUT} w-[5.4rem] [&::-webkit-calendar-picker-indicator]:hidden`;
+const ICON = "rounded-sm p-1 text-soft hover:text-ink";
 
 interface SpansProps {
   label: string;
@@ -19,11 +21,27 @@ function Spans({ label, spans, readOnly, onChange }: SpansProps) {
   const { t } = useTranslation();
   const set = (at: number, change: Partial<Span>) =>
     onChange(spans.map((span, index) => (index === at ? { ...span, ...change } : span)));
+  const add = (
+    <button
+      type="button"
+      aria-label={t("hours.addTo", { day: label })}
+      title={t("hours.add")}
+      className={ICON}
+      onClick={() => onChange([...spans, nextSpan(spans)])}
+    >
+      <Plus size={15} aria-hidden />
+    </button>
+  );
   return (
     <div className="grid gap-1.5">
-      {spans.length === 0 && <span className="py-1 text-soft">{t("hours.closed")}</span>}
+      {spans.length === 0 && (
+        <span className="flex items-center gap-1.5">
+          <span className="py-1 text-soft">{t("hours.closed")}</span>
+          {!readOnly && add}
+        </span>
+      )}
       {spans.map((span, at) => (
-        <span key={at} className="flex flex-wrap items-center gap-1.5">
+        <span key={at} className="flex items-center gap-1.5">
           {(["opens", "closes"] as const).map((end) => (
             <input
               key={end}
@@ -32,7 +50,7 @@ function Spans({ label, spans, readOnly, onChange }: SpansProps) {
               disabled={readOnly}
               aria-label={t(`hours.${end}`, { day: label })}
               value={span[end]}
-              className={INPUT}
+              className={TIME}
               onChange={(event) => event.target.value && set(at, { [end]: event.target.value })}
             />
           ))}
@@ -40,24 +58,15 @@ function Spans({ label, spans, readOnly, onChange }: SpansProps) {
             <button
               type="button"
               aria-label={t("hours.takeOut", { day: label })}
-              className="rounded-sm p-1 text-soft hover:text-ink"
+              className={ICON}
               onClick={() => onChange(spans.filter((_, index) => index !== at))}
             >
-              <X size={14} aria-hidden />
+              <X size={15} aria-hidden />
             </button>
           )}
+          {!readOnly && at === spans.length - 1 && add}
         </span>
       ))}
-      {!readOnly && (
-        <button
-          type="button"
-          aria-label={t("hours.addTo", { day: label })}
-          className="act-link justify-self-start text-xs"
-          onClick={() => onChange([...spans, nextSpan(spans)])}
-        >
-          {t("hours.add")}
-        </button>
-      )}
     </div>
   );
 }

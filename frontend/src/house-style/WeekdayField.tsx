@@ -1,7 +1,7 @@
 import { useTranslation } from "react-i18next";
 import { useFact, useFactActions } from "../draft/hooks";
 import { useFormat, WEEKDAYS } from "../i18n/format";
-import { useProofs } from "../proofs/ProofsProvider";
+import { useClock } from "../sites";
 
 /** The day that weeks begin with: as is usual in the region, or one of the seven. */
 export function WeekdayField({ readOnly }: { readOnly: boolean }) {
@@ -9,7 +9,7 @@ export function WeekdayField({ readOnly }: { readOnly: boolean }) {
   const format = useFormat();
   const facts = useFactActions();
   const chosen = useFact("first_weekday");
-  const usual = useProofs((state) => state.derived.first_weekday);
+  const usual = useClock(useFact("time_zone"), useFact("language")).data?.usual_weekday;
   return (
     <div
       role="radiogroup"
@@ -31,7 +31,7 @@ export function WeekdayField({ readOnly }: { readOnly: boolean }) {
             checked={chosen === day}
             onChange={() => facts.choose({ first_weekday: day })}
           />
-          {day ? format.weekday(day) : t("weekday.usual", { day: usual ?? "…" })}
+          {day ? format.weekday(day) : t("weekday.usual", { day: usual ? format.weekday(usual) : "…" })}
         </label>
       ))}
     </div>

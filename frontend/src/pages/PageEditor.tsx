@@ -50,11 +50,13 @@ function Opened({ page }: { page: PageFull }) {
   if (!open) return null;
   return (
     <div className="grid max-w-3xl gap-3 py-2 sm:grid-cols-2">
-      {page.notices.map((notice, index) => (
-        <div key={index} className="sm:col-span-2">
-          <Notice tone="warn">{notice.message}</Notice>
-        </div>
-      ))}
+      {page.notices
+        .filter(({ field }) => !field.startsWith("schedule"))
+        .map((notice, index) => (
+          <div key={index} className="sm:col-span-2">
+            <Notice tone="warn">{notice.message}</Notice>
+          </div>
+        ))}
       {FIELDS.map((field) => (
         <div key={field} className={field === "menu_title" ? "" : "sm:col-span-2"}>
           <Words document={document} field={field} />

@@ -7,9 +7,11 @@ import re
 from collections.abc import Callable, Iterator
 from dataclasses import dataclass
 from datetime import date, datetime, time
+from functools import lru_cache
 from typing import Literal
 
-from babel.dates import PATTERN_CHARS, format_date, format_datetime, format_time
+from babel import Locale
+from babel.dates import PATTERN_CHARS, format_datetime, format_time, parse_pattern
 
 from hestor.core import languages, numerals
 from hestor.core.errors import Param, Problem
@@ -140,9 +142,17 @@ def is_ambiguous(pattern: str) -> bool:
     return "d" in numbers and bool(numbers & set("ML")) and fields[0].letter not in "yu"
 
 
+@lru_cache(maxsize=512)
+def _ready(pattern: str, language: str) -> tuple[Callable[[date, Locale], str], Locale, bool]:
+    """A form read once, its locale, and whether the language's digits are other ones than ASCII's."""
+    return parse_pattern(pattern).apply, languages.locale_of(language), numerals.are_own(language)
+
+
 def format_day(day: date, pattern: str, language: str) -> str:
     """A day in a form."""
-    return numerals.written(format_date(day, pattern, locale=languages.locale_of(language)), language)
+    apply, locale, own_digits = _ready(pattern, language)
+    made = apply(day, locale)
+    return numerals.written(made, language) if own_digits else made
 
 
 def _rooted(pattern: str, hour: int) -> str:

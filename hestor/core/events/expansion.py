@@ -4,25 +4,28 @@ What RFC 5545 says of DTSTART, RRULE (FREQ, INTERVAL, BYDAY, BYMONTHDAY, UNTIL) 
 Monday. Unlike a general expander this one starts at the day that is asked for, however long ago a rule began.
 """
 
-from bisect import bisect_left
 from calendar import monthrange
 from collections.abc import Iterator
 from datetime import date, timedelta
+from functools import lru_cache
 from itertools import islice
 
 from hestor.core.errors import Problem
-from hestor.core.events.schedule import LAST_YEAR, Repeat, Schedule
+from hestor.core.events.schedule import LAST_YEAR, Repeat, Schedule, Unit
 from hestor.core.languages import WEEKDAYS
 
 _WEEK, _YEAR = 7, 12
 _END = date(LAST_YEAR, 12, 31)
 # A rule without an end is looked at for so long to see that it yields anything; leap days come within eight years.
 _SOON = timedelta(days=366 * 9 * 12)
-
-
-def _month_of(number: int) -> tuple[int, int]:
-    year, month = divmod(number, _YEAR)
-    return year, month + 1
+# How far ahead is looked at once where only the next few days are wanted, for each unit of a rule.
+_STRIDES: dict[Unit, timedelta] = {
+    "weekly": timedelta(weeks=8),
+    "yearly": timedelta(days=366 * 8),
+}
+_STRIDE = timedelta(days=31 * 8)
+_WEEKDAY = {name: number for number, name in enumerate(WEEKDAYS)}
+_month_shape = lru_cache(maxsize=4096)(monthrange)
 
 
 def _number_of(day: date) -> int:
@@ -30,72 +33,67 @@ def _number_of(day: date) -> int:
     return day.year * _YEAR + day.month - 1
 
 
-def _weeks(starts: date, repeat: Repeat, after: date) -> Iterator[date]:
-    wanted = sorted(WEEKDAYS.index(name) for name in repeat.weekdays) or [starts.weekday()]
-    monday = starts.toordinal() - starts.weekday()
-    step = repeat.every * _WEEK
-    skipped = max(0, (after.toordinal() - monday) // step)
-    week = monday + skipped * step
-    last = _END.toordinal()
-    while week <= last:
-        yield from (date.fromordinal(week + weekday) for weekday in wanted)
-        week += step
+def _weeks(starts: date, repeat: Repeat, first: date, last: date) -> list[date]:
+    monday, step = starts.toordinal() - starts.weekday(), repeat.every * _WEEK
+    begin, end = first.toordinal(), last.toordinal() + 1
+    weekdays = [_WEEKDAY[name] for name in repeat.weekdays] or [starts.weekday()]
+    found: list[int] = []
+    for weekday in weekdays:
+        base = monday + weekday
+        found += range(base + max(0, -(-(begin - base) // step)) * step, end, step)
+    if len(weekdays) > 1:
+        found.sort()
+    return [date.fromordinal(day) for day in found if day >= begin]
 
 
-def _nth_weekday(year: int, month: int, weekday: int, nth: int) -> date | None:
-    """The ``nth`` such weekday of a month, or its last one for -1; None if it has not so many."""
-    first, length = monthrange(year, month)
+def _nth_weekday(year: int, month: int, weekday: int, nth: int) -> int:
+    """The day of the ``nth`` such weekday of a month, or of its last one for -1; beyond its end if there is none."""
+    first, length = _month_shape(year, month)
     day = 1 + (weekday - first) % _WEEK
-    day += (length - day) // _WEEK * _WEEK if nth < 0 else (nth - 1) * _WEEK
-    return date(year, month, day) if day <= length else None
+    return day + ((length - day) // _WEEK * _WEEK if nth < 0 else (nth - 1) * _WEEK)
 
 
-def _on_date(year: int, month: int, day: int) -> date | None:
-    return date(year, month, day) if day <= monthrange(year, month)[1] else None
-
-
-def _months(starts: date, repeat: Repeat, after: date) -> Iterator[date]:
+def _months(starts: date, repeat: Repeat, first: date, last: date) -> list[date]:
     step = repeat.every * (_YEAR if repeat.unit == "yearly" else 1)
-    first = _number_of(starts)
-    number = first + max(0, (_number_of(after) - first) // step) * step
+    begin, weekday = _number_of(starts), starts.weekday()
     nth = -1 if repeat.unit == "monthly_last" else (starts.day - 1) // _WEEK + 1
     by_date = repeat.unit in ("monthly_date", "yearly")
-    last = _number_of(_END)
-    while number <= last:
-        year, month = _month_of(number)
-        found = _on_date(year, month, starts.day) if by_date else _nth_weekday(year, month, starts.weekday(), nth)
-        if found:
-            yield found
-        number += step
-
-
-def days(schedule: Schedule, after: date) -> Iterator[date]:
-    """The days from ``after`` on, in order, on which the event begins; exceptions are left out."""
-    starts, repeat = schedule.starts, schedule.repeat
-    if repeat is None:
-        if starts >= after:
-            yield starts
-        return
-    begin = max(after, starts)
-    until = repeat.until or _END
-    without = schedule.without
-    for day in (_weeks if repeat.unit == "weekly" else _months)(starts, repeat, begin):
-        if day > until:
-            return
-        if day >= begin:
-            at = bisect_left(without, day)
-            if at == len(without) or without[at] != day:
-                yield day
+    found = []
+    skipped = max(0, -(-(_number_of(first) - begin) // step))
+    for number in range(begin + skipped * step, _number_of(last) + 1, step):
+        year, month = number // _YEAR, number % _YEAR + 1
+        day = starts.day if by_date else _nth_weekday(year, month, weekday, nth)
+        if day <= _month_shape(year, month)[1]:
+            found.append(date(year, month, day))
+    return [day for day in found if first <= day <= last]
 
 
 def between(schedule: Schedule, first: date, last: date) -> list[date]:
-    """The days on which the event begins, of those from ``first`` to ``last``, both included."""
-    found = []
-    for day in days(schedule, first):
-        if day > last:
-            break
-        found.append(day)
-    return found
+    """The days on which the event begins, of those from ``first`` to ``last``; exceptions are left out."""
+    starts, repeat = schedule.starts, schedule.repeat
+    if repeat is None:
+        return [starts] if first <= starts <= last else []
+    begin, end = max(first, starts), min(last, repeat.until or _END)
+    if begin > end:
+        return []
+    found = (_weeks if repeat.unit == "weekly" else _months)(starts, repeat, begin, end)
+    without = schedule.without
+    return [day for day in found if day not in without] if without else found
+
+
+def days(schedule: Schedule, after: date) -> Iterator[date]:
+    """The days from ``after`` on, in order, on which the event begins."""
+    repeat = schedule.repeat
+    if repeat is None:
+        yield from between(schedule, after, _END)
+        return
+    stride = _STRIDES.get(repeat.unit, _STRIDE) * repeat.every
+    end = repeat.until or _END
+    begin = max(after, schedule.starts)
+    while begin <= end:
+        last = min(end, begin + stride)
+        yield from between(schedule, begin, last)
+        begin = last + timedelta(days=1)
 
 
 def touching(schedule: Schedule, first: date, last: date) -> list[date]:

