@@ -115,7 +115,12 @@ def facts_from(town_id: int) -> dict[str, str]:
 
 def zones_of(country: str) -> list[tuple[str, str]]:
     """The clocks that are kept in a country, each with its largest town; that of most towns first."""
-    rows = Town.objects.filter(country=country).values("time_zone").annotate(towns=Count("pk")).order_by("-towns")
+    rows = (
+        Town.objects.filter(country=country)
+        .values("time_zone")
+        .annotate(towns=Count("pk"))
+        .order_by("-towns", "time_zone")
+    )
     found = []
     for zone in rows.values_list("time_zone", flat=True):
         largest = Town.objects.filter(country=country, time_zone=zone).order_by(F("population").desc()).first()

@@ -6,7 +6,10 @@ import pytest
 from cachetools import LRUCache
 from django.test import Client
 
+from hestor.core.events.schedule import Schedule
+from hestor.core.places.reading import PageReading
 from hestor.sites.models import Site
+from hestor.sites.services.events import add_event
 from hestor.sites.services.facts import write_facts
 from hestor.sites.services.pages import add_page
 from hestor.sites.services.publishing import publish
@@ -175,3 +178,32 @@ def test_a_later_post_is_held_back_until_its_day_on_the_sites_own_clock(public, 
     # Midnight in Auckland, without anybody publishing.
     assert seen_at(datetime(2026, 5, 8, 12, 0, tzinfo=UTC)) == {True}
     assert seen_at(NOW) == {False}
+
+
+def test_open_now_turns_by_itself_and_what_was_cached_is_not_said_too_long(public, site, owner, settings):
+    hours = {"week": {"fri": [{"opens": "09:00", "closes": "12:00"}]}}
+    write_facts(site.pk, {"opening_hours": hours}, site.revision)
+    add_page(site.pk, {"path": "/hours/", "title": "Hours", "body": "{hours}"})
+    publish(site.pk, owner, NOW)
+
+    def said(moment: str) -> str:
+        settings.FIXED_NOW = datetime.fromisoformat(moment)
+        return PageReading(public.get("/hours/").content).texts(".hours .status")[0]
+
+    # Summer time: eight in Greenwich is nine in London.
+    assert said("2026-05-01T07:59:00+00:00") == "Closed now. Opens today at 09:00"
+    assert said("2026-05-01T08:00:00+00:00") == said("2026-05-01T10:59:00+00:00") == "Open now, until 12:00"
+    assert said("2026-05-01T11:00:00+00:00") == "Closed now. Opens 8 May 2026 at 09:00"
+    assert said("2026-05-02T11:00:00+00:00") == "Closed now. Opens Friday at 09:00"
+
+
+def test_what_is_over_leaves_the_list_at_the_sites_own_midnight(public, site, owner, settings):
+    add_event(site, "Swap", Schedule(starts=date(2026, 5, 8)))
+    publish(site.pk, owner, NOW)
+
+    def ahead(moment: str) -> bool:
+        settings.FIXED_NOW = datetime.fromisoformat(moment)
+        return "Swap" in PageReading(public.get("/events/").content).texts("main h3")
+
+    assert [ahead(f"2026-05-{at}:00+00:00") for at in ("01T12:00", "08T22:59", "08T23:00")] == [True, True, False]
+    assert public.get("/events.ics")["content-type"] == "text/calendar; charset=utf-8"

@@ -62,8 +62,8 @@ def tidied(given: Mapping[str, Any]) -> dict[str, Any]:
 
 
 def _tidied(key: str, value: Any) -> Any:
-    if isinstance(value, Schedule):
-        return events.tidied(value)
+    if key == "schedule" and value is not None:
+        return events.tidied(Schedule.model_validate(value))
     if not isinstance(value, str):
         return value
     if key == "body":

@@ -1,9 +1,12 @@
 """A new event in a site's draft, with the page that lists the events where there is none yet."""
 
 from hestor import wording
+from hestor.core.errors import InvalidInput
 from hestor.core.events.schedule import Schedule
 from hestor.core.facts.document import Facts
+from hestor.core.pages import fields as page_fields
 from hestor.core.pages import paths
+from hestor.core.pages.fields import PageFields
 from hestor.sites.models import Revision, Site
 from hestor.sites.selectors.page_fields import current
 from hestor.sites.services.pages import add_page
@@ -32,7 +35,11 @@ def _list_page(site: Site, facts: Facts) -> Revision:
 
 def add_event(site: Site, title: str, schedule: Schedule) -> Revision:
     """A new event. Raises InvalidInput with every problem of its title and schedule."""
+    said = {"title": title, "kind": "event", "schedule": schedule}
+    # Looked at by itself first: the page that lists it is not made for one that can't be.
+    alone = PageFields(**page_fields.tidied({"path": "/event/", **said}))
+    if problems := list(page_fields.problems(alone)):
+        raise InvalidInput(problems)
     listed = _list_page(site, site.facts)
-    path = _free_path(site.pk, listed.path, title)
-    fields = {"path": path, "title": title, "kind": "event", "parent": listed.page_id, "schedule": schedule}
+    fields = {"path": _free_path(site.pk, listed.path, alone.title), "parent": listed.page_id, **said}
     return current(site.pk, add_page(site.pk, fields).page_id)
