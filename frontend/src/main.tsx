@@ -6,7 +6,7 @@ import { BrowserRouter } from "react-router";
 import { ApiProblem } from "./api/problem";
 import { App } from "./app/App";
 import "./styles.css";
-import "./i18n/i18n";
+import { firstLanguage, speak } from "./i18n/i18n";
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content;
 if (nonce) setNonce(nonce);
@@ -26,12 +26,18 @@ const queries = new QueryClient({
 
 const root = document.getElementById("root");
 if (!root) throw new Error("The page has no element with the id root.");
-createRoot(root).render(
-  <StrictMode>
-    <QueryClientProvider client={queries}>
-      <BrowserRouter>
-        <App />
-      </BrowserRouter>
-    </QueryClientProvider>
-  </StrictMode>,
-);
+const desk = createRoot(root);
+// A language that can't be fetched leaves the desk in English, which comes with it.
+void speak(firstLanguage(document.cookie, navigator.languages))
+  .catch(() => undefined)
+  .then(() =>
+    desk.render(
+      <StrictMode>
+        <QueryClientProvider client={queries}>
+          <BrowserRouter>
+            <App />
+          </BrowserRouter>
+        </QueryClientProvider>
+      </StrictMode>,
+    ),
+  );

@@ -22,10 +22,14 @@ class AccountManager(BaseUserManager["Account"]):
 
 
 class Account(AbstractBaseUser):
-    """One person. What they may do is kept a site at a time (``sites.Membership``)."""
+    """One person. What they may do is kept a site at a time (``sites.Membership``).
+
+    ``language`` is what the desk speaks to them (BCP 47); empty, as their browser asks for.
+    """
 
     email = models.EmailField(unique=True)
     name = models.CharField(max_length=120, blank=True)
+    language = models.CharField(max_length=10, blank=True)
     is_active = models.BooleanField(default=True)
     created = models.DateTimeField(auto_now_add=True)
 

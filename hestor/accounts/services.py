@@ -16,7 +16,7 @@ from django.db import IntegrityError, transaction
 from django.db.models import Sum
 from django.http import HttpRequest
 
-from hestor import clock
+from hestor import clock, wording
 from hestor.accounts import devices
 from hestor.accounts.models import Account
 from hestor.accounts.selectors import is_first_run
@@ -160,3 +160,11 @@ def replace_password(account_id: int, token: str, password: str) -> Account:
     for device in account.devices.all():
         devices.sign_out(account, device.pk)
     return account
+
+
+def choose_language(account: Account, language: str) -> None:
+    """What the desk speaks to a person. Raises InvalidInput for a language that it doesn't speak."""
+    if language not in wording.languages("desk"):
+        raise InvalidInput([Problem("language", "not_one_of", {"names": ", ".join(wording.languages("desk"))})])
+    account.language = language
+    account.save(update_fields=["language"])

@@ -6,7 +6,7 @@ from ninja import Router, Status
 from hestor import wording
 from hestor.accounts import devices, services
 from hestor.accounts.models import Account
-from hestor.api.account_schemas import AccountOut, DeviceOut, EmailChange, NewPassword, PasswordChange
+from hestor.api.account_schemas import AccountOut, DeviceOut, EmailChange, LanguageChoice, NewPassword, PasswordChange
 from hestor.api.auth import signed_in
 from hestor.api.schemas import Identifier, ProblemOut
 
@@ -49,6 +49,13 @@ def change_email(request: HttpRequest, given: EmailChange) -> AccountOut:
     account = signed_in(request)
     services.change_email(request, account, given.current, given.email)
     return _out(request, account)
+
+
+@router.post("/account/language", response={204: None, 422: ProblemOut})
+def choose_language(request: HttpRequest, given: LanguageChoice) -> Status[None]:
+    """What the desk speaks to this person from now on, on every device; it never follows a site's language."""
+    services.choose_language(signed_in(request), given.language)
+    return Status(204, None)
 
 
 @router.delete("/account/devices/{device}", response={200: AccountOut, 404: ProblemOut})

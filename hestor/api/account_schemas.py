@@ -11,10 +11,11 @@ from hestor.core.roles import Role
 
 
 class Person(Schema):
-    """Whoever is signed in."""
+    """Whoever is signed in; ``language`` is what they chose for the desk, empty if they never did."""
 
     email: str
     name: str
+    language: str
     may_make_sites: bool
 
 
@@ -38,6 +39,12 @@ Email = Annotated[str, Field(max_length=254)]
 """An address as it was typed; none is longer (RFC 5321, 4.5.3.1.3, less its brackets)."""
 Password = Annotated[str, Field(max_length=200)]
 """A password as it was typed. Longer than any sentence, and short enough to be hashed."""
+
+
+class LanguageChoice(Strict):
+    """A language for the desk, by its tag (BCP 47)."""
+
+    language: str = Field(max_length=10)
 
 
 class SignIn(Strict):

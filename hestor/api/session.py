@@ -16,7 +16,12 @@ def _session(request: HttpRequest) -> SessionOut:
     user = request.user
     account = user if user.is_authenticated else None
     person = (
-        Person(email=account.email, name=account.shown_name, may_make_sites=may_make_sites(account))
+        Person(
+            email=account.email,
+            name=account.shown_name,
+            language=account.language,
+            may_make_sites=may_make_sites(account),
+        )
         if account
         else None
     )

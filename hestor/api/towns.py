@@ -6,7 +6,7 @@ from typing import Any
 from django.http import HttpRequest
 from ninja import Router
 
-from hestor import clock
+from hestor import clock, wording
 from hestor.api.date_schemas import ClockOut, CountryOut, ProposalOut, TownOut, WallIn, WallOut
 from hestor.api.errors import field_error
 from hestor.api.schemas import ProblemOut
@@ -28,7 +28,7 @@ def _town(found: Found, now: datetime) -> TownOut:
         name=town.name,
         found_as=found.name,
         region="" if plain(town.region) == plain(town.name) else town.region,
-        country=languages.country_name(town.country),
+        country=languages.country_name(town.country, wording.speaking()),
         time_zone=town.time_zone,
         language=languages.of_country(town.country),
         now=now.astimezone(zones.clock_of(town.time_zone)),
@@ -48,8 +48,9 @@ def search(request: HttpRequest, q: str, country: str = "") -> list[TownOut]:
 @router.get("/countries", response=list[CountryOut])
 def countries(request: HttpRequest) -> list[CountryOut]:
     """The countries that have towns, by their names."""
-    found = [CountryOut(code=code, name=languages.country_name(code)) for code in selectors.countries()]
-    return sorted(found, key=lambda country: country.name)
+    reader = wording.speaking()
+    found = [CountryOut(code=code, name=languages.country_name(code, reader)) for code in selectors.countries()]
+    return sorted(found, key=lambda country: country.name.casefold())
 
 
 @router.get("/towns/{int:town}/proposal", response={200: ProposalOut, 404: ProblemOut, 422: ProblemOut})
@@ -65,7 +66,7 @@ def propose(request: HttpRequest, town: int, language: str = "", zone: str = "")
         "town": _town(Found(found, found.name), now),
         "language": spoken,
         "languages": [
-            {"tag": tag, "own_name": languages.own_name(tag), "name": languages.name_in(tag, "en")}
+            {"tag": tag, "own_name": languages.own_name(tag), "name": languages.name_in(tag, wording.speaking())}
             for tag in proposal.languages_for(found.country)
         ],
         "zone": kept,

@@ -53,6 +53,7 @@ INSTALLED_APPS = [
 ]
 MIDDLEWARE = [
     "hestor.web.middleware.SitesByHost",
+    "hestor.desk.middleware.Speaks",
     "hestor.desk.middleware.DeskHeaders",
     "whitenoise.middleware.WhiteNoiseMiddleware",
     "django.contrib.sessions.middleware.SessionMiddleware",

@@ -6,6 +6,7 @@ from typing import Any
 from django.conf import settings
 from django.http import HttpRequest, HttpResponse, HttpResponseBase, JsonResponse
 from django.middleware.csrf import CsrfViewMiddleware
+from django.utils.translation.trans_real import parse_accept_lang_header
 
 from hestor import wording
 from hestor.accounts import devices
@@ -48,6 +49,29 @@ class DeskHeaders:
         headers["Cross-Origin-Opener-Policy"] = "same-origin"
         headers["Cross-Origin-Resource-Policy"] = "same-origin"
         return response
+
+
+LANGUAGE_COOKIE = "desk_language"
+
+
+def _language(request: HttpRequest) -> str:
+    """What the person reads at the desk: as chosen, else the first of the browser's languages that the desk speaks."""
+    known = wording.languages("desk")
+    chosen = request.COOKIES.get(LANGUAGE_COOKIE, "")
+    asked = [tag.partition("-")[0] for tag, _ in parse_accept_lang_header(request.headers.get("Accept-Language", ""))]
+    return next((tag for tag in (chosen, *asked) if tag in known), wording.FALLBACK)
+
+
+class Speaks:
+    """Has the desk speak each person's language; the site's own has no say in it."""
+
+    def __init__(self, get_response: Callable[[HttpRequest], HttpResponse]) -> None:
+        self._get_response = get_response
+
+    def __call__(self, request: HttpRequest) -> HttpResponse:
+        """Answers one request."""
+        wording.speak(_language(request))
+        return self._get_response(request)
 
 
 def _is_browser(request: HttpRequest) -> bool:

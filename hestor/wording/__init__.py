@@ -6,6 +6,7 @@ to English. Loading is the only reading of files; formatting is pure.
 
 import re
 from collections.abc import Callable, Mapping
+from contextvars import ContextVar
 from functools import lru_cache
 from importlib.resources import files
 
@@ -58,11 +59,28 @@ def plural(known: Mapping[str, str], key: str, count: int, language: str) -> str
     return known.get(f"{key}.{_plural_form(language)(count)}", known[f"{key}.other"])
 
 
-def counted(key: str, count: int, language: str = FALLBACK, /, **params: str | int) -> str:
-    """A message of the desk about a number, in its plural form."""
+_SPEAKING: ContextVar[str] = ContextVar("desk_language", default=FALLBACK)
+
+
+def speak(language: str) -> None:
+    """From here on, in this request, the desk speaks a language; one that it doesn't know is English."""
+    _SPEAKING.set(language if language in languages("desk") else FALLBACK)
+
+
+def speaking() -> str:
+    """The language (BCP 47) that the desk speaks in this request."""
+    return _SPEAKING.get()
+
+
+def counted(key: str, count: int, language: str = "", /, **params: str | int) -> str:
+    """A message of the desk about a number, in its plural form; in the language it speaks, if none is named."""
+    language = language or speaking()
     return plural(catalogue("desk", language), key, count, language).format_map({"count": count, **params})
 
 
-def say(key: str, language: str = FALLBACK, /, **params: str | int) -> str:
-    """A message of the desk, its params put in. Raises KeyError for a key that no file has."""
-    return catalogue("desk", language)[key].format_map(params)
+def say(key: str, language: str = "", /, **params: str | int) -> str:
+    """A message of the desk, its params put in; in the language it speaks, if none is named.
+
+    Raises KeyError for a key that no file has.
+    """
+    return catalogue("desk", language or speaking())[key].format_map(params)

@@ -13,6 +13,7 @@ from hestor.accounts.models import Device
 from hestor.core.roles import Role
 from hestor.sites.models import Membership
 from hestor.sites.services.cleaning import clean
+from hestor.sites.services.facts import write_facts
 from tests.conftest import NOW, PASSWORD
 
 pytestmark = pytest.mark.django_db(databases=["default", "towns"])
@@ -154,3 +155,21 @@ def test_devices_whose_session_has_ended_are_forgotten(desk):
     clean(NOW)
     assert not Device.objects.exists()
     assert not Session.objects.exists()
+
+
+def test_the_desk_speaks_what_the_person_chose_and_never_what_a_site_does(desk, site, owner):
+    write_facts(site.pk, {"language": "ar"}, site.revision)
+
+    def refusal(**headers: str) -> str:
+        return desk.get("/api/sites/nowhere/style", headers=headers).json()["title"]
+
+    assert refusal() == "There is nothing here that you may see."
+    assert refusal(accept_language="fr-FR, de-CH;q=0.8") == "Hier ist nichts, was Sie sehen dürfen."
+    desk.cookies["desk_language"] = "es"
+    assert refusal(accept_language="de") == "Aquí no hay nada que usted pueda ver."
+    desk.cookies["desk_language"] = "../x"
+    assert refusal() == "There is nothing here that you may see."
+    assert desk.post("/api/account/language", {"language": "de"}, "application/json").status_code == 204
+    assert desk.get("/api/session").json()["account"]["language"] == "de"
+    wrong = desk.post("/api/account/language", {"language": "xx"}, "application/json")
+    assert (wrong.status_code, wrong.json()["errors"][0]["field"]) == (422, "language")

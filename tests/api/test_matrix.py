@@ -59,6 +59,7 @@ ANY_ACCOUNT = [
     ("GET", "/account", None, 200),
     ("POST", "/account/password", {"current": "x", "password": "y"}, 422),
     ("POST", "/account/email", {"current": "x", "email": "y"}, 422),
+    ("POST", "/account/language", {"language": "de"}, 204),
     ("DELETE", "/account/devices/{device}", None, 404),
     ("GET", "/towns?q=lo", None, 200),
     ("GET", "/languages?q=de", None, 200),

@@ -23,7 +23,12 @@ def sign_in(client, email="owner@example.org", password=PASSWORD):
 
 def test_signing_in_and_out(client, owner):
     assert client.get("/api/session").json() == {"account": None, "first_run": False, "demo_accounts": []}
-    assert sign_in(client).json()["account"] == {"email": "owner@example.org", "name": "Olive", "may_make_sites": True}
+    assert sign_in(client).json()["account"] == {
+        "email": "owner@example.org",
+        "name": "Olive",
+        "language": "",
+        "may_make_sites": True,
+    }
     assert client.get("/api/sites").status_code == 200
     assert client.delete("/api/session").status_code == 204
     assert client.get("/api/sites").status_code == 401
@@ -119,7 +124,7 @@ def test_the_first_run_makes_an_account_and_then_no_more(client):
     body = {"email": "Me@Example.org", "name": "Me", "password": "correct horse battery"}
     made = client.post("/api/accounts", body, "application/json")
     assert made.status_code == 201
-    assert made.json()["account"] == {"email": "me@example.org", "name": "Me", "may_make_sites": True}
+    assert made.json()["account"] == {"email": "me@example.org", "name": "Me", "language": "", "may_make_sites": True}
     assert client.get("/api/sites").json() == []
     again = client.post("/api/accounts", {**body, "email": "you@example.org"}, "application/json")
     assert (again.status_code, again.json()["code"]) == (409, "accounts_exist")

@@ -88,9 +88,9 @@ SPOKEN = wording.languages("public")
 FORMS = re.compile(r"\.(zero|one|two|few|many|other)$")
 
 
-def _own(language):
+def _own(language, domain="public"):
     """The messages of a language's own file, without those that it falls back to."""
-    with (TOP / "hestor" / "wording" / "locale" / language / "public.po").open("rb") as opened:
+    with (TOP / "hestor" / "wording" / "locale" / language / f"{domain}.po").open("rb") as opened:
         return {str(message.id): str(message.string) for message in read_po(opened) if message.id}
 
 
@@ -111,6 +111,19 @@ def test_public_pages_speak_each_language_whole(language):
     assert len([key for key in english if english[key] == other.get(key)]) <= 1
     for key in other.keys() & english.keys():
         assert set(re.findall(r"\{\w+\}", english[key])) == set(re.findall(r"\{\w+\}", other[key])), key
+
+
+@pytest.mark.parametrize("language", sorted(set(wording.languages("desk")) - {"en"}))
+def test_the_desk_speaks_each_of_its_languages_whole(language):
+    english, other = _own("en", "desk"), _own(language, "desk")
+    assert {FORMS.sub("", key) for key in english} == {FORMS.sub("", key) for key in other}
+    counted = {FORMS.sub("", key) for key in english if key.endswith(".other")}
+    wanted = Locale.parse(language).plural_form.tags | {"other"}
+    assert {f"{key}.{form}" for key in counted for form in wanted} <= set(other)
+    for key in other.keys() & english.keys():
+        assert set(re.findall(r"\{\w+\}", english[key])) == set(re.findall(r"\{\w+\}", other[key])), key
+    same = {key for key in english if english[key] == other.get(key) and len(english[key].split()) > 3}
+    assert same == set()
 
 
 def test_a_language_without_a_file_falls_back_to_english():

@@ -1,6 +1,7 @@
 import { useTranslation } from "react-i18next";
 import { Link } from "react-router";
 import type { Account } from "../api/client";
+import { LanguageChoice } from "../i18n/LanguageChoice";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { useAccount } from "./api";
 import { Devices } from "./Devices";
@@ -23,9 +24,12 @@ export function AccountView() {
   const account = useAccount();
   return (
     <main className="mx-auto max-w-2xl px-6 py-10">
-      <Link to="/" className="act-link">
-        {t("account.back")}
-      </Link>
+      <div className="flex flex-wrap items-center justify-between gap-3">
+        <Link to="/" className="act-link">
+          {t("account.back")}
+        </Link>
+        <LanguageChoice />
+      </div>
       <h1 className="mt-4 text-[30px] leading-tight font-[650] tracking-tight">{t("account.title")}</h1>
       <p className="mt-1 mb-8 font-code break-all text-soft">{account.data?.email}</p>
       <QueryBoundary query={account}>{(found) => <Sections account={found} />}</QueryBoundary>

@@ -2,10 +2,10 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, result, type Account, type Schemas, type Session } from "../api/client";
 import { ApiProblem, type FieldError } from "../api/problem";
 
-const KEY = ["session"];
+export const SESSION = ["session"];
 
 export function useSession() {
-  return useQuery({ queryKey: KEY, queryFn: () => result<Session>(api.GET("/api/session")), staleTime: 60_000 });
+  return useQuery({ queryKey: SESSION, queryFn: () => result<Session>(api.GET("/api/session")), staleTime: 60_000 });
 }
 
 function useSessionChange<Input>(call: (input: Input) => Promise<Session>) {
@@ -14,8 +14,8 @@ function useSessionChange<Input>(call: (input: Input) => Promise<Session>) {
     mutationFn: call,
     onSuccess: (session) => {
       // What one person saw is not for the next.
-      queries.removeQueries({ predicate: ({ queryKey }) => queryKey[0] !== KEY[0] });
-      queries.setQueryData(KEY, session);
+      queries.removeQueries({ predicate: ({ queryKey }) => queryKey[0] !== SESSION[0] });
+      queries.setQueryData(SESSION, session);
     },
   });
 }
@@ -52,7 +52,7 @@ function useAccountChange<Input>(call: (input: Input) => Promise<Account>) {
     mutationFn: call,
     onSuccess: (account) => {
       queries.setQueryData(ACCOUNT, account);
-      void queries.invalidateQueries({ queryKey: KEY });
+      void queries.invalidateQueries({ queryKey: SESSION });
     },
   });
 }

@@ -3,3 +3,4 @@ export { AccountView } from "./AccountView";
 export { FirstAccount } from "./FirstAccount";
 export { NewPassword } from "./NewPassword";
 export { SignIn } from "./SignIn";
+export { useOwnLanguage } from "./useOwnLanguage";

@@ -64,6 +64,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/account/language": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Choose Language
+         * @description What the desk speaks to this person from now on, on every device; it never follows a site's language.
+         */
+        post: operations["hestor_api_account_choose_language"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/account/password": {
         parameters: {
             query?: never;
@@ -1470,6 +1490,14 @@ export interface components {
             used: number;
         };
         /**
+         * LanguageChoice
+         * @description A language for the desk, by its tag (BCP 47).
+         */
+        LanguageChoice: {
+            /** Language */
+            language: string;
+        };
+        /**
          * LanguageOut
          * @description A language by its tag, its own name and its English one; ``own_words``: whether pages speak it.
          */
@@ -1976,11 +2004,13 @@ export interface components {
         };
         /**
          * Person
-         * @description Whoever is signed in.
+         * @description Whoever is signed in; ``language`` is what they chose for the desk, empty if they never did.
          */
         Person: {
             /** Email */
             email: string;
+            /** Language */
+            language: string;
             /** May Make Sites */
             may_make_sites: boolean;
             /** Name */
@@ -2906,6 +2936,46 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["AccountOut"];
                 };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_account_choose_language: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LanguageChoice"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Unprocessable Entity */
             422: {

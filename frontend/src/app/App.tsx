@@ -1,7 +1,7 @@
 import type { ReactNode } from "react";
 import { ErrorBoundary } from "react-error-boundary";
 import { Navigate, Route, Routes, useLocation } from "react-router";
-import { AccountView, FirstAccount, NewPassword, SignIn, useSession } from "../accounts";
+import { AccountView, FirstAccount, NewPassword, SignIn, useOwnLanguage, useSession } from "../accounts";
 import type { Session } from "../api/client";
 import { EditionsView } from "../editions";
 import { SheetView } from "../house-style";
@@ -45,6 +45,7 @@ function Apart({ person, view }: { person: Person; view: ReactNode }) {
 
 function Desk() {
   const session = useSession();
+  useOwnLanguage(session.data);
   // Whoever lost the password is signed in nowhere.
   if (useLocation().pathname === "/new-password") return <NewPassword />;
   return (

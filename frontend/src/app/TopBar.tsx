@@ -4,6 +4,7 @@ import { NavLink, useNavigate } from "react-router";
 import type { Session, Site } from "../api/client";
 import { countChanges } from "../draft/changes";
 import { useSelect, useStore } from "../draft/hooks";
+import { LanguageChoice } from "../i18n/LanguageChoice";
 import { Button } from "../ui/Button";
 import { Glyph } from "../ui/Glyph";
 import { AccountMenu } from "./AccountMenu";
@@ -92,6 +93,7 @@ export function TopBar({ site, sites, person }: Props) {
       <Views site={site} />
       <Find />
       <Kept site={site} />
+      <LanguageChoice className="max-lg:order-3" />
       <span className="max-lg:order-3">
         <AccountMenu person={person} site={site} />
       </span>

@@ -1,10 +1,60 @@
-import i18next from "i18next";
+import i18next, { type Resource } from "i18next";
 import { initReactI18next } from "react-i18next";
 import en from "./en.json";
 
-/** The desk's own words. Its language is that of the person, never that of a site. */
+/** The languages of the desk, each by its own name, so that whoever can't read the present one finds theirs. */
+export const LANGUAGES = [
+  { tag: "en", name: "English" },
+  { tag: "de", name: "Deutsch" },
+  { tag: "es", name: "Español" },
+  { tag: "ar", name: "العربية" },
+] as const;
+export type DeskLanguage = (typeof LANGUAGES)[number]["tag"];
+
+/** The server reads it, too, for what it says itself; see `hestor/desk/middleware.py`. */
+const COOKIE = "desk_language";
+const YEAR = 31_536_000;
+// British English, so that days and times come out as the words around them.
+const LOCALES: Record<DeskLanguage, string> = { en: "en-GB", de: "de", es: "es", ar: "ar" };
+const FETCHED: Record<Exclude<DeskLanguage, "en">, () => Promise<{ default: Resource[string][string] }>> = {
+  de: () => import("./de.json"),
+  es: () => import("./es.json"),
+  ar: () => import("./ar.json"),
+};
+
+export function isDeskLanguage(tag: string | undefined): tag is DeskLanguage {
+  return LANGUAGES.some((language) => language.tag === tag);
+}
+
+/** What the desk speaks until somebody says otherwise: what was chosen on this browser, else what it asks for. */
+export function firstLanguage(cookie: string, asked: readonly string[]): DeskLanguage {
+  const chosen = new RegExp(`(?:^|; )${COOKIE}=([a-z]+)`).exec(cookie)?.[1];
+  return [chosen, ...asked.map((tag) => tag.split("-")[0])].find(isDeskLanguage) ?? "en";
+}
+
+/** The desk's language as one of `LANGUAGES`. */
+export function spoken(locale: string): DeskLanguage {
+  const tag = locale.split("-")[0];
+  return isDeskLanguage(tag) ? tag : "en";
+}
+
+/** Has the desk speak a language from now on, whatever a site speaks. */
+export async function speak(language: DeskLanguage): Promise<void> {
+  const locale = LOCALES[language];
+  if (language !== "en" && !i18next.hasResourceBundle(locale, "translation"))
+    i18next.addResourceBundle(locale, "translation", (await FETCHED[language]()).default);
+  await i18next.changeLanguage(locale);
+  document.documentElement.lang = locale;
+  document.documentElement.dir = i18next.dir(locale);
+}
+
+/** Keeps what was chosen in this browser, for the next visit and for what the server says. */
+export function rememberLanguage(language: DeskLanguage): void {
+  const secure = location.protocol === "https:" ? "; Secure" : "";
+  document.cookie = `${COOKIE}=${language}; Path=/; Max-Age=${String(YEAR)}; SameSite=Lax${secure}`;
+}
+
 void i18next.use(initReactI18next).init({
-  // British English, so that days and times come out as the words around them.
   lng: "en-GB",
   fallbackLng: "en",
   resources: { en: { translation: en } },

@@ -1,5 +1,7 @@
 import type { ReactNode } from "react";
 import { useTranslation } from "react-i18next";
+import { formatFor } from "../i18n/format";
+import { LanguageChoice } from "../i18n/LanguageChoice";
 import { Glyph } from "./Glyph";
 
 /** A town with its clock. */
@@ -20,8 +22,7 @@ interface Props {
 /** The day and the time there now, as the town's own language writes them. */
 function Clock({ town }: { town: SaidTown | null }) {
   const { t } = useTranslation();
-  const form: Intl.DateTimeFormatOptions = { dateStyle: "full", timeStyle: "short" };
-  const now = town && new Intl.DateTimeFormat(town.language, { ...form, timeZone: town.time_zone }).format(new Date());
+  const now = town && formatFor(town.language).momentIn(new Date(), town.time_zone);
   return (
     <div className="proof px-5 py-4">
       <p className="text-xs text-soft">{t("auth.clock")}</p>
@@ -45,9 +46,12 @@ export function AuthLayout({ title, lead, said, children }: Props) {
   return (
     <main className="grid min-h-screen lg:grid-cols-[minmax(24rem,34rem)_1fr]">
       <section className="flex flex-col justify-center bg-paper px-6 py-10 sm:px-14">
-        <p className="mb-10 flex items-center gap-3 font-display text-lg font-semibold">
-          <Glyph /> Hestor
-        </p>
+        <div className="mb-10 flex flex-wrap items-center justify-between gap-3">
+          <p className="flex items-center gap-3 font-display text-lg font-semibold">
+            <Glyph /> Hestor
+          </p>
+          <LanguageChoice />
+        </div>
         <h1 className="text-[30px] leading-tight font-[650] tracking-tight text-balance">{title}</h1>
         <p className="mt-2 mb-7 text-[15px] text-soft">{lead}</p>
         {children}
@@ -61,9 +65,8 @@ export function AuthLayout({ title, lead, said, children }: Props) {
             <div key={place} className="proof px-5 py-4">
               <p className="text-xs text-soft">{t(`place.${place}`)}</p>
               <p dir="auto" className="mt-1 font-display text-lg font-semibold break-words">
-                {t(`auth.${place}Before`, { year: new Date().getFullYear() })}
+                {place === "footer" && t("auth.footerBefore", { year: new Date().getFullYear() })}
                 <span className="lit">{name}</span>
-                {t(`auth.${place}After`)}
               </p>
             </div>
           ))}

@@ -1,0 +1,30 @@
+import { Languages } from "lucide-react";
+import { useTranslation } from "react-i18next";
+import { isDeskLanguage, LANGUAGES, rememberLanguage, speak, spoken } from "./i18n";
+
+/** The desk's own language, to be changed by whoever can't read the present one: a sign, and each one's own name. */
+export function LanguageChoice({ className = "" }: { className?: string }) {
+  const { i18n } = useTranslation();
+  return (
+    <label className={`flex items-center gap-1.5 text-soft ${className}`}>
+      <Languages size={18} aria-hidden className="flex-none" />
+      <span className="unseen">Language · Sprache · Idioma · اللغة</span>
+      <select
+        value={spoken(i18n.language)}
+        className="max-w-24 rounded-sm bg-transparent py-1.5 text-ink"
+        onChange={(event) => {
+          const { value } = event.target;
+          if (!isDeskLanguage(value)) return;
+          rememberLanguage(value);
+          void speak(value).catch(() => undefined);
+        }}
+      >
+        {LANGUAGES.map(({ tag, name }) => (
+          <option key={tag} value={tag} lang={tag}>
+            {name}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
