@@ -11,6 +11,7 @@ from hestor.api.auth import site_for
 from hestor.api.errors import field_error
 from hestor.api.files import FileAddresses
 from hestor.api.schemas import FieldErrorOut, ProblemOut, ProofOut, ProofsIn, ProofsOut, ThemeOut
+from hestor.core import languages
 from hestor.core.dates import wall
 from hestor.core.facts import document
 from hestor.core.facts.spec import Slot
@@ -45,6 +46,7 @@ def _out(site: Site, path: str, typed: dict[str, object], wanted: Collection[Slo
     addresses, origin = FileAddresses(site, sheet.facts), origin_of(site)
     return ProofsOut(
         path=sheet.path,
+        direction="rtl" if languages.direction(sheet.facts.language) == "rtl" else "ltr",
         proofs=[_proof(addresses, origin, proof) for proof in sheet.proofs],
         derived=document.derived(sheet.facts),
         icon_url=addresses.icon,

@@ -198,9 +198,13 @@ class ThemeOut(Schema):
 
 
 class ProofsOut(Schema):
-    """The proofs that were asked for; ``derived`` is what stands in for facts that are unset."""
+    """The proofs that were asked for, with the direction that the site's pages have.
+
+    ``derived`` is what stands in for facts that are unset.
+    """
 
     path: str
+    direction: Literal["ltr", "rtl"]
     proofs: list[ProofOut]
     derived: dict[str, str]
     icon_url: str

@@ -2246,13 +2246,20 @@ export interface components {
         };
         /**
          * ProofsOut
-         * @description The proofs that were asked for; ``derived`` is what stands in for facts that are unset.
+         * @description The proofs that were asked for, with the direction that the site's pages have.
+         *
+         *     ``derived`` is what stands in for facts that are unset.
          */
         ProofsOut: {
             /** Derived */
             derived: {
                 [key: string]: string;
             };
+            /**
+             * Direction
+             * @enum {string}
+             */
+            direction: "ltr" | "rtl";
             /** Errors */
             errors: components["schemas"]["FieldErrorOut"][];
             /** Icon Url */

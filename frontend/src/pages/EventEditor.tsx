@@ -204,8 +204,8 @@ function Yields({ schedule, onChange }: PartProps) {
       ))}
       {checked.dates.length > 0 ? (
         <div>
-          <h4 className="text-xs text-soft">{t("event.yields")}</h4>
-          <ul>
+          <p className="text-xs text-soft">{t("event.yields")}</p>
+          <ul aria-label={t("event.yields")}>
             {checked.dates.map((date) => (
               <li key={date.starts} className="flex flex-wrap items-baseline gap-x-3">
                 <span dir="auto">{date.text}</span>
@@ -228,8 +228,8 @@ function Yields({ schedule, onChange }: PartProps) {
       )}
       {schedule.without.length > 0 && (
         <div>
-          <h4 className="text-xs text-soft">{t("event.without")}</h4>
-          <ul>
+          <p className="text-xs text-soft">{t("event.without")}</p>
+          <ul aria-label={t("event.without")}>
             {schedule.without.map((day) => (
               <li key={day} className="flex flex-wrap items-baseline gap-x-3">
                 <s>{format.day(day)}</s>

@@ -21,6 +21,7 @@ function Figure({ at, fact, variant, reach, shows }: Props) {
   const proof = useProofs((state) => state.proofs[at]);
   const iconUrl = useProofs((state) => state.iconUrl);
   const themes = useProofs((state) => state.themes);
+  const direction = useProofs((state) => state.direction);
   if (!proof) return <p className="text-soft">{t("state.loading")}</p>;
   const label = variant ? t(`variant.${proof.place}.${variant}`) : t(`place.${proof.place}`);
   const far = reach ? words(reach) : shows ? "" : t("proof.notHere");
@@ -41,7 +42,10 @@ function Figure({ at, fact, variant, reach, shows }: Props) {
         onClick={() => setOpen(!open)}
       >
         <span className="unseen">{t(open ? "proof.shrink" : "proof.enlarge", { place: label })}</span>
-        <Drawing {...drawing} large={open} />
+        {/* A page looks the same whatever the desk speaks. */}
+        <span dir={direction} className="block w-fit max-w-full data-large:w-full" data-large={open || undefined}>
+          <Drawing {...drawing} large={open} />
+        </span>
       </button>
       {caption}
     </figure>

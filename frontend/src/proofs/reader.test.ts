@@ -26,7 +26,15 @@ function setUp() {
       const proofs = request.places.map(({ place, home }) =>
         proofOf(String(request.typed.name), place, home ? "/" : request.path),
       );
-      const read: Proofs = { path: request.path, proofs, derived: {}, icon_url: "", themes: {}, errors: [] };
+      const read: Proofs = {
+        path: request.path,
+        direction: "ltr",
+        proofs,
+        derived: {},
+        icon_url: "",
+        themes: {},
+        errors: [],
+      };
       return new Promise((resolve, reject) => answers.push(() => (refusal ? reject(refusal) : resolve(read))));
     },
     reach: async (request) => {

@@ -34,6 +34,7 @@ export interface ReaderState {
   reach: Record<string, Reach>;
   derived: Record<string, string>;
   themes: Proofs["themes"];
+  direction: Proofs["direction"];
   iconUrl: string;
   lost: boolean;
 }
@@ -61,7 +62,16 @@ function keyOf(proof: Proof): string {
  * the places on screen; so a slow line never shows older words after newer ones, nor waits for the typing to end.
  */
 export class ProofReader {
-  private state: ReaderState = { path: "/", proofs: {}, reach: {}, derived: {}, themes: {}, iconUrl: "", lost: false };
+  private state: ReaderState = {
+    path: "/",
+    proofs: {},
+    reach: {},
+    derived: {},
+    themes: {},
+    direction: "ltr",
+    iconUrl: "",
+    lost: false,
+  };
   private readonly listeners = new Set<() => void>();
   private readonly viewed = new Map<string, Viewed>();
   private typed: Record<string, unknown> = {};
@@ -130,7 +140,14 @@ export class ProofReader {
           ...this.state.proofs,
           ...Object.fromEntries(read.proofs.map((proof) => [keyOf(proof), proof])),
         };
-        this.set({ proofs, derived: read.derived, themes: read.themes, iconUrl: read.icon_url, lost: false });
+        this.set({
+          proofs,
+          derived: read.derived,
+          themes: read.themes,
+          direction: read.direction,
+          iconUrl: read.icon_url,
+          lost: false,
+        });
       } catch (error) {
         // A refusal (a page that is gone, a session that ended) is said elsewhere; the last proofs stay.
         this.set({ lost: !(error instanceof ApiProblem) });

@@ -1,5 +1,5 @@
 import { useCombobox } from "downshift";
-import { useId } from "react";
+import { useEffect, useId } from "react";
 import { useTranslation } from "react-i18next";
 import type { FieldError } from "../api/problem";
 
@@ -50,6 +50,11 @@ export function Combobox<T>({
       type === useCombobox.stateChangeTypes.InputChange ? changes : { ...changes, inputValue: state.inputValue },
   });
   const shown = box.isOpen && options.length > 0;
+  // Proposals that come after the last letter: Enter takes the first one of them, too.
+  const { highlightedIndex, setHighlightedIndex } = box;
+  useEffect(() => {
+    if (shown && highlightedIndex < 0) setHighlightedIndex(0);
+  }, [shown, highlightedIndex, setHighlightedIndex]);
   return (
     <div className="relative grid gap-1">
       <label {...box.getLabelProps()} className={hideLabel ? "unseen" : "font-semibold"}>
