@@ -57,11 +57,30 @@ def _brand(page: Page, server: Server) -> None:
     _shot(page, "pictures")
 
 
+def _clock(page: Page, server: Server) -> None:
+    page.goto(f"{server.desk}/quillmere/style")
+    row = page.get_by_role("group", name="Clock", exact=True)
+    row.get_by_role("combobox", name="Another town").fill("zuri")
+    row.get_by_role("option").first.wait_for()
+    row.get_by_role("option").first.click()
+    row.get_by_role("region", name="With Zürich").wait_for()
+    page.evaluate("document.getElementById('language').scrollIntoView()")
+    _shot(page, "town")
+    page.goto(f"{server.desk}/quillmere/pages")
+    page.get_by_role("button", name="Monthly swap").click()
+    page.get_by_role("region", name="When and where").get_by_role("list").first.wait_for()
+    page.get_by_role("region", name="When and where").evaluate("it => scrollTo(0, it.offsetTop - 330)")
+    _shot(page, "event")
+    page.get_by_label("Language · Sprache").select_option("ar")
+    page.goto(f"{server.desk}/narjis/style")
+    page.locator("[data-field=name]").wait_for()
+    _shot(page, "house-style-arabic")
+    page.get_by_label("Language · Sprache").select_option("en")
+    page.wait_for_timeout(300)
+
+
 def _desk(browser: Browser, server: Server) -> None:
     with _page(browser) as page:
-        page.goto(server.desk)
-        page.get_by_role("button", name="Sign in").wait_for()
-        _shot(page, "sign-in")
         _sign_in(page, server)
         page.locator("[data-field=tagline]").fill("Borrow a packet, bring back a story")
         page.locator("[data-field=footer_text]").fill("© {year:2019} {site}, in the old school")
@@ -81,9 +100,7 @@ def _desk(browser: Browser, server: Server) -> None:
         page.get_by_role("dialog").get_by_text("Beans and peas").first.wait_for()
         _shot(page, "finder")
         _brand(page, server)
-        page.goto(f"{server.desk}/your-account")
-        page.get_by_text("This device").wait_for()
-        _shot(page, "account")
+        _clock(page, server)
     with _page(browser, width=390, dark=True) as page:
         _sign_in(page, server)
         _shot(page, "house-style-phone-dark")
@@ -93,7 +110,8 @@ def _public(browser: Browser, server: Server) -> None:
     for name, slug, path, width, dark in (
         ("public-page", "quillmere", "/", 1280, False),
         ("public-page-phone-dark", "narjis", "/", 390, True),
-        ("public-inner-page", "silberpfad", "/werkstatt/", 1280, False),
+        ("public-events", "quillmere", "/swap-days/2026-12/", 1280, False),
+        ("public-events-arabic", "narjis", "/evenings/2026-12/", 1280, False),
     ):
         with _page(browser, width, dark) as page:
             page.goto(server.site(slug) + path)

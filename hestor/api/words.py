@@ -24,6 +24,8 @@ def reach_words(change: Change) -> str:
 def fact_words(key: str, value: Any) -> str:
     """What a value of a fact says, in words; ``value`` is plain JSON."""
     words = document.in_words(key, value)
+    if words.said:
+        return words.said(wording.speaking())
     return wording.say(words.message, **dict(words.params)) if words.message else words.text
 
 

@@ -6,7 +6,9 @@ import { useFormat } from "../i18n/format";
 import { TownField, useClock } from "../sites";
 import { ActionLink } from "../ui/ActionLink";
 import { Field } from "../ui/Field";
-import { TownProposal } from "./TownProposal";
+import { later } from "../ui/later";
+
+const TownProposal = later(async () => (await import("./TownProposal")).TownProposal);
 
 /** The minute, told again whenever it turns. */
 function useMinute(): Date {

@@ -4,10 +4,12 @@ import { useFact, useFactActions } from "../draft/hooks";
 import { TextField } from "../draft/TextField";
 import type { Schemas } from "../api/client";
 import { ActionLink } from "../ui/ActionLink";
+import { later } from "../ui/later";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { useSettled } from "../ui/useSettled";
-import { DateParts } from "./DateParts";
 import { useCheckedForm, useForms, type FormKind } from "./dates";
+
+const DateParts = later(async () => (await import("./DateParts")).DateParts);
 
 export type DateFact = "date_long" | "date_short" | "time_style";
 

@@ -3,13 +3,14 @@ import { ColourField, IconField, LogoField, ShareField, TypefacesField } from ".
 import type { Row } from "../draft/facts";
 import { useFact } from "../draft/hooks";
 import { TextField } from "../draft/TextField";
+import { later } from "../ui/later";
 import { DateFormField, type DateFact } from "./DateFormField";
-import { HoursField } from "./HoursField";
-import { OwnWordsField } from "./OwnWordsField";
 import { ClockField } from "./ClockField";
 import { LanguageField } from "./LanguageField";
 import { WeekdayField } from "./WeekdayField";
 
+const HoursField = later(async () => (await import("./HoursField")).HoursField);
+const OwnWordsField = later(async () => (await import("./OwnWordsField")).OwnWordsField);
 const SIZES = {
   name: "font-display text-[21px] font-semibold leading-tight",
   line: "text-base font-medium",

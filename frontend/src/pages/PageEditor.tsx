@@ -7,11 +7,12 @@ import { FieldStatus } from "../draft/FieldStatus";
 import { useSelect, useSite, useStore } from "../draft/hooks";
 import type { DocumentId } from "../draft/store";
 import { TextField } from "../draft/TextField";
+import { later } from "../ui/later";
 import { Notice } from "../ui/Notice";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { usePage } from "./api";
-import { EventEditor } from "./EventEditor";
 
+const EventEditor = later(async () => (await import("./EventEditor")).EventEditor);
 const FIELDS = ["title", "menu_title", "summary"] as const;
 type Field = (typeof FIELDS)[number] | "body";
 

@@ -8,13 +8,14 @@ import { useUndoKeys } from "../draft/useUndoKeys";
 import { useFormat } from "../i18n/format";
 import { useComesIntoView, useNamed, type Named } from "../ui/named";
 import { ActionLink } from "../ui/ActionLink";
+import { later } from "../ui/later";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { SearchField } from "../ui/SearchField";
 import { ViewHead } from "../ui/ViewHead";
 import { usePages } from "./api";
-import { AddEvent } from "./AddEvent";
 import { PageEditor } from "./PageEditor";
 
+const AddEvent = later(async () => (await import("./AddEvent")).AddEvent);
 const CELL = "border-b border-line px-3 py-2.5 text-start align-baseline";
 /** A browser lays out some hundred rows at once without a pause; more are asked for. */
 const STEP = 200;

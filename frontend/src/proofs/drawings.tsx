@@ -38,6 +38,7 @@ function Search({ proof, fact, large }: DrawingProps) {
       <p
         className={`text-soft ${large ? "text-base" : `text-[10.5px] leading-snug ${fact === "description" ? "" : "line-clamp-2"}`}`}
       >
+        {lineOf(proof, "date").text && <span className="text-ink">{lineOf(proof, "date").text} · </span>}
         <HighlightedText line={lineOf(proof, "description")} fact={fact} />
       </p>
     </div>

@@ -49,9 +49,21 @@ def _example(form: str, language: str) -> str:
     return patterns.format_moment(_EXAMPLE, form, language)
 
 
+# British English, as the desk's words are.
+_REGIONAL = {"en": "en-GB"}
+
+
 def _form_words(form: str) -> Words:
     """A form is said by example, as the desk's language would say it."""
-    return Words(text=_example(form, "en-GB")) if form else Words("value.languages_own")
+    return (
+        Words(said=lambda reader: _example(form, _REGIONAL.get(reader, reader)))
+        if form
+        else Words("value.languages_own")
+    )
+
+
+def _weekday_words(day: str) -> Words:
+    return Words(said=lambda reader: languages.weekday_name(day, reader)) if day else Words("value.regions_own")
 
 
 def _form_fact(key: str, kind: Kind, in_effect: Callable[[Any], str], slot: Slot) -> FactSpec:
@@ -93,7 +105,9 @@ class ClockFacts(FactGroup):
             editor="weekday",
             slots=(Slot(Place.CALENDAR),),
             derived=lambda facts: languages.weekday_name(first_day(facts), facts.language),
-            in_words=lambda day: Words(text=languages.weekday_name(day, "en")) if day else Words("value.regions_own"),
+            in_words=lambda day: (
+                Words(said=lambda reader: languages.weekday_name(day, reader)) if day else Words("value.regions_own")
+            ),
         ),
     ] = ""
     opening_hours: Annotated[

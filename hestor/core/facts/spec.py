@@ -47,11 +47,15 @@ class Slot:
 
 @dataclass(frozen=True)
 class Words:
-    """A value in words: a message of the desk by its key, with its params; or ``text``, which says itself."""
+    """A value in words: a message of the desk by its key, with its params; or ``text``, which says itself.
+
+    ``said`` gives the text in the language (BCP 47) of whoever reads it.
+    """
 
     message: str = ""
     params: tuple[tuple[str, Param], ...] = ()
     text: str = ""
+    said: Callable[[str], str] | None = None
 
 
 def plain_words(value: Any) -> Words:

@@ -231,6 +231,11 @@ class PageReading:
         return tuple(node.attributes.get("datetime") or "" for node in self._tree.css(f"{selector} time"))
 
     @cached_property
+    def posted(self) -> str:
+        """The day on which a post came out, as it says it; empty for other pages."""
+        return self._text("main article > p.day:not(.changed) time")
+
+    @cached_property
     def heading(self) -> str:
         """The page's first heading."""
         return self._text("main h1")

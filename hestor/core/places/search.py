@@ -15,9 +15,12 @@ def read(page: PageReading) -> Hashable:
 
 def proof(path: str, page: PageReading, sought: Sought) -> Proof:
     """The search result as it was read."""
+    # Search engines show a post's day in a form of their own; the page's stands for it here, and counts for no reach.
+    posted = (Line("date", page.posted),) if page.posted else ()
     lines = (
         Line("address", page.canonical.partition("://")[2].rstrip("/")),
         line("title", page.title, sought, ("name", "tagline")),
+        *posted,
         line("description", page.description, sought, ("description", "tagline", "name")),
     )
     return Proof(Place.SEARCH, path, lines)
