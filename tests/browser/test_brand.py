@@ -249,7 +249,7 @@ def test_colours_and_typefaces(owner_desk, server):
     expect(person.fact("Accent")).to_contain_text("tones were moved a little")
     person.fact("Accent").get_by_text("See all pairs").click()
     expect(person.fact("Accent").get_by_text("asked #f5e663").first).to_be_attached()
-    expect(person.proof("Accent", "Links and buttons")).to_contain_text("24 pages")
+    expect(person.proof("Accent", "Links and buttons")).to_contain_text("28 pages")
     person.fact("Typefaces").get_by_role("radio").nth(2).check()
     kept(person, "Typefaces")
     publish(person)

@@ -160,7 +160,7 @@ def test_what_is_typed_of_a_new_site_appears_in_the_drawings(bare_server, people
     drawings = page.locator("section[aria-hidden]")
     expect(drawings.get_by_text("Café Löwen")).to_have_count(3)
     page.get_by_role("combobox", name="In which town?").fill("Auckland")
-    page.get_by_role("option").first.click()
+    page.get_by_role("listbox").get_by_role("option").first.click()
     expect(drawings).to_contain_text("Auckland")
 
 

@@ -23,7 +23,7 @@ def check_public(person, server, name: str, tagline: str, footer: str) -> None:
 def test_with_the_mouse_and_on_a_phone(server, people, width):
     person = people(server, width=width).sign_in().open()
     page, before = person.page, public_bytes(server)
-    expect(person.proof("Name", "Browser tab")).to_contain_text("24 pages")
+    expect(person.proof("Name", "Browser tab")).to_contain_text("28 pages")
     person.field("Name").fill("Quillmere Bean House")
     expect(person.proof("Name", "Browser tab")).to_contain_text("Borrowing seed – Quillmere Bean House")
     expect(person.proof("Name", "Page header").locator("mark").first).to_have_text("Quillmere Bean House")
@@ -38,7 +38,7 @@ def test_with_the_mouse_and_on_a_phone(server, people, width):
 
     page.get_by_role("button", name="Review").click()
     changed = page.get_by_role("listitem").filter(has=page.get_by_role("heading", name="Name", exact=True))
-    expect(changed).to_contain_text("24 pages, the not-found page, 1 feed, 1 home screen entry")
+    expect(changed).to_contain_text("28 pages, the not-found page, 1 feed, 1 home screen entry")
     expect(changed).to_contain_text("Quillmere Seed Library")
     expect(changed).to_contain_text("Quillmere Bean House")
     assert person.overflows() == 0

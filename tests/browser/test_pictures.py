@@ -120,7 +120,7 @@ def test_nothing_yet_no_connection_and_by_keyboard(owner_desk):
     page.goto(owner_desk.server.desk + "/new-site")
     page.get_by_label("What is the site called?").fill("Empty")
     page.get_by_role("combobox", name="In which town?").press_sequentially("trogen")
-    page.get_by_role("option").first.click()
+    page.get_by_role("listbox").get_by_role("option").first.click()
     page.get_by_role("button", name="Make the site").click()
     expect(owner_desk.field("Name")).to_have_value("Empty")
     expect(owner_desk.fact("Logo")).to_contain_text("No logo yet")
