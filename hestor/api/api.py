@@ -9,6 +9,7 @@ from hestor.api import (
     account,
     brand,
     changes,
+    contact,
     dates,
     editions,
     events,
@@ -50,7 +51,7 @@ api = DeskApi(
 register(api)
 _MODULES = (
     session, account, sites, style, proofs, reach, brand, files, pictures, pages, changes, editions, towns, languages,
-    dates, events,
+    dates, events, contact,
 )  # fmt: skip
 for module in _MODULES:
     api.add_router("", module.router)

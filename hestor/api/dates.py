@@ -55,6 +55,7 @@ def build(request: HttpRequest, given: PartsIn) -> dict[str, str]:
 def check(request: HttpRequest, given: DateFormIn) -> dict[str, Any]:
     """What is amiss with a form, and how it writes what tries it; now first. Nothing is kept."""
     kept, now = _settled(given.language, given.zone)
+    zone = zones.read(given.zone) or "UTC"
     field = _FIELDS[given.kind]
     pattern, problems = rules.Form(given.kind)(field, given.pattern)
     usable = pattern and not problems
@@ -64,5 +65,5 @@ def check(request: HttpRequest, given: DateFormIn) -> dict[str, Any]:
         "now": patterns.format_as(now, pattern, given.kind, kept) if usable else "",
         "parts": [_part(part, now, kept) for part in parts.parts_of(pattern)] if usable else [],
         "more": [_part(Part(kind, parts.WIDTHS[kind][0]), now, kept) for kind in parts.OF_KIND[given.kind]],
-        "samples": [vars(one) for one in samples.samples(pattern, given.kind, kept, now.year)] if usable else [],
+        "samples": [vars(one) for one in samples.samples(pattern, given.kind, kept, now, zone)] if usable else [],
     }

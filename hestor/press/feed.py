@@ -13,6 +13,7 @@ from lxml import etree, html
 
 from hestor.core.pages import posting
 from hestor.core.text import lines, markdown
+from hestor.press import contact
 from hestor.press.brand_files import PREFIX
 from hestor.press.files import address
 from hestor.press.frame import Frame
@@ -84,7 +85,10 @@ def respond(frame: Frame, posts: Sequence[Page]) -> Response:
     _add(root, "link", rel="self", type="application/atom+xml", href=origin + "/feed.xml")
     _add(root, "link", href=origin + "/")
     _add(root, "updated", max((_changed(frame, post) for post in posts), default=_NO_POST_YET).isoformat())
-    _add(etree.SubElement(root, "author"), "name", facts.name)
+    author = etree.SubElement(root, "author")
+    _add(author, "name", facts.name)
+    if contact.has_card(facts):
+        _add(author, "email", facts.contact_email)
     _add(root, "icon", f"{origin}{brand.icon_folder}icon-192.png")
     if brand.logo:
         _add(root, "logo", origin + brand.logo.large)

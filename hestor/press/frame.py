@@ -18,7 +18,7 @@ from hestor.core.facts import clock, document, own_words, plates
 from hestor.core.imaging import palettes
 from hestor.core.pages import posting
 from hestor.core.text import fillins
-from hestor.press import faces, opening, publisher, static_files
+from hestor.press import contact, faces, opening, publisher, static_files
 from hestor.press.brand_files import BrandFiles
 from hestor.press.response import HTML, Response
 from hestor.press.state import MenuItem, Page, SiteState
@@ -72,6 +72,7 @@ class Frame:
         self.words = {**wording.catalogue("public", self.facts.language), **self._own_words}
         self.values = replace(
             document.values_of(self.facts, self.now.year),
+            contact=contact.text(self.facts),
             next_day=self._next_day,
             hours=lambda: opening.today(self),
             open=lambda: opening.status_line(self),
@@ -233,6 +234,8 @@ class Frame:
             "script_url": self.root + static_files.script_url(),
             "said": self.said,
             "said_of": self.said_of,
+            "contact": contact.line(self),
+            "card_url": f"{self.root}/contact.vcf" if contact.has_card(self.facts) else "",
             "share_locale": languages.with_country(facts.language),
             "plate": self.plate,
             "calendar_url": f"{self.root}/events.ics" if self.state.event_list() else "",

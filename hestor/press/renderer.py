@@ -10,7 +10,7 @@ from hestor.core.pages.fields import Kind
 from hestor.core.pages.pagination import POSTS_A_PAGE, numbered_paths, page_count, page_number, page_path, split_number
 from hestor.core.places.reading import PageReading
 from hestor.core.places.stylesheet import read_style
-from hestor.press import events, feed, files, ics, message, news, page, static_files
+from hestor.press import card, events, feed, files, ics, message, news, page, static_files
 from hestor.press.brand_files import BrandFiles
 from hestor.press.frame import JINJA, Frame, Preview
 from hestor.press.response import HTML, Response
@@ -115,6 +115,9 @@ class Renderer:
     def _calendar(self) -> Response:
         return ics.whole(self.frame) if self.frame.has_dates_ahead else self.not_found()
 
+    def _card(self) -> Response:
+        return card.respond(self.frame) or self.not_found()
+
     def paths(self) -> list[str]:
         """The addresses of all pages, the numbered pages of the news list included."""
         return list(self._wordings())
@@ -154,6 +157,7 @@ _KINDS: Mapping[Kind, Callable[[Frame, Page], Response]] = {
 _FILES: Mapping[str, Callable[[Renderer], Response]] = {
     "/feed.xml": Renderer._feed,
     ics.PATH: Renderer._calendar,
+    card.PATH: Renderer._card,
     "/sitemap.xml": Renderer._sitemap,
     "/robots.txt": Renderer._robots,
     "/site.webmanifest": Renderer._manifest,

@@ -8,7 +8,7 @@ from typing import Any
 from hestor.core.events import occurrences, rules
 from hestor.core.events.schedule import Schedule
 from hestor.core.facts import words
-from hestor.press import opening
+from hestor.press import contact, opening
 from hestor.press.brand_files import Shown
 from hestor.press.files import address
 from hestor.press.frame import Frame
@@ -46,11 +46,13 @@ def _site(frame: Frame) -> Record:
 
 def _publisher(frame: Frame) -> Mapping[str, Any]:
     """Who publishes the site; one with opening hours is a place that people go to."""
-    hours = frame.facts.opening_hours
+    facts = frame.facts
+    address = {"email": facts.contact_email} if contact.has_card(facts) else {}
+    hours = facts.opening_hours
     if hours is None:
-        return frame.publisher
+        return {**frame.publisher, **address}
     said = opening.records(hours, frame.now.date())
-    return {**frame.publisher, "@type": "LocalBusiness", "openingHoursSpecification": said}
+    return {**frame.publisher, **address, "@type": "LocalBusiness", "openingHoursSpecification": said}
 
 
 def _event(frame: Frame, page: Page, schedule: Schedule, told: Told) -> Record:

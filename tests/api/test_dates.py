@@ -51,6 +51,9 @@ def test_samples_try_a_form(desk):
     assert said == {"one_digit": "3 January 2026", "longest": "28 September 2026", "last_day": "31 December 2026"}
     said = {one["what"]: one["text"] for one in check(desk, "HH:mm", "time", "ar-EG").json()["samples"]}
     assert said["midnight"] == "٠٠:٠٠"
+    tried = check(desk, "HH:mm", "time", zone="Europe/London").json()["samples"]
+    assert {one["what"]: one["text"] for one in tried}["before_change"] == "01:59"
+    assert {one["what"]: one["text"] for one in tried}["after_change"] == "01:00"
 
 
 @pytest.mark.parametrize("body", [{"language": "xx-YY"}, {"zone": "GMT+99"}])

@@ -49,6 +49,7 @@ CALLS = [
     ("POST", "/sites/{site}/events", {"title": "E", "schedule": {"starts": "2026-05-02"}}, EDIT, 201),
     ("POST", "/sites/{site}/events/check", {"schedule": {"starts": "2026-05-02"}}, VIEW, 200),
     ("GET", "/sites/{site}/changes", None, VIEW, 200),
+    ("POST", "/sites/{site}/contact/check", {"email": "hello@example.org"}, VIEW, 200),
     ("GET", "/sites/{site}/editions", None, VIEW, 200),
     ("POST", "/sites/{site}/editions", None, PUBLISH, 409),
     ("POST", "/sites/{site}/editions/{number}/restore", None, EDIT, 200),

@@ -3,6 +3,7 @@ export const BAND_IDS = [
   "words",
   "brand",
   "colours",
+  "contact",
   "language",
   "clock"
 ] as const;
@@ -247,6 +248,53 @@ export const FACTS = [
       {
         "place": "share",
         "home": true
+      }
+    ]
+  },
+  {
+    "key": "contact_email",
+    "band": "contact",
+    "editor": "line",
+    "size": "line",
+    "within": null,
+    "visual": false,
+    "takesFillIns": false,
+    "slots": [
+      {
+        "place": "footer"
+      },
+      {
+        "place": "message"
+      }
+    ]
+  },
+  {
+    "key": "contact_label",
+    "band": "contact",
+    "editor": "line",
+    "size": "line",
+    "within": null,
+    "visual": false,
+    "takesFillIns": true,
+    "least": 0,
+    "most": 80,
+    "slots": [
+      {
+        "place": "footer"
+      }
+    ]
+  },
+  {
+    "key": "contact_protection",
+    "band": "contact",
+    "editor": "protection",
+    "size": "line",
+    "within": null,
+    "visual": false,
+    "takesFillIns": false,
+    "slots": [
+      {
+        "place": "footer"
       }
     ]
   },

@@ -426,6 +426,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{site}/contact/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Check
+         * @description Looks at an address for a site, whose own domain it knows. Nothing is kept.
+         */
+        post: operations["hestor_api_contact_check"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{site}/editions": {
         parameters: {
             query?: never;
@@ -917,6 +937,26 @@ export interface components {
             name: string;
         };
         /**
+         * AddressIn
+         * @description An address to look at.
+         */
+        AddressIn: {
+            /** Email */
+            email: string;
+        };
+        /**
+         * AddressOut
+         * @description The address as it would be kept, what is wrong with it (errors), and what should be thought of (notices).
+         */
+        AddressOut: {
+            /** Email */
+            email: string;
+            /** Errors */
+            errors: components["schemas"]["FieldErrorOut"][];
+            /** Notices */
+            notices: components["schemas"]["FieldErrorOut"][];
+        };
+        /**
          * AtSizeOut
          * @description How an icon fares at one size: shares that stand out on light and dark, and of detail lost.
          */
@@ -939,6 +979,9 @@ export interface components {
             facts?: {
                 accent_colour?: unknown;
                 brand_colour?: unknown;
+                contact_email?: string;
+                contact_label?: string;
+                contact_protection?: unknown;
                 date_long?: unknown;
                 date_short?: unknown;
                 description?: string;
@@ -1332,6 +1375,21 @@ export interface components {
              * @default #3d4f7c
              */
             brand_colour: string;
+            /**
+             * Contact Email
+             * @default
+             */
+            contact_email: string;
+            /**
+             * Contact Label
+             * @default
+             */
+            contact_label: string;
+            /**
+             * Contact Protection
+             * @default plain
+             */
+            contact_protection: string;
             /**
              * Date Long
              * @default
@@ -2212,6 +2270,9 @@ export interface components {
             facts?: {
                 accent_colour?: unknown;
                 brand_colour?: unknown;
+                contact_email?: string;
+                contact_label?: string;
+                contact_protection?: unknown;
                 date_long?: unknown;
                 date_short?: unknown;
                 description?: string;
@@ -2336,6 +2397,9 @@ export interface components {
             facts?: {
                 accent_colour?: unknown;
                 brand_colour?: unknown;
+                contact_email?: string;
+                contact_label?: string;
+                contact_protection?: unknown;
                 date_long?: unknown;
                 date_short?: unknown;
                 description?: string;
@@ -2561,6 +2625,9 @@ export interface components {
             facts: {
                 accent_colour?: unknown;
                 brand_colour?: unknown;
+                contact_email?: string;
+                contact_label?: string;
+                contact_protection?: unknown;
                 date_long?: unknown;
                 date_short?: unknown;
                 description?: string;
@@ -3828,6 +3895,50 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ChangesOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_contact_check: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AddressIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AddressOut"];
                 };
             };
             /** @description Not Found */

@@ -5,6 +5,8 @@ import { useFact } from "../draft/hooks";
 import { TextField } from "../draft/TextField";
 import { later } from "../ui/later";
 import { DateFormField, type DateFact } from "./DateFormField";
+import { ProtectionField } from "./ProtectionField";
+import { ContactNotes } from "./ContactNotes";
 import { ClockField } from "./ClockField";
 import { LanguageField } from "./LanguageField";
 import { WeekdayField } from "./WeekdayField";
@@ -38,7 +40,12 @@ function LineField({ row, readOnly }: { row: Row; readOnly: boolean }) {
 export function FactField({ row, readOnly }: { row: Row; readOnly: boolean }) {
   switch (row.editor) {
     case "line":
-      return <LineField row={row} readOnly={readOnly} />;
+      return (
+        <>
+          <LineField row={row} readOnly={readOnly} />
+          {row.key === "contact_email" && <ContactNotes />}
+        </>
+      );
     case "colour":
       return <ColourField fact={row.key as "brand_colour" | "accent_colour"} readOnly={readOnly} />;
     case "logo":
@@ -61,6 +68,8 @@ export function FactField({ row, readOnly }: { row: Row; readOnly: boolean }) {
       return <WeekdayField readOnly={readOnly} />;
     case "hours":
       return <HoursField readOnly={readOnly} />;
+    case "protection":
+      return <ProtectionField readOnly={readOnly} />;
     case "own_words":
       return <OwnWordsField readOnly={readOnly} />;
     default:

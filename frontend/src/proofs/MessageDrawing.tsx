@@ -32,6 +32,14 @@ export function MessageDrawing({ proof, fact, iconUrl, themes, large }: DrawingP
       <p className={large ? "px-6 pb-8 text-lg" : "truncate px-2.5 py-1.5 text-[10px]"} style={{ color: tones?.soft }}>
         {lineOf(proof, "subject").text}
       </p>
+      {lineOf(proof, "contact").text && (
+        <p
+          className={`border-t ${large ? "px-6 py-3 text-base" : "truncate px-2.5 py-1 text-[10px]"}`}
+          style={{ color: tones?.soft, borderColor: tones?.soft }}
+        >
+          <HighlightedText line={lineOf(proof, "contact")} fact={fact} />
+        </p>
+      )}
     </div>
   );
 }

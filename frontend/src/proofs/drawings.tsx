@@ -21,6 +21,11 @@ function Footer({ proof, fact, large }: DrawingProps) {
         className={`border-t border-line px-3 ${large ? "py-5 text-base" : "py-2 text-[10.5px] leading-snug break-words"}`}
       >
         <HighlightedText line={lineOf(proof, "line")} fact={fact} />
+        {lineOf(proof, "contact").text && (
+          <span className="mt-1 block">
+            <HighlightedText line={lineOf(proof, "contact")} fact={fact} />
+          </span>
+        )}
       </p>
     </div>
   );

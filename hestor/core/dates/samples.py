@@ -2,14 +2,14 @@
 
 from collections.abc import Iterator
 from dataclasses import dataclass
-from datetime import date, time
+from datetime import date, datetime, time, timedelta
 from typing import Literal
 
-from hestor.core import languages
+from hestor.core import languages, zones
 from hestor.core.dates import patterns
 from hestor.core.dates.patterns import Kind
 
-What = Literal["one_digit", "longest", "last_day", "midnight", "noon", "evening"]
+What = Literal["one_digit", "longest", "last_day", "midnight", "noon", "evening", "before_change", "after_change"]
 _DAY, _LAST_MONTH = 3, 12
 
 
@@ -35,8 +35,18 @@ def _dates(language: str, year: int) -> Iterator[tuple[What, date]]:
 _TIMES: tuple[tuple[What, time], ...] = (("midnight", time(0, 0)), ("noon", time(12, 0)), ("evening", time(20, 5)))
 
 
-def samples(pattern: str, kind: Kind, language: str, year: int) -> tuple[Sample, ...]:
-    """A form, which must be free of problems, on what tries it."""
+def _around_change(zone: str, now: datetime) -> Iterator[tuple[What, time]]:
+    """The last minute before the clock is changed next, and the first one after; nothing, where it never is."""
+    change = zones.next_change(zone, now)
+    if change:
+        clock = zones.clock_of(zone)
+        yield "before_change", (change.at - timedelta(minutes=1)).astimezone(clock).time()
+        yield "after_change", change.at.astimezone(clock).time()
+
+
+def samples(pattern: str, kind: Kind, language: str, now: datetime, zone: str = "UTC") -> tuple[Sample, ...]:
+    """A form, which must be free of problems, on what tries it in the year of ``now``, on the clock of ``zone``."""
     if kind == "date":
-        return tuple(Sample(what, patterns.format_day(day, pattern, language)) for what, day in _dates(language, year))
-    return tuple(Sample(what, patterns.format_clock(moment, pattern, language)) for what, moment in _TIMES)
+        return tuple(Sample(what, patterns.format_day(day, pattern, language)) for what, day in _dates(language, now.year))
+    times = (*_TIMES, *_around_change(zone, now))
+    return tuple(Sample(what, patterns.format_clock(moment, pattern, language)) for what, moment in times)

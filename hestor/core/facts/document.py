@@ -12,6 +12,7 @@ from hestor.core.facts.assets import Logo
 from hestor.core.facts.brand import BrandFacts
 from hestor.core.facts.clock import ClockFacts
 from hestor.core.facts.colours import ColourFacts
+from hestor.core.facts.contact import ContactFacts
 from hestor.core.facts.language import LanguageFacts
 from hestor.core.facts.spec import Words, plain_words, specs_of
 from hestor.core.facts.upgrade import VERSION, upgraded
@@ -20,7 +21,7 @@ from hestor.core.rules import Checked, Value
 from hestor.core.text import fillins, lines
 
 
-class Facts(ClockFacts, LanguageFacts, ColourFacts, BrandFacts, WordFacts):
+class Facts(ClockFacts, LanguageFacts, ContactFacts, ColourFacts, BrandFacts, WordFacts):
     """All facts of a site."""
 
 

@@ -25,13 +25,14 @@ class Band(StrEnum):
     WORDS = "words"
     BRAND = "brand"
     COLOURS = "colours"
+    CONTACT = "contact"
     LANGUAGE = "language"
     CLOCK = "clock"
 
 
 Editor = Literal[
     "line", "logo", "icon", "share", "colour", "typefaces", "language", "clock", "date_form", "time_form", "weekday",
-    "hours", "own_words",
+    "hours", "own_words", "protection",
 ]  # fmt: skip
 Size = Literal["name", "line", "text"]
 

@@ -13,7 +13,7 @@ _MOST_SHOWN = 6
 
 def read(page: PageReading) -> Hashable:
     """The months as they are named."""
-    return page.texts(_MONTHS)
+    return page.texts(_MONTHS) if page.holds("archive") else None
 
 
 def proof(path: str, page: PageReading, sought: Sought) -> Proof:

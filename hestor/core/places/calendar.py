@@ -12,6 +12,8 @@ _TABLE = "main table.calendar"
 
 def read(page: PageReading) -> Hashable:
     """Its name, the days of the week in their order, and all that stands in it."""
+    if not page.holds("calendar"):
+        return None
     return page.texts(f"{_TABLE} caption"), page.texts(f"{_TABLE} th abbr"), page.texts(f"{_TABLE} td")
 
 

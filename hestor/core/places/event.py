@@ -12,7 +12,7 @@ _WHEN = "main .when"
 
 def read(page: PageReading) -> Hashable:
     """Its lines, and the moments that they are to machines."""
-    return page.texts(f"{_WHEN} p"), page.machine_times(_WHEN)
+    return (page.texts(f"{_WHEN} p"), page.machine_times(_WHEN)) if page.holds("when") else None
 
 
 def proof(path: str, page: PageReading, sought: Sought) -> Proof:

@@ -15,7 +15,10 @@ def read(page: PageReading) -> Hashable:
 
 def proof(path: str, page: PageReading, sought: Sought) -> Proof:
     """The footer as it was read."""
-    return Proof(Place.FOOTER, path, (line("line", page.footer, sought),))
+    contact = (
+        (line("contact", page.contact, sought, ("contact_email", "contact_label", "name")),) if page.contact else ()
+    )
+    return Proof(Place.FOOTER, path, (line("line", page.footer, sought), *contact))
 
 
 FOOTER = PagePlace(Place.FOOTER, read, proof)

@@ -19,7 +19,7 @@ def _rows(page: PageReading) -> tuple[str, ...]:
 
 def read(page: PageReading) -> Hashable:
     """Its rows, and the line above them."""
-    return page.texts(_STATUS), _rows(page)
+    return (page.texts(_STATUS), _rows(page)) if page.holds("hours") else None
 
 
 def proof(path: str, page: PageReading, sought: Sought) -> Proof:

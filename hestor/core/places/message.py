@@ -19,7 +19,8 @@ def proof(body: bytes, sought: Sought) -> Proof:
     """The head of a message as it was read."""
     page = PageReading(body)
     role = "name" if page.name_is_seen else "name_read_out"
-    lines = (line(role, page.site_name, sought, ("name",)), Line("subject", page.title))
+    contact = (line("contact", page.contact, sought, ("contact_email", "contact_label")),) if page.contact else ()
+    lines = (line(role, page.site_name, sought, ("name",)), Line("subject", page.title), *contact)
     return Proof(Place.MESSAGE, "", lines, "", pictures(logo=page.logo, icon=page.header_icon))
 
 

@@ -5,7 +5,7 @@ tinycss2. A page that does not say a thing reads as an empty text.
 """
 
 import json
-from collections.abc import Mapping
+from collections.abc import Iterator, Mapping
 from dataclasses import dataclass
 from functools import cached_property
 from typing import Any
@@ -15,7 +15,8 @@ from selectolax.lexbor import LexborHTMLParser, LexborNode
 
 from hestor.core.places.stylesheet import NO_STYLE, StyleReading
 
-_APART = "main .when, main table.calendar, main nav.archive, main .hours"
+# What stands in a page's main part and is a place of its own, by the class that marks it.
+_APART = {"when": "main .when", "calendar": "main table.calendar", "archive": "main nav.archive", "hours": "main .hours"}
 _ATOM = "{http://www.w3.org/2005/Atom}"
 
 
@@ -47,6 +48,19 @@ def _said(node: LexborNode | None) -> str:
     return words(node.text(deep=True)) if node else ""
 
 
+def _seen(node: LexborNode | None) -> str:
+    """What a node says to people: nothing of it that is hidden."""
+
+    def parts(one: LexborNode) -> Iterator[str]:
+        for child in one.iter(include_text=True):
+            if child.tag == "-text":
+                yield child.text()
+            elif "hidden" not in child.attributes:
+                yield from parts(child)
+
+    return words("".join(parts(node))) if node else ""
+
+
 def _picture(node: LexborNode | None) -> ImageReading | None:
     if node is None:
         return None
@@ -60,6 +74,7 @@ class PageReading:
 
     def __init__(self, body: bytes, style: StyleReading = NO_STYLE) -> None:
         self._tree = LexborHTMLParser(body)
+        self._body = body
         self.style = style
 
     def _text(self, selector: str) -> str:
@@ -213,6 +228,11 @@ class PageReading:
         return self._text("footer .footer-line")
 
     @cached_property
+    def contact(self) -> str:
+        """What the footer says of how to reach the site, without what nobody sees."""
+        return _seen(self._tree.css_first("footer .contact"))
+
+    @cached_property
     def whole_footer(self) -> str:
         """Everything that the footer says."""
         return self._text("body > footer") or self._text("footer")
@@ -221,6 +241,10 @@ class PageReading:
     def dates(self) -> tuple[str, ...]:
         """The dates and times that the page's main part says, in reading order."""
         return tuple(_said(node) for node in self._tree.css("main time"))
+
+    def holds(self, name: str) -> bool:
+        """Whether an element has a class. Most pages lack most, which is told much faster than by looking for one."""
+        return f'class="{name}'.encode() in self._body
 
     def texts(self, selector: str) -> tuple[str, ...]:
         """What each element of a selector says, in reading order."""
@@ -244,7 +268,8 @@ class PageReading:
     def text(self) -> str:
         """Everything that the page's main part says, but for its dates and what is a place of its own."""
         text = self._text("main")
-        for said in (*self.texts(_APART), *self.dates):
+        apart = (text for name, selector in _APART.items() if self.holds(name) for text in self.texts(selector))
+        for said in (*apart, *self.dates):
             text = text.replace(said, "", 1)
         return words(text)
 

@@ -37,8 +37,9 @@ class Fill:
 class Values:
     """What fill-ins stand for. ``year`` is the present year in the site's own time zone; ``language`` a BCP 47 tag.
 
-    ``long``, ``short`` and ``clock`` are the forms of dates and times (UTS 35). The functions tell what depends on the
-    site and the moment: the next day of the event of a name, the hours of today, whether it is open.
+    ``contact`` is the public address as a text. ``long``, ``short`` and ``clock`` are the forms of dates and times
+    (UTS 35). The functions tell what depends on the site and the moment: the next day of the event of a name, the hours
+    of today, whether it is open.
     """
 
     site: str
@@ -48,6 +49,7 @@ class Values:
     long: str = "d MMMM y"
     short: str = "d MMM y"
     clock: str = "HH:mm"
+    contact: str = ""
     next_day: Callable[[str], str] = field(default=lambda _: "", compare=False)
     hours: Callable[[], str] = field(default=lambda: "", compare=False)
     open: Callable[[], str] = field(default=lambda: "", compare=False)
@@ -75,6 +77,7 @@ _FILLERS: Mapping[str, Callable[[str, Values], str]] = {
     "date": _date,
     "time": lambda argument, values: patterns.format_clock(time.fromisoformat(argument), values.clock, values.language),
     "next": lambda argument, values: values.next_day(argument),
+    "contact": lambda _, values: values.contact,
     "hours": lambda _, values: values.hours(),
     "open": lambda _, values: values.open(),
 }

@@ -248,6 +248,14 @@ def with_hours(compiled: str, block: Callable[[], str]) -> str:
     return compiled.replace(_HOURS, block()) if _HOURS in compiled else compiled
 
 
+_CONTACT = f"{_OPEN}contact{_CLOSE}"
+
+
+def with_contact(compiled: str, link: str) -> str:
+    """Compiled HTML with a link in place of each fill-in for the public address."""
+    return compiled.replace(_CONTACT, link) if _CONTACT in compiled else compiled
+
+
 OWN_PICTURE = f'src="{_ROOT}/_hestor/pic-'
 """What a compiled text with a picture of the site's own holds."""
 _PICTURE = re.compile(r'<img src="([^"]*?)pic-([0-9a-f]{32})"(?: alt="([^"]*)")?[^>]*>')

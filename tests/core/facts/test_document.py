@@ -9,7 +9,7 @@ from hestor.core.facts.words import shown_short_name
 from hestor.core.text import lines
 from tests.support.hostile import HOSTILE
 
-LIMITS = {key: spec.most for key, spec in SPECS.items() if spec.is_text}
+LIMITS = {key: spec.most for key, spec in SPECS.items() if spec.is_text and spec.most}
 BASE = Facts(name="Quillmere Seed Library")
 
 

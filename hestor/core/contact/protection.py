@@ -1,0 +1,53 @@
+"""How an address is written into pages: plainly, woven so that harvesters of text miss it, or not at all.
+
+A woven address has pieces that nobody sees between its own, and its link is percent-encoded (RFC 6068) with every
+character a reference. Eyes, screen readers, a copy and the keyboard get the address; who reads the source or the text
+without the page's style does not. Who follows links in the finished page does: that no writing can prevent.
+"""
+
+from html import escape
+from typing import Literal
+
+Protection = Literal["plain", "woven", "hidden"]
+PROTECTIONS: tuple[Protection, ...] = ("plain", "woven", "hidden")
+_BETWEEN = "<span hidden>{}</span>"
+# Looks like a part of an address to whoever takes all text for seen.
+_DECOYS = ("no", ".spam", "-x", ".invalid")
+_PIECE = 4
+
+
+def of(kind: str) -> Protection:
+    """A protection by its name; for one that there no longer is, the strictest."""
+    return next((one for one in PROTECTIONS if one == kind), "hidden")
+
+
+def _references(text: str) -> str:
+    return "".join(f"&#{ord(letter)};" for letter in text)
+
+
+def _percent(text: str) -> str:
+    return "".join(f"%{byte:02X}" for byte in text.encode())
+
+
+def _woven(address: str) -> str:
+    pieces = [address[at : at + _PIECE] for at in range(0, len(address), _PIECE)]
+    out = []
+    for number, piece in enumerate(pieces):
+        out.append(_references(piece))
+        if number < len(pieces) - 1:
+            out.append(_BETWEEN.format(_DECOYS[number % len(_DECOYS)]))
+    return "".join(out)
+
+
+def link(address: str, protection: Protection) -> str:
+    """HTML of a link to write to an address; empty where it is not to be shown."""
+    if not address or protection == "hidden":
+        return ""
+    if protection == "plain":
+        return f'<a href="mailto:{escape(address, quote=True)}">{escape(address)}</a>'
+    return f'<a href="{_references("mailto:" + _percent(address))}" dir="ltr">{_woven(address)}</a>'
+
+
+def is_told_to_machines(protection: Protection) -> bool:
+    """Whether feed, structured data and card say the address: as plain text, so only where it is plain."""
+    return protection == "plain"
