@@ -1182,7 +1182,7 @@ export interface components {
              * What
              * @enum {string}
              */
-            what: "one_digit" | "longest" | "last_day" | "midnight" | "noon" | "evening";
+            what: "one_digit" | "longest" | "last_day" | "midnight" | "noon" | "evening" | "before_change" | "after_change";
         };
         /**
          * DemoAccount
@@ -1387,7 +1387,7 @@ export interface components {
             contact_label: string;
             /**
              * Contact Protection
-             * @default plain
+             * @default
              */
             contact_protection: string;
             /**

@@ -19,7 +19,7 @@ const FACTS: Facts = {
   own_words: [],
   contact_email: "",
   contact_label: "",
-  contact_protection: "plain",
+  contact_protection: "",
   time_zone: "UTC",
   logo: null,
   logo_dark: null,

@@ -26,7 +26,7 @@ export function ProtectionField({ readOnly }: { readOnly: boolean }) {
             name="contact_protection"
             disabled={readOnly}
             className="size-4 flex-none translate-y-0.5 accent-act"
-            checked={chosen === kind}
+            checked={(chosen || "plain") === kind}
             onChange={() => facts.choose({ contact_protection: kind })}
           />
           <span>

@@ -47,6 +47,8 @@ def _around_change(zone: str, now: datetime) -> Iterator[tuple[What, time]]:
 def samples(pattern: str, kind: Kind, language: str, now: datetime, zone: str = "UTC") -> tuple[Sample, ...]:
     """A form, which must be free of problems, on what tries it in the year of ``now``, on the clock of ``zone``."""
     if kind == "date":
-        return tuple(Sample(what, patterns.format_day(day, pattern, language)) for what, day in _dates(language, now.year))
+        return tuple(
+            Sample(what, patterns.format_day(day, pattern, language)) for what, day in _dates(language, now.year)
+        )
     times = (*_TIMES, *_around_change(zone, now))
     return tuple(Sample(what, patterns.format_clock(moment, pattern, language)) for what, moment in times)

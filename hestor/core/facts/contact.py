@@ -2,7 +2,7 @@
 
 from typing import Annotated, Any
 
-from hestor.core.contact import addresses
+from hestor.core.contact import addresses, protection
 from hestor.core.contact.protection import PROTECTIONS
 from hestor.core.facts import rules
 from hestor.core.facts.spec import Band, FactGroup, FactSpec, Slot, Words
@@ -18,7 +18,7 @@ def _other_protection(facts: Any) -> str:
 
 
 class ContactFacts(FactGroup):
-    """The public address, the words beside it, and how it is written into pages."""
+    """The public address, the words beside it, and how it is written into pages (empty: plainly)."""
 
     contact_email: Annotated[
         str,
@@ -43,10 +43,10 @@ class ContactFacts(FactGroup):
         str,
         FactSpec(
             Band.CONTACT,
-            rules.OneOf(PROTECTIONS),
+            rules.OneOf(("", *PROTECTIONS)),
             _other_protection,
             editor="protection",
             slots=(Slot(Place.FOOTER),),
-            in_words=lambda kind: Words(f"value.protection.{kind}"),
+            in_words=lambda kind: Words(f"value.protection.{protection.of(kind)}"),
         ),
-    ] = "plain"
+    ] = ""

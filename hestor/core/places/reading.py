@@ -16,7 +16,12 @@ from selectolax.lexbor import LexborHTMLParser, LexborNode
 from hestor.core.places.stylesheet import NO_STYLE, StyleReading
 
 # What stands in a page's main part and is a place of its own, by the class that marks it.
-_APART = {"when": "main .when", "calendar": "main table.calendar", "archive": "main nav.archive", "hours": "main .hours"}
+_APART = {
+    "when": "main .when",
+    "calendar": "main table.calendar",
+    "archive": "main nav.archive",
+    "hours": "main .hours",
+}
 _ATOM = "{http://www.w3.org/2005/Atom}"
 
 
