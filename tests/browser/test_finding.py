@@ -107,6 +107,8 @@ def test_a_proof_opens_large_where_it_stands(server, people):
 
 def test_more_places_stand_in_line_and_no_row_is_taller_than_it_needs(server, people):
     person = people(server).sign_in().open()
+    # Two parts of a row can only be compared once nothing above it grows any more.
+    person.page.wait_for_load_state("networkidle")
     for fact in ("Name", "Tagline", "Description"):
         row = person.fact(fact)
         expect(row.get_by_role("figure").first).to_be_visible()

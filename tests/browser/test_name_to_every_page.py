@@ -95,7 +95,7 @@ def test_proofs_follow_each_keystroke_and_are_read_from_the_chosen_page(owner_de
     for typed in ("A", "AB", "ABC"):
         person.field("Name").fill(typed)
         expect(person.proof("Name", "Page header").locator("mark").first).to_have_text(typed)
-    person.page.get_by_label("on page").select_option("Swap days")
+    person.page.get_by_label("on page", exact=True).select_option("Swap days")
     expect(person.proof("Name", "Browser tab")).to_contain_text("Swap days – ABC")
 
 

@@ -87,14 +87,18 @@ function Chip({ part, language, first, last, dragged, onChange, onMove, onRemove
 }
 
 /** The parts of a form, to be moved, changed, taken out and added, by mouse and by keyboard. */
-export function DateParts({ fact, parts, more }: Props) {
+export function DateParts({ fact, parts: read, more }: Props) {
   const { t } = useTranslation();
   const facts = useFactActions();
   const language = useFact("language");
   const [dragged, setDragged] = useState<number | null>(null);
   const [said, setSaid] = useState("");
   const list = useRef<HTMLUListElement>(null);
+  // What was done last stands at once: the next step is taken on it, not on what the server last said.
+  const [{ parts, from }, setShown] = useState({ parts: read, from: read });
+  if (from !== read) setShown({ parts: read, from: read });
   const set = async (next: Part[]) => {
+    setShown({ parts: next, from: read });
     const body = { parts: next.map(({ kind, pattern, text }) => ({ kind, pattern, text })) };
     const built = await result<Schemas["PatternOut"]>(api.POST("/api/dates/build", { body })).catch(() => null);
     if (built?.pattern) facts.choose({ [fact]: built.pattern });
