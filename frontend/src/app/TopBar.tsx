@@ -93,7 +93,7 @@ export function TopBar({ site, sites, person }: Props) {
       <Views site={site} />
       <Find />
       <Kept site={site} />
-      <LanguageChoice className="max-lg:order-3" />
+      <LanguageChoice compact className="max-lg:order-3" />
       <span className="max-lg:order-3">
         <AccountMenu person={person} site={site} />
       </span>

@@ -7,7 +7,7 @@ import { ActionLink } from "../ui/ActionLink";
 import { NO_HOURS, nextSpan, withDay, withException, type Exceptional, type Hours, type Span } from "./hours";
 
 const INPUT = "rounded-sm border border-soft bg-paper px-1.5 py-1 disabled:border-line";
-const TIME = `${INPUT} w-[5.4rem] [&::-webkit-calendar-picker-indicator]:hidden`;
+const TIME = `${INPUT} w-[5.5rem] px-1 text-[13px] [&::-webkit-calendar-picker-indicator]:hidden`;
 const ICON = "rounded-sm p-1 text-soft hover:text-ink";
 
 interface SpansProps {

@@ -3,15 +3,18 @@ import { useTranslation } from "react-i18next";
 import { isDeskLanguage, LANGUAGES, rememberLanguage, speak, spoken } from "./i18n";
 
 /** The desk's own language, to be changed by whoever can't read the present one: a sign, and each one's own name. */
-export function LanguageChoice({ className = "" }: { className?: string }) {
+export function LanguageChoice({ compact = false, className = "" }: { compact?: boolean; className?: string }) {
   const { i18n } = useTranslation();
   return (
-    <label className={`flex items-center gap-1.5 text-soft ${className}`}>
+    <label
+      className={`relative flex items-center gap-1.5 rounded-full text-soft has-focus-visible:outline-2 has-focus-visible:outline-act ${compact ? "max-sm:size-9 max-sm:justify-center" : ""} ${className}`}
+    >
       <Languages size={18} aria-hidden className="flex-none" />
       <span className="unseen">Language · Sprache · Idioma · اللغة</span>
       <select
         value={spoken(i18n.language)}
-        className="max-w-24 rounded-sm bg-transparent py-1.5 text-ink"
+        // Where room is short only the sign is seen; what is pressed is still the choice itself.
+        className={`max-w-24 rounded-sm bg-transparent py-1.5 text-ink ${compact ? "max-sm:absolute max-sm:inset-0 max-sm:opacity-0" : ""}`}
         onChange={(event) => {
           const { value } = event.target;
           if (!isDeskLanguage(value)) return;
