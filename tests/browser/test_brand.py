@@ -158,8 +158,9 @@ def test_an_icon_from_a_picture_is_cropped_by_keyboard(owner_desk, server):
     first = crop()
     assert first[2] - first[0] == pytest.approx(450 / 800, abs=0.01)
     area.focus()
-    for _ in range(5):
-        page.keyboard.press("ArrowRight")
+    with page.expect_response(lambda answer: answer.request.method == "PATCH" and answer.url.endswith("/style")):
+        for _ in range(5):
+            page.keyboard.press("ArrowRight")
     page.wait_for_timeout(900)
     moved = crop()
     assert moved[0] > first[0]
