@@ -4,7 +4,7 @@ from collections.abc import Iterator
 from datetime import date, datetime, time, timedelta
 from typing import Annotated, Literal
 
-from pydantic import BaseModel, BeforeValidator, ConfigDict, Field, PlainSerializer
+from pydantic import AfterValidator, BaseModel, BeforeValidator, ConfigDict, Field, PlainSerializer
 
 from hestor.core.errors import Problem
 from hestor.core.rules import Line
@@ -25,14 +25,15 @@ def _as_a_text(given: object) -> object:
     return given
 
 
-def _to_the_minute(given: time | None) -> time | None:
-    return given and given.replace(second=0, microsecond=0, tzinfo=None)
+def _to_the_minute(given: time) -> time:
+    return given.replace(second=0, microsecond=0, tzinfo=None)
 
 
 Day = Annotated[date, BeforeValidator(_as_a_text)]
 Clock = Annotated[
     time,
     BeforeValidator(_as_a_text),
+    AfterValidator(_to_the_minute),
     PlainSerializer(lambda clock: clock.strftime("%H:%M"), return_type=str),
 ]
 
@@ -90,14 +91,13 @@ class Schedule(BaseModel):
 
 
 def tidied(schedule: Schedule) -> Schedule:
-    """The schedule as it is kept: times to the minute, exceptions in order, nothing that says the same twice."""
+    """The schedule as it is kept: exceptions in order, nothing that says the same twice."""
     repeat = schedule.repeat
     if repeat and repeat.unit != "weekly" and repeat.weekdays:
         repeat = repeat.model_copy(update={"weekdays": ()})
     return schedule.model_copy(
         update={
-            "starts_at": _to_the_minute(schedule.starts_at),
-            "ends_at": _to_the_minute(schedule.ends_at) if schedule.starts_at else None,
+            "ends_at": schedule.ends_at if schedule.starts_at else None,
             "ends": None if schedule.ends == schedule.starts else schedule.ends,
             "place": " ".join(schedule.place.split()),
             "repeat": repeat,

@@ -107,23 +107,18 @@ def problems(key: str, hours: OpeningHours) -> Iterator[Problem]:
         yield from _exceptional(f"{key}.exceptions.{number}", exception)
 
 
-def _tidy_spans(spans: Spans) -> Spans:
-    plain = [
-        Span(opens=s.opens.replace(second=0, microsecond=0, tzinfo=None),
-             closes=s.closes.replace(second=0, microsecond=0, tzinfo=None))
-        for s in spans
-    ]  # fmt: skip
-    return tuple(sorted(plain, key=lambda span: span.minutes))
+def _ordered(spans: Spans) -> Spans:
+    return tuple(sorted(spans, key=lambda span: span.minutes))
 
 
 def tidied(hours: OpeningHours) -> OpeningHours:
-    """The hours as they are kept: in their order, to the minute."""
+    """The hours as they are kept: in their order."""
     exceptions = [
-        one.model_copy(update={"spans": _tidy_spans(one.spans), "note": " ".join(one.note.split())})
+        one.model_copy(update={"spans": _ordered(one.spans), "note": " ".join(one.note.split())})
         for one in hours.exceptions
     ]
     return OpeningHours(
-        week=Week(**{day: _tidy_spans(hours.week.on(day)) for day in WEEKDAYS}),
+        week=Week(**{day: _ordered(hours.week.on(day)) for day in WEEKDAYS}),
         exceptions=tuple(sorted(exceptions, key=lambda one: (one.first, one.last))),
     )
 
