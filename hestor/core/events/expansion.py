@@ -33,7 +33,8 @@ def _number_of(day: date) -> int:
     return day.year * _YEAR + day.month - 1
 
 
-def _weeks(starts: date, repeat: Repeat, first: date, last: date) -> list[date]:
+def _weeks(schedule: Schedule, repeat: Repeat, first: date, last: date) -> list[date]:
+    starts = schedule.starts
     monday, step = starts.toordinal() - starts.weekday(), repeat.every * _WEEK
     begin, end = first.toordinal(), last.toordinal() + 1
     weekdays = [_WEEKDAY[name] for name in repeat.weekdays] or [starts.weekday()]
@@ -53,10 +54,10 @@ def _nth_weekday(year: int, month: int, weekday: int, nth: int) -> int:
     return day + ((length - day) // _WEEK * _WEEK if nth < 0 else (nth - 1) * _WEEK)
 
 
-def _months(starts: date, repeat: Repeat, first: date, last: date) -> list[date]:
+def _months(schedule: Schedule, repeat: Repeat, first: date, last: date) -> list[date]:
+    starts, nth = schedule.starts, schedule.nth_weekday
     step = repeat.every * (_YEAR if repeat.unit == "yearly" else 1)
     begin, weekday = _number_of(starts), starts.weekday()
-    nth = -1 if repeat.unit == "monthly_last" else (starts.day - 1) // _WEEK + 1
     by_date = repeat.unit in ("monthly_date", "yearly")
     found = []
     skipped = max(0, -(-(_number_of(first) - begin) // step))
@@ -76,7 +77,7 @@ def between(schedule: Schedule, first: date, last: date) -> list[date]:
     begin, end = max(first, starts), min(last, repeat.until or _END)
     if begin > end:
         return []
-    found = (_weeks if repeat.unit == "weekly" else _months)(starts, repeat, begin, end)
+    found = (_weeks if repeat.unit == "weekly" else _months)(schedule, repeat, begin, end)
     without = schedule.without
     return [day for day in found if day not in without] if without else found
 

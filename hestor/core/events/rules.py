@@ -8,12 +8,7 @@ from hestor.core.events.schedule import Repeat, Schedule
 
 _DAYS = {"mon": "MO", "tue": "TU", "wed": "WE", "thu": "TH", "fri": "FR", "sat": "SA", "sun": "SU"}
 _CODES = tuple(_DAYS.values())
-_WEEK = 7
 _PERIODS = {"weekly": "W", "yearly": "Y"}
-
-
-def _nth(schedule: Schedule, repeat: Repeat) -> int:
-    return -1 if repeat.unit == "monthly_last" else (schedule.starts.day - 1) // _WEEK + 1
 
 
 def _by(schedule: Schedule, repeat: Repeat) -> dict[str, Any]:
@@ -25,7 +20,7 @@ def _by(schedule: Schedule, repeat: Repeat) -> dict[str, Any]:
         return {"FREQ": "YEARLY", "BYMONTH": starts.month, "BYMONTHDAY": starts.day}
     if repeat.unit == "monthly_date":
         return {"FREQ": "MONTHLY", "BYMONTHDAY": starts.day}
-    return {"FREQ": "MONTHLY", "BYDAY": f"{_nth(schedule, repeat)}{code}"}
+    return {"FREQ": "MONTHLY", "BYDAY": f"{schedule.nth_weekday}{code}"}
 
 
 def _until(schedule: Schedule, until: date, zone: str) -> date | datetime:

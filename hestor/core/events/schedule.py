@@ -14,7 +14,7 @@ Weekday = Literal["mon", "tue", "wed", "thu", "fri", "sat", "sun"]
 MOST_EXCEPTIONS = 200
 FIRST_YEAR, LAST_YEAR = 1900, 2199
 _LONGEST = timedelta(days=366)
-_SHORTEST_MONTH = 28
+_SHORTEST_MONTH, _WEEK = 28, 7
 _PLACE = Line(0, 160)
 
 
@@ -71,6 +71,12 @@ class Schedule(BaseModel):
     def whole_day(self) -> bool:
         """Whether it takes whole days."""
         return self.starts_at is None
+
+    @property
+    def nth_weekday(self) -> int:
+        """Which of its weekdays in the month the first day is, from 1 to 5; -1 for a rule of the last one."""
+        is_last = self.repeat is not None and self.repeat.unit == "monthly_last"
+        return -1 if is_last else (self.starts.day - 1) // _WEEK + 1
 
     @property
     def last_day(self) -> date:
