@@ -10,8 +10,7 @@ from hestor.api.auth import site_for
 from hestor.api.date_schemas import EventIn, EventOut
 from hestor.api.errors import field_error
 from hestor.api.schemas import ProblemOut
-from hestor.core.dates import forms, patterns
-from hestor.core.errors import Problem
+from hestor.core.dates import patterns
 from hestor.core.events import expansion, occurrences
 from hestor.core.events import schedule as schedules
 from hestor.core.events.occurrences import Occurrence
@@ -26,23 +25,8 @@ _MOST_DATES = 6
 
 def _text(facts: Facts, schedule: Schedule, one: Occurrence) -> str:
     """An occurrence in the site's own forms."""
-    day = clock_facts.long_form(facts)
-    if schedule.whole_day:
-        return patterns.format_day(one.day, day, facts.language)
-    form = forms.joined(facts.language, day, clock_facts.time_form(facts))
+    form = clock_facts.long_form(facts) if schedule.whole_day else clock_facts.moment_form(facts)
     return patterns.format_moment(one.start, form, facts.language)
-
-
-def _clock_notices(facts: Facts, found: list[Occurrence]) -> list[Problem]:
-    """Times that the site's clock skips, or shows twice."""
-    said = []
-    for one in found:
-        if one.reading != "plain":
-            day = patterns.format_day(one.day, "d MMMM y", "en")
-            code = "event_skipped" if one.reading == "skipped" else "event_twice"
-            params = {"day": day, "time": patterns.format_clock(one.start, "HH:mm", "en")}
-            said.append(Problem("schedule.starts_at", code, params))
-    return said
 
 
 @router.post("/sites/{site}/events/check", response={200: EventOut, 404: ProblemOut, 422: ProblemOut})
@@ -55,7 +39,7 @@ def check(request: HttpRequest, site: str, given: EventIn) -> dict[str, Any]:
         return {"errors": [field_error(one) for one in problems], "notices": [], "dates": []}
     found = occurrences.upcoming(schedule, facts.time_zone, clock.now(), _MOST_DATES)
     first = occurrences.on(schedule, schedule.starts, facts.time_zone)
-    notices = [*schedules.notices(schedule), *_clock_notices(facts, found or [first])]
+    notices = [*schedules.notices(schedule), *occurrences.notices(found or [first])]
     dates = [
         {"day": one.day, "starts": one.start, "ends": one.end, "text": _text(facts, schedule, one)} for one in found
     ]

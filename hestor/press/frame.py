@@ -113,8 +113,7 @@ class Frame:
     def moment(self, moment: datetime) -> str:
         """A moment on the site's clock: its day in the long form, and its time."""
         language = self.facts.language
-        form = forms.joined(language, clock.long_form(self.facts), clock.time_form(self.facts))
-        return _moment(moment, self.facts.time_zone, form, language)
+        return _moment(moment, self.facts.time_zone, clock.moment_form(self.facts), language)
 
     def number(self, number: int) -> str:
         """A number in the digits of the site's readers."""

@@ -1,12 +1,13 @@
 """Occurrences: an event on one of its days, as moments on the site's clock."""
 
-from collections.abc import Iterator
+from collections.abc import Iterable, Iterator
 from dataclasses import dataclass
 from datetime import date, datetime, timedelta
 
 from hestor.core import zones
 from hestor.core.dates import wall
 from hestor.core.dates.wall import Reading
+from hestor.core.errors import Param, Problem
 from hestor.core.events import expansion
 from hestor.core.events.schedule import Schedule
 
@@ -42,6 +43,15 @@ def upcoming(schedule: Schedule, zone: str, now: datetime, count: int) -> list[O
         if len(found) == count:
             break
     return found
+
+
+def notices(found: Iterable[Occurrence]) -> Iterator[Problem]:
+    """Occurrences whose time the clock skips or shows twice, each with how it is read."""
+    for one in found:
+        if one.reading != "plain":
+            code = "event_skipped" if one.reading == "skipped" else "event_twice"
+            params: dict[str, Param] = {"day": one.day.isoformat(), "time": one.start.strftime("%H:%M")}
+            yield Problem("schedule.starts_at", code, params)
 
 
 def last(schedule: Schedule, zone: str, now: datetime) -> Occurrence:

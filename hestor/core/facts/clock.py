@@ -36,6 +36,11 @@ def time_form(facts: Any) -> str:
     return str(facts.time_style) or forms.own_time(facts.language)
 
 
+def moment_form(facts: Any) -> str:
+    """The form of a day with a time: the long date and the time, as the language joins them."""
+    return forms.joined(facts.language, long_form(facts), time_form(facts))
+
+
 def first_day(facts: Any) -> str:
     """The day that weeks begin with: as said, else as is usual where the language is at home."""
     return str(facts.first_weekday) or languages.first_weekday(facts.language)
