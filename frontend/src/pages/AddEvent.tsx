@@ -33,7 +33,7 @@ export function AddEvent({ onDone }: { onDone: () => void }) {
   }
   return (
     <form onSubmit={submit} className="mx-6 mb-4 grid max-w-3xl gap-3 rounded-lg border border-line p-4" noValidate>
-      {!problem && <ErrorNotice error={plan.error} />}
+      {!problem && <ErrorNotice error={plan.error} lost={t("event.lost")} />}
       <Field
         label={t("event.name")}
         dir="auto"
