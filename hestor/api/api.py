@@ -11,10 +11,14 @@ from hestor.api import (
     changes,
     contact,
     dates,
+    defaults,
     editions,
+    enquiries,
     events,
     files,
     languages,
+    mail,
+    notices,
     pages,
     pictures,
     proofs,
@@ -51,7 +55,7 @@ api = DeskApi(
 register(api)
 _MODULES = (
     session, account, sites, style, proofs, reach, brand, files, pictures, pages, changes, editions, towns, languages,
-    dates, events, contact,
+    dates, events, contact, mail, enquiries, notices, defaults,
 )  # fmt: skip
 for module in _MODULES:
     api.add_router("", module.router)

@@ -1,15 +1,21 @@
-"""How a site is reached: what is amiss with an address, and what should be thought of, before it is kept."""
+"""How a site is reached: what is amiss with an address or a number, and what should be thought of."""
 
 from typing import Any
 
 from django.http import HttpRequest
-from ninja import Field, Router, Schema
+from ninja import Field, Router, Schema, Status
 
 from hestor.api.auth import site_for
 from hestor.api.errors import field_error
+from hestor.api.mail_schemas import ContactPageIn, ContactState, DetailsIn, DetailsOut, PartOut
 from hestor.api.schemas import FieldErrorOut, ProblemOut, Strict
-from hestor.core.contact import addresses
+from hestor.core.contact import addresses, delivery, imprint, phones, postal
+from hestor.core.contact.postal import PostalAddress
+from hestor.core.facts import organisation
 from hestor.core.roles import Action
+from hestor.mail import names
+from hestor.sites.models import Revision, Site
+from hestor.sites.services.new_pages import page_of_kind
 
 router = Router(tags=["contact"])
 
@@ -21,11 +27,16 @@ class AddressIn(Strict):
 
 
 class AddressOut(Schema):
-    """The address as it would be kept, what is wrong with it (errors), and what should be thought of (notices)."""
+    """The address as it would be kept, what is wrong with it (errors), and what should be thought of (notices).
+
+    ``takes`` says whether its domain takes mail, by what the name service says, ``hosts`` by which hosts.
+    """
 
     email: str
     errors: list[FieldErrorOut]
     notices: list[FieldErrorOut]
+    takes: delivery.Takes
+    hosts: list[str]
 
 
 @router.post("/sites/{site}/contact/check", response={200: AddressOut, 404: ProblemOut})
@@ -33,10 +44,88 @@ def check(request: HttpRequest, site: str, given: AddressIn) -> dict[str, Any]:
     """Looks at an address for a site, whose own domain it knows. Nothing is kept."""
     found = site_for(request, site, Action.VIEW)
     kept, problems = addresses.check("contact_email", given.email)
-    usable = kept and not problems
-    notices = addresses.notices("contact_email", kept, found.domain or "") if usable else ()
-    return {
+    out: dict[str, Any] = {
         "email": kept,
         "errors": [field_error(one) for one in problems],
-        "notices": [field_error(one) for one in notices],
+        "notices": [],
+        "takes": "unknown",
+        "hosts": [],
     }
+    if problems or not kept:
+        return out
+    domain, own = names.of(addresses.domain_of(kept)), found.domain or ""
+    notices = [
+        *addresses.notices("contact_email", kept, own),
+        *delivery.notices("contact_email", kept, own, domain),
+    ]
+    return {**out, "notices": [field_error(one) for one in notices], "takes": domain.takes, "hosts": list(domain.hosts)}
+
+
+def _form(country: str) -> list[list[PartOut]]:
+    return [
+        [PartOut(field=p.field, called=p.called, is_usual=p.is_usual, choices=list(p.choices)) for p in line]
+        for line in postal.form(country)
+    ]
+
+
+def _home(site: Site, address: PostalAddress | None) -> str:
+    facts = site.facts.model_copy(update={"postal_address": address}) if address else site.facts
+    return organisation.home_country(facts)
+
+
+def _country(given: Any, otherwise: str) -> str:
+    """The country that is being chosen, before anything else of the address is said."""
+    said = given.get("country") if isinstance(given, dict) else None
+    return said if isinstance(said, str) and postal.is_country(said) else otherwise
+
+
+@router.post("/sites/{site}/contact/details", response={200: DetailsOut, 404: ProblemOut, 422: ProblemOut})
+def details(request: HttpRequest, site: str, given: DetailsIn) -> DetailsOut:
+    """How a number and an address will be shown, and what about them should be asked. Nothing is kept."""
+    found = site_for(request, site, Action.VIEW)
+    phone, phone_problems = phones.rule("phone", given.phone)
+    address, problems = postal.rule("postal_address", given.postal_address)
+    home = _home(found, address if not problems else None)
+    country = _country(given.postal_address, home)
+    read = None if phone_problems else phones.read(phone, home)
+    notices = [*phones.notices("phone", "" if phone_problems else phone, home)]
+    notices += [*postal.notices("postal_address", None if problems else address)]
+    return DetailsOut(
+        country=country,
+        phone=phones.shown(phone, home) if read else "",
+        phone_abroad=read.international if read else "",
+        phone_example=phones.example(home),
+        address=postal.written(address, found.facts.language) if address and not problems else [],
+        form=_form(country) if postal.is_country(country) else [],
+        notices=[FieldErrorOut(**field_error(one)) for one in notices],
+    )
+
+
+def _path(site: Site, kind: str) -> str:
+    found = Revision.objects.in_draft_of(site.pk).filter(kind=kind).order_by("path")
+    return found.values_list("path", flat=True).first() or ""
+
+
+def _state(site: Site) -> ContactState:
+    country = organisation.home_country(site.facts)
+    return ContactState(
+        country=country,
+        page=_path(site, "contact"),
+        imprint=_path(site, "imprint"),
+        imprint_asked=imprint.is_asked_in(country),
+        imprint_lacks=list(imprint.missing(site.facts)),
+    )
+
+
+@router.get("/sites/{site}/contact", response={200: ContactState, 404: ProblemOut})
+def state(request: HttpRequest, site: str) -> ContactState:
+    """Which pages of the draft say how the site is reached, and whether its country asks for an imprint."""
+    return _state(site_for(request, site, Action.VIEW))
+
+
+@router.post("/sites/{site}/contact/pages", response={201: ContactState, 404: ProblemOut, 422: ProblemOut})
+def add_page(request: HttpRequest, site: str, given: ContactPageIn) -> Status[ContactState]:
+    """Adds a contact page or an imprint to the draft; one that is there already stays the only one."""
+    found = site_for(request, site, Action.EDIT)
+    page_of_kind(found, given.kind, in_menu=given.kind == "contact")
+    return Status(201, _state(found))

@@ -14,10 +14,12 @@ _DAY = 24 * 60 * 60
 def run() -> None:
     """One day's work. A failure is logged; the next day tries again."""
     from hestor import clock
-    from hestor.sites.services.cleaning import clean  # needs the apps, which are ready only now
+    from hestor.mail.services.enquiries import delete_old  # needs the apps, which are ready only now
+    from hestor.sites.services.cleaning import clean
 
     try:
         clean(clock.now())
+        delete_old(clock.now())
     except Exception:
         _LOG.exception("cleaning up failed")
     finally:

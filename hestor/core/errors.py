@@ -10,6 +10,8 @@ HestorError
 ├── TokensRefused       422  a file of design tokens can't be read
 ├── NotFound            404  the thing asked for isn't there, or isn't yours to see
 ├── LinkSpent           410  a link to replace a password was used, or is too old
+├── ConfirmationSpent   410  a link to confirm an address was used, or is too old
+├── TooManyLinks        429  as many such links were sent in a day as may be
 ├── PictureGone         404  a deleted picture can't be brought back any more
 ├── Forbidden           403  your role on this site does not allow it
 ├── TooManySites        403  a person has as many sites as one may have
@@ -146,6 +148,20 @@ class LinkSpent(HestorError):
 
     code = "link_spent"
     status = 410
+
+
+class ConfirmationSpent(HestorError):
+    """A link to confirm an address was used, or is too old, or another one was sent since."""
+
+    code = "confirmation_spent"
+    status = 410
+
+
+class TooManyLinks(HestorError):
+    """As many links to confirm an address were sent in a day as may be."""
+
+    code = "too_many_links"
+    status = 429
 
 
 class PictureGone(HestorError):

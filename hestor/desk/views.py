@@ -25,6 +25,7 @@ def index(request: HttpRequest) -> HttpResponse:
     response = HttpResponse(_page().replace(_NONCE, nonce))
     response.headers["Content-Security-Policy"] = (
         f"default-src 'none'; script-src 'self'; style-src 'self' 'nonce-{nonce}'; img-src 'self' data:; "
-        "font-src 'self'; connect-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'"
+        "font-src 'self'; connect-src 'self'; frame-src 'self'; base-uri 'none'; form-action 'self'; "
+        "frame-ancestors 'none'"
     )
     return response

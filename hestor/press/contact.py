@@ -27,16 +27,16 @@ def link(facts: Facts) -> Markup:
 
 
 def line(frame: "Frame") -> ContactLine | None:
-    """What the footer says; None where no address is to be shown."""
+    """The address with the words beside it; None where no address is to be shown."""
     found = link(frame.facts)
     return ContactLine(frame.filled(frame.facts.contact_label), found) if found else None
 
 
 def text(facts: Facts) -> str:
     """The address where only text can stand, such as in a description; left open where not everyone may read it."""
-    return facts.contact_email if has_card(facts) else "…" if facts.contact_email else ""
+    return facts.contact_email if is_told(facts) else "…" if facts.contact_email else ""
 
 
-def has_card(facts: Facts) -> bool:
+def is_told(facts: Facts) -> bool:
     """Whether machines are told the address: feed, structured data and the card for address books."""
     return bool(facts.contact_email) and protection.is_told_to_machines(protection.of(facts.contact_protection))

@@ -87,7 +87,7 @@ def respond(frame: Frame, posts: Sequence[Page]) -> Response:
     _add(root, "updated", max((_changed(frame, post) for post in posts), default=_NO_POST_YET).isoformat())
     author = etree.SubElement(root, "author")
     _add(author, "name", facts.name)
-    if contact.has_card(facts):
+    if contact.is_told(facts):
         _add(author, "email", facts.contact_email)
     _add(root, "icon", f"{origin}{brand.icon_folder}icon-192.png")
     if brand.logo:

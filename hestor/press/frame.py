@@ -18,7 +18,7 @@ from hestor.core.facts import clock, document, own_words, plates
 from hestor.core.imaging import palettes
 from hestor.core.pages import posting
 from hestor.core.text import fillins
-from hestor.press import contact, faces, opening, publisher, static_files
+from hestor.press import card, contact, details, faces, opening, publisher, static_files
 from hestor.press.brand_files import BrandFiles
 from hestor.press.response import HTML, Response
 from hestor.press.state import MenuItem, Page, SiteState
@@ -233,8 +233,8 @@ class Frame:
             "script_url": self.root + static_files.script_url(),
             "said": self.said,
             "said_of": self.said_of,
-            "contact": contact.line(self),
-            "card_url": f"{self.root}/contact.vcf" if contact.has_card(self.facts) else "",
+            "contact_lines": details.footer_lines(self),
+            "card_url": f"{self.root}/contact.vcf" if card.is_there(self.facts) else "",
             "share_locale": languages.with_country(facts.language),
             "plate": self.plate,
             "calendar_url": f"{self.root}/events.ics" if self.state.event_list() else "",

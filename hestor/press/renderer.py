@@ -1,18 +1,21 @@
 """One state of a site at the press: finds out what a path asks for, and makes the bytes."""
 
-from collections.abc import Callable, Mapping, Sequence
+from collections.abc import Callable, Mapping
 from datetime import datetime
 
 from hestor import wording
 from hestor.core import languages
+from hestor.core.messages.kinds import MessageKind
 from hestor.core.pages import titles
 from hestor.core.pages.fields import Kind
 from hestor.core.pages.pagination import POSTS_A_PAGE, numbered_paths, page_count, page_number, page_path, split_number
 from hestor.core.places.reading import PageReading
 from hestor.core.places.stylesheet import read_style
-from hestor.press import card, events, feed, files, ics, message, news, page, static_files
+from hestor.press import card, contact_page, events, feed, files, ics, message, news, page, static_files
 from hestor.press.brand_files import BrandFiles
+from hestor.press.contact_page import FormState
 from hestor.press.frame import JINJA, Frame, Preview
+from hestor.press.message import Message
 from hestor.press.response import HTML, Response
 from hestor.press.state import Page, SiteState
 
@@ -40,7 +43,7 @@ class Renderer:
             return make(self)
         if found := self.state.page(path):
             return _KINDS[found.kind](self.frame, found)
-        below = self._numbered_page(path) or self._month_page(path) or self._own_calendar(path)
+        below = self._numbered_page(path) or self._month_page(path) or self._own_calendar(path) or self._sent(path)
         return below or self._elsewhere(path) or self.not_found()
 
     def _month_page(self, path: str) -> Response | None:
@@ -52,6 +55,20 @@ class Renderer:
             if found and month:
                 return make(self.frame, found, month)
         return None
+
+    def _sent(self, path: str) -> Response | None:
+        """What a sender reads when a message has arrived."""
+        found = self.form_page(path.removesuffix(contact_page.SENT)) if path.endswith(f"/{contact_page.SENT}") else None
+        return contact_page.sent(self.frame, found) if found else None
+
+    def form_page(self, path: str) -> Page | None:
+        """The contact page at an address, if it has a form."""
+        found = self.state.page(path) if "form" in self.frame.facts.contact_parts.page else None
+        return found if found and found.kind == "contact" else None
+
+    def form(self, page: Page, form: FormState) -> Response:
+        """The contact page with what was typed into its form."""
+        return contact_page.respond(self.frame, page, form)
 
     def _own_calendar(self, path: str) -> Response | None:
         """The calendar file of one event."""
@@ -96,9 +113,9 @@ class Renderer:
         style = static_files.style(static_files.style_key(self.frame.facts))
         return PageReading(response.body, read_style(style))
 
-    def message(self, subject: str, paragraphs: Sequence[str]) -> bytes:
-        """A message from the site as HTML."""
-        return message.render(self.frame, subject, paragraphs)
+    def message(self, kind: MessageKind, said: Mapping[str, str]) -> Message:
+        """A message from the site; ``said`` are the texts that its own fill-ins stand for."""
+        return message.render(self.frame, kind, said)
 
     def not_found(self) -> Response:
         """The page that says that an address leads nowhere."""
@@ -153,6 +170,8 @@ _KINDS: Mapping[Kind, Callable[[Frame, Page], Response]] = {
     "news": lambda frame, found: news.respond(frame, found, 1),
     "event": events.event,
     "events": events.respond,
+    "contact": contact_page.respond,
+    "imprint": contact_page.imprint,
 }
 _FILES: Mapping[str, Callable[[Renderer], Response]] = {
     "/feed.xml": Renderer._feed,

@@ -11,7 +11,8 @@ HTML = "text/html; charset=utf-8"
 class Response:
     """Status, media type and bytes. ``location`` is set for a redirect.
 
-    ``immutable`` says that the address holds its content's hash, so it never says anything else.
+    ``immutable`` says that the address holds its content's hash, so it never says anything else; ``stamped`` that the
+    body holds a place for a form's stamp, which whoever hands it out fills.
     """
 
     status: int
@@ -19,6 +20,7 @@ class Response:
     body: bytes = b""
     location: str = ""
     immutable: bool = False
+    stamped: bool = False
 
     @cached_property
     def digest(self) -> str:

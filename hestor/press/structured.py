@@ -5,10 +5,13 @@ from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import dataclass
 from typing import Any
 
+from hestor.core.contact.details import Registration
+from hestor.core.contact.postal import PostalAddress
 from hestor.core.events import occurrences, rules
 from hestor.core.events.schedule import Schedule
 from hestor.core.facts import words
-from hestor.press import contact, opening
+from hestor.core.facts.document import Facts
+from hestor.press import contact, details, opening
 from hestor.press.brand_files import Shown
 from hestor.press.files import address
 from hestor.press.frame import Frame
@@ -47,12 +50,51 @@ def _site(frame: Frame) -> Record:
 def _publisher(frame: Frame) -> Mapping[str, Any]:
     """Who publishes the site; one with opening hours is a place that people go to."""
     facts = frame.facts
-    address = {"email": facts.contact_email} if contact.has_card(facts) else {}
+    record = {**frame.publisher, **_organisation(facts)}
     hours = facts.opening_hours
     if hours is None:
-        return {**frame.publisher, **address}
+        return record
     said = opening.records(hours, frame.now.date())
-    return {**frame.publisher, **address, "@type": "LocalBusiness", "openingHoursSpecification": said}
+    return {**record, "@type": "LocalBusiness", "openingHoursSpecification": said}
+
+
+def _organisation(facts: Facts) -> Record:
+    """What is said of an organisation (schema.org Organization), of the parts that people are shown somewhere."""
+    phone, address = details.phone_of(facts), facts.postal_address
+    found = {
+        "email": facts.contact_email if contact.is_told(facts) else "",
+        "legalName": facts.legal_name if details.is_told(facts, "legal_name") else "",
+        "telephone": phone.e164 if phone and details.is_told(facts, "phone") else "",
+        "address": _postal(address) if address and details.is_told(facts, "address") else "",
+        "sameAs": [one.address for one in facts.social] if details.is_told(facts, "social") else "",
+        "identifier": [_identifier(one) for one in facts.registrations]
+        if details.is_told(facts, "registrations")
+        else "",
+    }
+    return {name: value for name, value in found.items() if value}
+
+
+def _identifier(one: Registration) -> Record:
+    return {"@type": "PropertyValue", "name": one.label, "value": one.value}
+
+
+def _postal(address: PostalAddress) -> Record:
+    found = {
+        "streetAddress": ", ".join(address.street),
+        "addressLocality": address.locality,
+        "addressRegion": address.region,
+        "postalCode": address.postcode,
+        "addressCountry": address.country,
+    }
+    return {"@type": "PostalAddress", **{name: value for name, value in found.items() if value}}
+
+
+def _contact(frame: Frame, page: Page, told: Told) -> Record:
+    """The page on which one finds out how to reach who publishes the site."""
+    kind = "ContactPage" if page.kind == "contact" else "AboutPage"
+    own = address(frame.state.origin, page.path)
+    about = {"@type": kind, "name": told.title, "url": own, "inLanguage": frame.facts.language}
+    return {**about, "mainEntity": _publisher(frame)}
 
 
 def _event(frame: Frame, page: Page, schedule: Schedule, told: Told) -> Record:
@@ -114,6 +156,8 @@ def _post(frame: Frame, page: Page, told: Told) -> Record:
 def _records(frame: Frame, page: Page, told: Told) -> Iterator[Record]:
     if page.path == "/":
         yield _site(frame)
+    if page.kind in ("contact", "imprint"):
+        yield _contact(frame, page, told)
     if page.kind == "post":
         yield _post(frame, page, told)
     if page.schedule:

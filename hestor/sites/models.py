@@ -151,7 +151,7 @@ class Revision(models.Model):
     title = models.CharField(max_length=200)
     menu_title = models.CharField(max_length=60, blank=True)
     summary = models.CharField(max_length=320, blank=True)
-    kind = models.CharField(max_length=6, choices=[(kind, kind) for kind in KINDS], default="page")
+    kind = models.CharField(max_length=12, choices=[(kind, kind) for kind in KINDS], default="page")
     in_menu = models.BooleanField(default=False)
     order = models.PositiveIntegerField(default=0)
     published = models.DateField(null=True)
@@ -191,3 +191,13 @@ class Revision(models.Model):
 
     def __str__(self) -> str:
         return f"{self.path} ({self.pk})"
+
+
+class Defaults(models.Model):
+    """What an owner says once for all sites: values by fact key, as plain JSON."""
+
+    account = models.OneToOneField(settings.AUTH_USER_MODEL, on_delete=models.CASCADE, related_name="defaults")
+    facts = models.JSONField(default=dict)
+
+    def __str__(self) -> str:
+        return f"defaults of {self.account}"

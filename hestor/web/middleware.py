@@ -11,7 +11,7 @@ from django.utils.http import parse_etags
 from hestor.sites.models import Site
 from hestor.sites.selectors import previews
 from hestor.sites.selectors.addresses import site_at
-from hestor.web import serving
+from hestor.web import forms, serving
 
 _POLICY = (
     "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; "
@@ -37,15 +37,17 @@ def _matches(header: str, etag: str) -> bool:
     return etag in given or "*" in given
 
 
-def _respond(request: HttpRequest, encoded: serving.EncodedResponse, private: bool) -> HttpResponse:
+def _respond(
+    request: HttpRequest, encoded: serving.EncodedResponse, private: bool, for_one: bool = False
+) -> HttpResponse:
     found = encoded.response
-    if private:
+    if private or for_one:
         caching = "private, no-store"
     else:
         caching = "public, max-age=31536000, immutable" if found.immutable else "no-cache"
     headers = {**_headers(), "Cache-Control": caching, "Vary": "Accept-Encoding", "ETag": encoded.etag}
     if found.location:
-        headers["Location"] = _with_query(found.location, request)
+        headers["Location"] = found.location if found.status == 303 else _with_query(found.location, request)
     if private:
         headers |= {"X-Robots-Tag": "noindex", "Referrer-Policy": "no-referrer"}
     if found.status == 200 and _matches(request.headers.get("If-None-Match", ""), encoded.etag):
@@ -70,7 +72,19 @@ def _site(request: HttpRequest, site: Site) -> HttpResponse:
     if request.path.startswith(previews.PREFIX):
         found = serving.preview(site, request.path, accepts)
         return _respond(request, found, True) if found else _nothing()
-    return _respond(request, serving.live(site, request.path, accepts), False)
+    found = serving.live(site, request.path, accepts)
+    if found.response.stamped:
+        return _respond(request, serving.encoded(forms.with_stamp(site, found.response), accepts), False, for_one=True)
+    return _respond(request, found, False)
+
+
+def _posted(request: HttpRequest, site: Site) -> HttpResponse:
+    """Takes a form of a public page; there is nothing else that visitors may write."""
+    found = forms.take(site, request)
+    if found is None:
+        return HttpResponse(status=405, headers={"Allow": "GET, HEAD", **_headers()})
+    accepts = request.headers.get("Accept-Encoding", "")
+    return _respond(request, serving.encoded(found, accepts), False, for_one=True)
 
 
 def _nothing() -> HttpResponse:
@@ -100,7 +114,9 @@ class SitesByHost:
         host = host_of(request.META.get("HTTP_HOST", ""))
         if is_desk(host):
             return self._get_response(request)
+        site = site_at(host) if host else None
+        if request.method == "POST" and site:
+            return _posted(request, site)
         if request.method not in ("GET", "HEAD"):
             return HttpResponse(status=405, headers={"Allow": "GET, HEAD", **_headers()})
-        site = site_at(host) if host else None
         return _site(request, site) if site else _nothing()

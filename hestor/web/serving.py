@@ -15,7 +15,9 @@ from hestor.core.hours.status import Status, status
 from hestor.pictures import selectors as pictures
 from hestor.press import Preview, Renderer, Response, brand_files, static_files
 from hestor.press.brand_files import BrandFiles
+from hestor.press.contact_page import STAMP
 from hestor.press.renderer import unpublished
+from hestor.press.state import Page
 from hestor.sites import generated_files
 from hestor.sites.models import Edition, Site
 from hestor.sites.selectors import brand_report, logo_measures, picture_uses, previews, reach, states
@@ -138,6 +140,24 @@ def _renderer(site: Site, moment: _Moment) -> Renderer:
         return cached
     edition = Edition.objects.get(site=site, number=site.live_number)
     return _put(_RENDERERS, key, Renderer(edition_of(site, edition, _day(edition, moment)), moment.now))
+
+
+def form_page(site: Site, path: str) -> tuple[Renderer, Page] | None:
+    """The public page at a path if it has a form, with the press that makes it."""
+    moment = _moment(site)
+    renderer = _renderer(site, moment) if moment else None
+    found = renderer.form_page(path) if renderer else None
+    return (renderer, found) if renderer and found else None
+
+
+def encoded(response: Response, accepts: str) -> EncodedResponse:
+    """A response made for one visitor alone."""
+    return _encoded(response, accepts)
+
+
+def stamped(response: Response, stamp: str) -> Response:
+    """The response with a stamp in its form."""
+    return replace(response, body=response.body.replace(STAMP.encode(), stamp.encode()), stamped=False)
 
 
 def live(site: Site, path: str, accepts: str) -> EncodedResponse:

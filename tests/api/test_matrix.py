@@ -8,6 +8,8 @@ from django.test import Client
 
 from hestor.api.api import api
 from hestor.core.roles import Role
+from hestor.mail.models import Enquiry, Message, NoticesAddress, State
+from hestor.mail.services.posting import post
 from hestor.pictures.models import Picture
 from hestor.pictures.selectors import masters
 from hestor.pictures.services import upload
@@ -50,6 +52,24 @@ CALLS = [
     ("POST", "/sites/{site}/events/check", {"schedule": {"starts": "2026-05-02"}}, VIEW, 200),
     ("GET", "/sites/{site}/changes", None, VIEW, 200),
     ("POST", "/sites/{site}/contact/check", {"email": "hello@example.org"}, VIEW, 200),
+    ("POST", "/sites/{site}/contact/details", {"phone": "+44 1632 960123"}, VIEW, 200),
+    ("GET", "/sites/{site}/contact", None, VIEW, 200),
+    ("POST", "/sites/{site}/contact/pages", {"kind": "contact"}, EDIT, 201),
+    ("GET", "/sites/{site}/mail", None, VIEW, 200),
+    ("GET", "/sites/{site}/mail/kinds", None, VIEW, 200),
+    ("GET", "/sites/{site}/mail/kinds/{message_kind}/html", None, VIEW, 200),
+    ("GET", "/sites/{site}/mail/{message}", None, VIEW, 200),
+    ("GET", "/sites/{site}/mail/{message}/html", None, VIEW, 200),
+    ("GET", "/sites/{site}/mail/{message}/raw", None, VIEW, 200),
+    ("POST", "/sites/{site}/mail/{message}/again", None, PUBLISH, 200),
+    ("GET", "/sites/{site}/enquiries", None, VIEW, 200),
+    ("GET", "/sites/{site}/enquiries.mbox", None, EDIT, 200),
+    ("PATCH", "/sites/{site}/enquiries/{enquiry}", {"done": True}, EDIT, 200),
+    ("DELETE", "/sites/{site}/enquiries/{enquiry}", None, EDIT, 204),
+    ("GET", "/sites/{site}/notices", None, VIEW, 200),
+    ("POST", "/sites/{site}/notices/ask", None, MANAGE, 422),
+    ("POST", "/sites/{site}/notices/leave", None, EDIT, 200),
+    ("GET", "/sites/{site}/defaults", None, VIEW, 200),
     ("GET", "/sites/{site}/editions", None, VIEW, 200),
     ("POST", "/sites/{site}/editions", None, PUBLISH, 409),
     ("POST", "/sites/{site}/editions/{number}/restore", None, EDIT, 200),
@@ -62,6 +82,10 @@ ANY_ACCOUNT = [
     ("POST", "/account/email", {"current": "x", "email": "y"}, 422),
     ("POST", "/account/language", {"language": "de"}, 204),
     ("DELETE", "/account/devices/{device}", None, 404),
+    ("GET", "/account/defaults", None, 200),
+    ("GET", "/account/defaults/{key}", None, 200),
+    ("PUT", "/account/defaults/{key}", {"value": "+44 1632 960123"}, 200),
+    ("DELETE", "/account/defaults/{key}", None, 204),
     ("GET", "/towns?q=lo", None, 200),
     ("GET", "/languages?q=de", None, 200),
     ("GET", "/words?language=de", None, 200),
@@ -75,6 +99,8 @@ ANY_ACCOUNT = [
 ]
 OPEN = {("GET", "/session"), ("POST", "/session"), ("DELETE", "/session"), ("POST", "/accounts")} | {
     ("POST", "/new-password"),
+    ("POST", "/notices/asked"),
+    ("POST", "/notices/confirm"),
     ("GET", "/shapes/{shape}"),
     ("GET", "/typefaces/{family}"),
 }
@@ -95,12 +121,23 @@ def pictures(site, tmp_path, settings):
     delete(site.pk, gone.pk, NOW)
 
 
+@pytest.fixture(autouse=True)
+def mail(site):
+    """A message from a visitor, and one that failed to be sent."""
+    wrote = {"email": "v@visitor.example", "message": "Hello.", "path": "/contact/", "received": NOW, "digest": "d"}
+    Enquiry.objects.create(site=site, **wrote)
+    post(site, "replaced", {"address": "a@b.example", "moment": "now"}, "b@b.example", NOW)
+    Message.objects.update(state=State.FAILED)
+
+
 def filled_in(path: str, site: Site) -> str:
     page = Revision.objects.in_draft_of(site.pk).get(path="/about/people/").page_id
     picture = Picture.objects.of(site.pk).first()
     deleted = Picture.objects.deleted_of(site.pk).first()
     icon = BrandFiles(site.facts, masters(site.pk)).icon_folder.removeprefix(PREFIX)
     values: dict[str, object] = {"device": 999_999, "town": 1}
+    message, enquiry = Message.objects.get(site=site).pk, Enquiry.objects.get(site=site).pk
+    values |= {"message": message, "enquiry": enquiry, "message_kind": "confirm", "key": "phone"}
     values |= {"picture": (deleted if "restore" in path else picture).pk, "kind": "css", "path": f"{icon}icon-32.png"}
     return "/api" + path.format(site=site.slug, page=page, number=1, **values)
 
@@ -136,7 +173,7 @@ def test_another_owners_site_is_not_even_there(call, site, person):
 
 
 def state(site: Site):
-    tables = (Revision.objects, Picture.objects)
+    tables = (Revision.objects, Picture.objects, Message.objects, Enquiry.objects, NoticesAddress.objects)
     return Site.objects.values().get(pk=site.pk), [list(table.values()) for table in tables]
 
 

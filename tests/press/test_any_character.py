@@ -9,6 +9,7 @@ from hypothesis import strategies as st
 from lxml import etree
 
 from hestor.core.facts.document import Facts
+from hestor.core.messages.kinds import KINDS
 from hestor.core.places.reading import PageReading, read_feed, read_manifest
 from hestor.core.text import lines, markdown
 from hestor.press import Renderer
@@ -32,7 +33,7 @@ def whole(text: str) -> None:
     etree.fromstring(made["/sitemap.xml"])
     assert read_manifest(made["/site.webmanifest"]).name.startswith("A")
     json.loads(made["/site.webmanifest"])
-    renderer.message(text, (text,)).decode()
+    renderer.message(KINDS["enquiry"], dict.fromkeys(KINDS["enquiry"].names, text)).html.decode()
 
 
 @given(ANY)

@@ -6,6 +6,7 @@ import pytest
 
 from hestor.core.facts import document
 from hestor.core.facts.document import Facts
+from hestor.core.messages.kinds import KINDS
 from hestor.core.places.reading import PageReading, read_manifest
 from hestor.press import Preview, Renderer, render
 from hestor.press.brand_files import BrandFiles, media_type
@@ -21,6 +22,9 @@ MASTERS = {
     DRAWN: svg_master('<circle cx="50" cy="50" r="40" fill="#1f6b57"/>'),
 }
 BASE = Facts(name="Seed Library", tagline="Borrow")
+
+ENQUIRY = KINDS["enquiry"]
+SAID = dict.fromkeys(ENQUIRY.names, "…")
 
 
 def edition(**values: object) -> MemoryState:
@@ -172,20 +176,22 @@ def test_descriptions_are_text(words):
 def test_a_message_says_the_house_style_and_words_are_text(words):
     facts = document.changed(BASE, {"name": words, "footer_text": "© {site}", "brand_colour": "#7a2e4d"})
     press = Renderer(small(facts), NOW)
-    read = PageReading(press.message(words, [words, "Second"]))
+    said = dict.fromkeys(ENQUIRY.names, words)
+    read = PageReading(press.message(ENQUIRY, said).html)
     folded = " ".join(facts.name.split())
     assert (read.site_name, read.footer) == (folded, f"© {folded}")
     assert read._tree.css("script") == []
-    assert [node.text() for node in read._tree.css("main p")] == [words, "Second"]
+    assert read._tree.css_first("main blockquote").text() == words
+    assert read.title == " ".join(f"Message from {words}".split())
 
 
 def test_a_messages_pictures_are_found_from_anywhere():
     made = edition(logo=LOGO, logo_says_name=True)
-    read = PageReading(Renderer(made, NOW).message("Hello", []))
+    read = PageReading(Renderer(made, NOW).message(ENQUIRY, SAID).html)
     assert (read.name_is_seen, read.site_name) == (False, "Seed Library")
     assert read.logo.src.startswith("https://seeds.example/_hestor/logo-")
     assert opened(file(read.logo.src, logo=LOGO, logo_says_name=True).body).format == "PNG"
-    plain = PageReading(Renderer(edition(), NOW).message("Hello", []))
+    plain = PageReading(Renderer(edition(), NOW).message(ENQUIRY, SAID).html)
     assert opened(file(plain.header_icon.src).body).size == (180, 180)
 
 

@@ -8,6 +8,7 @@ import vobject
 
 from hestor.core.facts import document
 from hestor.core.facts.document import Facts
+from hestor.core.messages.kinds import KINDS
 from hestor.core.places.reading import PageReading
 from hestor.press import Renderer
 from tests.support.memory import MemoryState, page
@@ -28,6 +29,10 @@ def press(**facts) -> Renderer:
     return Renderer(MemoryState(said, pages), NOW)
 
 
+def message(renderer: Renderer) -> PageReading:
+    return PageReading(renderer.message(KINDS["replaced"], {"address": "a@b.example", "moment": "now"}).html)
+
+
 def everything(renderer: Renderer) -> str:
     paths = [*renderer.paths(), "/feed.xml", "/contact.vcf", "/nowhere/", "/site.webmanifest"]
     return "".join(renderer.respond(path).body.decode() for path in paths)
@@ -37,7 +42,7 @@ def everything(renderer: Renderer) -> str:
 def test_every_page_says_it_with_the_words_beside_it(kind):
     renderer = press(contact_protection=kind)
     for path in renderer.paths():
-        assert renderer.read(path).contact == f"Write to Seeds: {ADDRESS}", path
+        assert renderer.read(path).contact == (f"Write to Seeds: {ADDRESS}",), path
     link = PageReading(renderer.respond("/contact/").body)._tree.css_first(".prose a")
     assert link.attributes["href"].startswith("mailto:")
 
@@ -58,8 +63,8 @@ def test_nothing_that_the_site_serves_holds_a_protected_address_as_text(kind):
 
 
 def test_a_message_says_how_to_write_back():
-    assert PageReading(press(contact_protection="woven").message("Hello", ())).contact.endswith(ADDRESS)
-    assert PageReading(press(contact_protection="hidden").message("Hello", ())).contact == ""
+    assert message(press(contact_protection="woven")).contact[0].endswith(ADDRESS)
+    assert message(press(contact_protection="hidden")).contact == ()
 
 
 def test_the_card_is_read_by_another_library():
@@ -74,4 +79,4 @@ def test_the_card_is_read_by_another_library():
 def test_without_an_address_nothing_is_said():
     renderer = press(contact_email="")
     assert renderer.respond("/contact.vcf").status == 404
-    assert all(renderer.read(path).contact == "" for path in renderer.paths())
+    assert all(renderer.read(path).contact == () for path in renderer.paths())

@@ -31,6 +31,7 @@ def _warm() -> None:
 def _fill_caches() -> None:
     """What every server would read or compile at its first request: templates, fonts, languages, stylesheets."""
     from hestor.core.facts.document import Facts
+    from hestor.core.messages.kinds import KINDS
     from hestor.press import Renderer, faces
     from tests.support.memory import small
 
@@ -39,7 +40,7 @@ def _fill_caches() -> None:
         renderer = Renderer(small(Facts(name="Seeds", language=tag)), datetime.now(UTC))
         for path in ("/", "/about/", "/news/", "/news/first/", "/nowhere/", "/feed.xml", "/site.webmanifest"):
             renderer.read(path)
-        renderer.message("Subject", ())
+        renderer.message(KINDS["confirm"], {"address": "a@b.example", "link": "https://desk.example/"})
 
 
 def _serve(environment: dict[str, str]) -> None:

@@ -4,6 +4,7 @@ export const BAND_IDS = [
   "brand",
   "colours",
   "contact",
+  "organisation",
   "language",
   "clock"
 ] as const;
@@ -265,6 +266,9 @@ export const FACTS = [
       },
       {
         "place": "message"
+      },
+      {
+        "place": "card"
       }
     ]
   },
@@ -295,6 +299,128 @@ export const FACTS = [
     "slots": [
       {
         "place": "footer"
+      }
+    ]
+  },
+  {
+    "key": "notices_email",
+    "band": "contact",
+    "editor": "notices",
+    "size": "line",
+    "within": null,
+    "visual": false,
+    "takesFillIns": false,
+    "slots": []
+  },
+  {
+    "key": "enquiry_days",
+    "band": "contact",
+    "editor": "days",
+    "size": "line",
+    "within": null,
+    "visual": false,
+    "takesFillIns": false,
+    "slots": [
+      {
+        "place": "contact"
+      }
+    ]
+  },
+  {
+    "key": "contact_parts",
+    "band": "contact",
+    "editor": "parts",
+    "size": "line",
+    "within": null,
+    "visual": false,
+    "takesFillIns": false,
+    "slots": [
+      {
+        "place": "footer"
+      },
+      {
+        "place": "contact"
+      }
+    ]
+  },
+  {
+    "key": "legal_name",
+    "band": "organisation",
+    "editor": "line",
+    "size": "line",
+    "within": null,
+    "visual": false,
+    "takesFillIns": false,
+    "least": 0,
+    "most": 160,
+    "slots": [
+      {
+        "place": "contact"
+      },
+      {
+        "place": "card"
+      }
+    ]
+  },
+  {
+    "key": "postal_address",
+    "band": "organisation",
+    "editor": "address",
+    "size": "line",
+    "within": null,
+    "visual": false,
+    "takesFillIns": false,
+    "slots": [
+      {
+        "place": "contact"
+      },
+      {
+        "place": "card"
+      }
+    ]
+  },
+  {
+    "key": "phone",
+    "band": "organisation",
+    "editor": "phone",
+    "size": "line",
+    "within": null,
+    "visual": false,
+    "takesFillIns": false,
+    "slots": [
+      {
+        "place": "contact"
+      },
+      {
+        "place": "card"
+      }
+    ]
+  },
+  {
+    "key": "registrations",
+    "band": "organisation",
+    "editor": "registrations",
+    "size": "line",
+    "within": null,
+    "visual": false,
+    "takesFillIns": false,
+    "slots": [
+      {
+        "place": "contact"
+      }
+    ]
+  },
+  {
+    "key": "social",
+    "band": "organisation",
+    "editor": "social",
+    "size": "line",
+    "within": null,
+    "visual": false,
+    "takesFillIns": false,
+    "slots": [
+      {
+        "place": "contact"
       }
     ]
   },
@@ -415,18 +541,22 @@ export const DRAWN = [
   "calendar",
   "archive",
   "hours",
+  "contact",
   "share",
   "links",
+  "structured",
   "feed",
   "manifest",
-  "message"
+  "message",
+  "card"
 ] as const;
 
 export const FILE_PLACES = [
   "not_found",
   "feed",
   "manifest",
-  "message"
+  "message",
+  "card"
 ] as const;
 
 export type DrawnPlace = (typeof DRAWN)[number];

@@ -24,6 +24,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/account/defaults": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List All
+         * @description All defaults of the caller, with how each site stands to them.
+         */
+        get: operations["hestor_api_defaults_list_all"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/defaults/{key}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Show
+         * @description One default, set or not, and how each of the caller's sites stands to it.
+         */
+        get: operations["hestor_api_defaults_show"];
+        /**
+         * Keep
+         * @description Keeps a default, and says it in the drafts of the sites that are named.
+         */
+        put: operations["hestor_api_defaults_keep"];
+        post?: never;
+        /**
+         * Drop
+         * @description Lets a default go; sites go on saying what they say.
+         */
+        delete: operations["hestor_api_defaults_drop"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/account/devices/{device}": {
         parameters: {
             query?: never;
@@ -286,6 +334,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/notices/asked": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Asked
+         * @description What a link asks for. Nothing is agreed to by looking.
+         */
+        post: operations["hestor_api_notices_asked"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/notices/confirm": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Confirm
+         * @description Agrees: from now on notices go to the address of the link.
+         */
+        post: operations["hestor_api_notices_confirm"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session": {
         parameters: {
             query?: never;
@@ -426,6 +514,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{site}/contact": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * State
+         * @description Which pages of the draft say how the site is reached, and whether its country asks for an imprint.
+         */
+        get: operations["hestor_api_contact_state"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{site}/contact/check": {
         parameters: {
             query?: never;
@@ -440,6 +548,66 @@ export interface paths {
          * @description Looks at an address for a site, whose own domain it knows. Nothing is kept.
          */
         post: operations["hestor_api_contact_check"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/contact/details": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Details
+         * @description How a number and an address will be shown, and what about them should be asked. Nothing is kept.
+         */
+        post: operations["hestor_api_contact_details"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/contact/pages": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Add Page
+         * @description Adds a contact page or an imprint to the draft; one that is there already stays the only one.
+         */
+        post: operations["hestor_api_contact_add_page"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/defaults": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Of Site
+         * @description The defaults that a site goes by: those of its owner.
+         */
+        get: operations["hestor_api_defaults_of_site"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -488,6 +656,70 @@ export interface paths {
         options?: never;
         head?: never;
         patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/enquiries": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Enquiries
+         * @description The newest messages of those that are ``shown`` and hold all words of ``q``.
+         */
+        get: operations["hestor_api_enquiries_list_enquiries"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/enquiries.mbox": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Export
+         * @description All messages as a mailbox (RFC 4155).
+         */
+        get: operations["hestor_api_enquiries_export"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/enquiries/{enquiry}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Delete
+         * @description Deletes a message and what was sent of it, for good.
+         */
+        delete: operations["hestor_api_enquiries_delete"];
+        options?: never;
+        head?: never;
+        /**
+         * Mark
+         * @description Marks a message as done or not, as a program's or a person's.
+         */
+        patch: operations["hestor_api_enquiries_mark"];
         trace?: never;
     };
     "/api/sites/{site}/events": {
@@ -544,6 +776,206 @@ export interface paths {
         get: operations["hestor_api_files_show"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/mail": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Messages
+         * @description The newest messages that hold all words of ``q``; further ones from the number ``before`` on.
+         */
+        get: operations["hestor_api_mail_list_messages"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/mail/kinds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Kinds
+         * @description All messages that a site sends, with their words.
+         */
+        get: operations["hestor_api_mail_kinds"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/mail/kinds/{message_kind}/html": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Kind Html
+         * @description A message of a kind as the draft would have it, with "…" for what is not written yet.
+         */
+        get: operations["hestor_api_mail_kind_html"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/mail/{message}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Show
+         * @description One message with its headers and its text part.
+         */
+        get: operations["hestor_api_mail_show"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/mail/{message}/again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Again
+         * @description Queues a message once more that failed, or of which nobody knows whether it went.
+         */
+        post: operations["hestor_api_mail_again"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/mail/{message}/html": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Html
+         * @description One message's HTML part, to be shown in a frame.
+         */
+        get: operations["hestor_api_mail_html"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/mail/{message}/raw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Raw
+         * @description One message byte by byte (RFC 5322).
+         */
+        get: operations["hestor_api_mail_raw"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/notices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Show
+         * @description How things stand with a site's notices.
+         */
+        get: operations["hestor_api_notices_show"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/notices/ask": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Ask
+         * @description Sends a link to the address that the house style names; where it names none, notices stop.
+         */
+        post: operations["hestor_api_notices_ask"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/notices/leave": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Leave
+         * @description Leaves it at the address in force: the house style names that one again.
+         */
+        post: operations["hestor_api_notices_leave"];
         delete?: never;
         options?: never;
         head?: never;
@@ -947,14 +1379,33 @@ export interface components {
         /**
          * AddressOut
          * @description The address as it would be kept, what is wrong with it (errors), and what should be thought of (notices).
+         *
+         *     ``takes`` says whether its domain takes mail, by what the name service says, ``hosts`` by which hosts.
          */
         AddressOut: {
             /** Email */
             email: string;
             /** Errors */
             errors: components["schemas"]["FieldErrorOut"][];
+            /** Hosts */
+            hosts: string[];
             /** Notices */
             notices: components["schemas"]["FieldErrorOut"][];
+            /**
+             * Takes
+             * @enum {string}
+             */
+            takes: "yes" | "no" | "refuses" | "missing" | "unknown";
+        };
+        /**
+         * AskedOut
+         * @description What a link asks for.
+         */
+        AskedOut: {
+            /** Address */
+            address: string;
+            /** Site */
+            site: string;
         };
         /**
          * AtSizeOut
@@ -981,24 +1432,32 @@ export interface components {
                 brand_colour?: unknown;
                 contact_email?: string;
                 contact_label?: string;
+                contact_parts?: unknown;
                 contact_protection?: unknown;
                 date_long?: unknown;
                 date_short?: unknown;
                 description?: string;
+                enquiry_days?: unknown;
                 first_weekday?: unknown;
                 footer_text?: string;
                 icon?: unknown;
                 language?: unknown;
+                legal_name?: string;
                 logo?: unknown;
                 logo_dark?: unknown;
                 logo_plate?: unknown;
                 logo_says_name?: unknown;
                 logo_width?: unknown;
                 name?: string;
+                notices_email?: unknown;
                 opening_hours?: unknown;
                 own_words?: unknown;
+                phone?: unknown;
+                postal_address?: unknown;
+                registrations?: unknown;
                 share_picture?: unknown;
                 short_name?: string;
+                social?: unknown;
                 tagline?: string;
                 time_style?: unknown;
                 time_zone?: unknown;
@@ -1113,6 +1572,33 @@ export interface components {
             zone: string;
         };
         /**
+         * ContactPageIn
+         * @description Which page to add.
+         */
+        ContactPageIn: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "contact" | "imprint";
+        };
+        /**
+         * ContactState
+         * @description Which pages say how the site is reached, and what an imprint still lacks (fact keys).
+         */
+        ContactState: {
+            /** Country */
+            country: string;
+            /** Imprint */
+            imprint: string;
+            /** Imprint Asked */
+            imprint_asked: boolean;
+            /** Imprint Lacks */
+            imprint_lacks: string[];
+            /** Page */
+            page: string;
+        };
+        /**
          * CountryOut
          * @description A country by its code (ISO 3166) and its name.
          */
@@ -1185,6 +1671,48 @@ export interface components {
             what: "one_digit" | "longest" | "last_day" | "midnight" | "noon" | "evening" | "before_change" | "after_change";
         };
         /**
+         * DefaultIn
+         * @description A default, and the sites whose drafts are to say it.
+         */
+        DefaultIn: {
+            /** Sites */
+            sites?: string[];
+            /** Value */
+            value: unknown;
+        };
+        /**
+         * DefaultOut
+         * @description A default in words, and how each of the owner's sites stands to it; ``is_set`` is false where there is none.
+         */
+        DefaultOut: {
+            /** Is Set */
+            is_set: boolean;
+            /** Key */
+            key: string;
+            /** Sites */
+            sites: components["schemas"]["DefaultSiteOut"][];
+            /** Value */
+            value: unknown;
+            /** Words */
+            words: string;
+        };
+        /**
+         * DefaultSiteOut
+         * @description How a site stands to a default; ``words`` is what it says.
+         */
+        DefaultSiteOut: {
+            /** Is Same */
+            is_same: boolean;
+            /** Is Unsaid */
+            is_unsaid: boolean;
+            /** Name */
+            name: string;
+            /** Slug */
+            slug: string;
+            /** Words */
+            words: string;
+        };
+        /**
          * DemoAccount
          * @description An account of the demo, shown on its sign-in page.
          */
@@ -1194,6 +1722,39 @@ export interface components {
             /** Password */
             password: string;
             role: components["schemas"]["Role"];
+        };
+        /**
+         * DetailsIn
+         * @description What is being typed of an organisation.
+         */
+        DetailsIn: {
+            /**
+             * Phone
+             * @default
+             */
+            phone: unknown;
+            /** Postal Address */
+            postal_address?: unknown;
+        };
+        /**
+         * DetailsOut
+         * @description How a number and an address will be shown, and what should be thought of; ``form`` is the country's, by line.
+         */
+        DetailsOut: {
+            /** Address */
+            address: string[];
+            /** Country */
+            country: string;
+            /** Form */
+            form: components["schemas"]["PartOut"][][];
+            /** Notices */
+            notices: components["schemas"]["FieldErrorOut"][];
+            /** Phone */
+            phone: string;
+            /** Phone Abroad */
+            phone_abroad: string;
+            /** Phone Example */
+            phone_example: string;
         };
         /**
          * DeviceOut
@@ -1293,6 +1854,48 @@ export interface components {
             email: string;
         };
         /**
+         * EnquiryChange
+         * @description What is to be marked.
+         */
+        EnquiryChange: {
+            /** Done */
+            done?: boolean | null;
+            /** Suspect */
+            suspect?: boolean | null;
+        };
+        /**
+         * EnquiryOut
+         * @description What a visitor wrote; ``told`` says to which address it was sent on.
+         */
+        EnquiryOut: {
+            /** Done */
+            done: string | null;
+            /** Email */
+            email: string;
+            /**
+             * Gone
+             * Format: date-time
+             */
+            gone: string;
+            /** Id */
+            id: number;
+            /** Message */
+            message: string;
+            /** Name */
+            name: string;
+            /** Path */
+            path: string;
+            /**
+             * Received
+             * Format: date-time
+             */
+            received: string;
+            /** Suspect */
+            suspect: boolean;
+            /** Told */
+            told: string;
+        };
+        /**
          * EventDateOut
          * @description One time that an event comes, in the site's own form.
          */
@@ -1386,6 +1989,25 @@ export interface components {
              */
             contact_label: string;
             /**
+             * @default {
+             *       "footer": [
+             *         "email"
+             *       ],
+             *       "page": [
+             *         "legal_name",
+             *         "address",
+             *         "phone",
+             *         "email",
+             *         "hours",
+             *         "registrations",
+             *         "social",
+             *         "form",
+             *         "card"
+             *       ]
+             *     }
+             */
+            contact_parts: components["schemas"]["Parts"];
+            /**
              * Contact Protection
              * @default
              */
@@ -1406,6 +2028,11 @@ export interface components {
              */
             description: string;
             /**
+             * Enquiry Days
+             * @default 180
+             */
+            enquiry_days: number;
+            /**
              * First Weekday
              * @default
              */
@@ -1422,6 +2049,11 @@ export interface components {
              * @default en-GB
              */
             language: string;
+            /**
+             * Legal Name
+             * @default
+             */
+            legal_name: string;
             logo?: components["schemas"]["Logo"] | null;
             logo_dark?: components["schemas"]["Logo"] | null;
             /**
@@ -1442,18 +2074,39 @@ export interface components {
             logo_width: number;
             /** Name */
             name: string;
+            /**
+             * Notices Email
+             * @default
+             */
+            notices_email: string;
             opening_hours?: components["schemas"]["OpeningHours"] | null;
             /**
              * Own Words
              * @default []
              */
             own_words: components["schemas"]["OwnWord"][];
+            /**
+             * Phone
+             * @default
+             */
+            phone: string;
+            postal_address?: components["schemas"]["PostalAddress"] | null;
+            /**
+             * Registrations
+             * @default []
+             */
+            registrations: components["schemas"]["Registration"][];
             share_picture?: components["schemas"]["SharePicture"] | null;
             /**
              * Short Name
              * @default
              */
             short_name: string;
+            /**
+             * Social
+             * @default []
+             */
+            social: components["schemas"]["SocialAddress"][];
             /**
              * Tagline
              * @default
@@ -1504,6 +2157,16 @@ export interface components {
             pattern: string;
         };
         /**
+         * HeaderOut
+         * @description A header of a message.
+         */
+        HeaderOut: {
+            /** Name */
+            name: string;
+            /** Value */
+            value: string;
+        };
+        /**
          * HighlightOut
          * @description Where in a line a fact stands, in code points.
          */
@@ -1546,6 +2209,60 @@ export interface components {
             starter: boolean;
             /** Used */
             used: number;
+        };
+        /**
+         * InboxOut
+         * @description A page of the inbox; ``days`` is how long messages are kept, ``receiver`` who is told of new ones.
+         */
+        InboxOut: {
+            /** Counts */
+            counts: {
+                [key: string]: number;
+            };
+            /** Days */
+            days: number;
+            /** Enquiries */
+            enquiries: components["schemas"]["EnquiryOut"][];
+            /** Form */
+            form: string;
+            /** More */
+            more: boolean;
+            /** Receiver */
+            receiver: string;
+        };
+        /**
+         * KindOut
+         * @description A kind of message: its words as the draft has them, the fill-ins that they may and must hold, as it would be now.
+         *
+         *     ``subject_key`` and ``text_key`` are the keys of its words among the site's own; ``own`` says that some are the
+         *     site's.
+         */
+        KindOut: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "confirm" | "replaced" | "enquiry";
+            /** Names */
+            names: string[];
+            /** Needed */
+            needed: string[];
+            /** Own */
+            own: boolean;
+            /** Subject */
+            subject: string;
+            /** Subject Key */
+            subject_key: string;
+            /** Subject Words */
+            subject_words: string;
+            /** Text Key */
+            text_key: string;
+            /** Text Words */
+            text_words: string;
+            /** Usual Subject */
+            usual_subject: string;
+            /** Usual Text */
+            usual_text: string;
         };
         /**
          * LanguageChoice
@@ -1668,6 +2385,38 @@ export interface components {
             width: number;
         };
         /**
+         * MessageOut
+         * @description A message as the tray lists it; ``error`` is what the mail server said.
+         */
+        MessageOut: {
+            /** Due */
+            due: string | null;
+            /** Error */
+            error: string;
+            /** Id */
+            id: number;
+            /** Kind */
+            kind: string;
+            /**
+             * Made
+             * Format: date-time
+             */
+            made: string;
+            /** Receiver */
+            receiver: string;
+            /** Sent */
+            sent: string | null;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "kept" | "queued" | "begun" | "sent" | "failed" | "unsure";
+            /** Subject */
+            subject: string;
+            /** Tries */
+            tries: number;
+        };
+        /**
          * NewAccount
          * @description The first account.
          */
@@ -1722,6 +2471,22 @@ export interface components {
             slug: string;
             /** Town */
             town?: number | null;
+        };
+        /**
+         * NoticesOut
+         * @description Where notices go, which address the house style names, and which was asked, when.
+         */
+        NoticesOut: {
+            /** Asked */
+            asked: string;
+            /** Asked At */
+            asked_at: string | null;
+            /** In Force */
+            in_force: string;
+            /** Since */
+            since: string | null;
+            /** Wished */
+            wished: string;
         };
         /**
          * OpeningHours
@@ -1783,7 +2548,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind?: "page" | "post" | "news" | "event" | "events";
+            kind?: "page" | "post" | "news" | "event" | "events" | "contact" | "imprint";
             /** Menu Title */
             menu_title?: string;
             /** Order */
@@ -1825,7 +2590,7 @@ export interface components {
              * @default page
              * @enum {string}
              */
-            kind: "page" | "post" | "news" | "event" | "events";
+            kind: "page" | "post" | "news" | "event" | "events" | "contact" | "imprint";
             /**
              * Menu Title
              * @default
@@ -1884,7 +2649,7 @@ export interface components {
              * @default page
              * @enum {string}
              */
-            kind: "page" | "post" | "news" | "event" | "events";
+            kind: "page" | "post" | "news" | "event" | "events" | "contact" | "imprint";
             /**
              * Menu Title
              * @default
@@ -1934,7 +2699,7 @@ export interface components {
              * @default page
              * @enum {string}
              */
-            kind: "page" | "post" | "news" | "event" | "events";
+            kind: "page" | "post" | "news" | "event" | "events" | "contact" | "imprint";
             /**
              * Menu Title
              * @default
@@ -2019,20 +2784,48 @@ export interface components {
         };
         /**
          * PartOut
-         * @description A part of a form: a field by its ``pattern`` with the ways to write it, or a ``text`` between fields.
+         * @description A part of a country's form of addresses: our field, what it is called there, its choices by their names.
          */
         PartOut: {
+            /** Called */
+            called: string;
+            /** Choices */
+            choices: [
+                string,
+                string
+            ][];
+            /** Field */
+            field: string;
+            /** Is Usual */
+            is_usual: boolean;
+        };
+        /**
+         * Parts
+         * @description The parts that show in the footer, and on the contact page.
+         */
+        Parts: {
             /**
-             * Kind
-             * @enum {string}
+             * Footer
+             * @default [
+             *       "email"
+             *     ]
              */
-            kind: "weekday" | "day" | "month" | "year" | "hour" | "minute" | "second" | "half" | "other" | "text";
-            /** Pattern */
-            pattern: string;
-            /** Text */
-            text: string;
-            /** Widths */
-            widths: components["schemas"]["WidthOut"][];
+            footer: string[];
+            /**
+             * Page
+             * @default [
+             *       "legal_name",
+             *       "address",
+             *       "phone",
+             *       "email",
+             *       "hours",
+             *       "registrations",
+             *       "social",
+             *       "form",
+             *       "card"
+             *     ]
+             */
+            page: string[];
         };
         /**
          * PartsIn
@@ -2165,7 +2958,7 @@ export interface components {
          * @description Anywhere a fact is seen. A new place is a name here and its module; see ``places.all``.
          * @enum {string}
          */
-        Place: "tab" | "header" | "footer" | "search" | "text" | "dated" | "event" | "calendar" | "archive" | "hours" | "share" | "links" | "structured" | "not_found" | "feed" | "manifest" | "message";
+        Place: "tab" | "header" | "footer" | "search" | "text" | "dated" | "event" | "calendar" | "archive" | "hours" | "contact" | "share" | "links" | "structured" | "not_found" | "feed" | "manifest" | "message" | "card";
         /**
          * PlaceIn
          * @description A place whose proof is wanted: on the page that was named, or on the home page.
@@ -2180,7 +2973,7 @@ export interface components {
              * Place
              * @enum {string}
              */
-            place: "tab" | "header" | "footer" | "search" | "dated" | "event" | "calendar" | "archive" | "hours" | "share" | "links" | "feed" | "manifest" | "message";
+            place: "tab" | "header" | "footer" | "search" | "dated" | "event" | "calendar" | "archive" | "hours" | "contact" | "share" | "links" | "structured" | "feed" | "manifest" | "message" | "card";
         };
         /**
          * PlaceReachOut
@@ -2190,6 +2983,44 @@ export interface components {
             /** Number */
             number: number;
             place: components["schemas"]["Place"];
+        };
+        /**
+         * PostalAddress
+         * @description An address: its country (ISO 3166), the lines of its street, and the parts that its country's form has.
+         */
+        PostalAddress: {
+            /**
+             * Area
+             * @default
+             */
+            area: string;
+            /** Country */
+            country: string;
+            /**
+             * Locality
+             * @default
+             */
+            locality: string;
+            /**
+             * Postcode
+             * @default
+             */
+            postcode: string;
+            /**
+             * Region
+             * @default
+             */
+            region: string;
+            /**
+             * Sorting
+             * @default
+             */
+            sorting: string;
+            /**
+             * Street
+             * @default []
+             */
+            street: string[];
         };
         /**
          * ProblemOut
@@ -2232,7 +3063,7 @@ export interface components {
              * Place
              * @enum {string}
              */
-            place: "tab" | "header" | "footer" | "search" | "dated" | "event" | "calendar" | "archive" | "hours" | "share" | "links" | "feed" | "manifest" | "message";
+            place: "tab" | "header" | "footer" | "search" | "dated" | "event" | "calendar" | "archive" | "hours" | "contact" | "share" | "links" | "structured" | "feed" | "manifest" | "message" | "card";
             /** Plates */
             plates: string;
             /** Read On */
@@ -2272,24 +3103,32 @@ export interface components {
                 brand_colour?: unknown;
                 contact_email?: string;
                 contact_label?: string;
+                contact_parts?: unknown;
                 contact_protection?: unknown;
                 date_long?: unknown;
                 date_short?: unknown;
                 description?: string;
+                enquiry_days?: unknown;
                 first_weekday?: unknown;
                 footer_text?: string;
                 icon?: unknown;
                 language?: unknown;
+                legal_name?: string;
                 logo?: unknown;
                 logo_dark?: unknown;
                 logo_plate?: unknown;
                 logo_says_name?: unknown;
                 logo_width?: unknown;
                 name?: string;
+                notices_email?: unknown;
                 opening_hours?: unknown;
                 own_words?: unknown;
+                phone?: unknown;
+                postal_address?: unknown;
+                registrations?: unknown;
                 share_picture?: unknown;
                 short_name?: string;
+                social?: unknown;
                 tagline?: string;
                 time_style?: unknown;
                 time_zone?: unknown;
@@ -2399,24 +3238,32 @@ export interface components {
                 brand_colour?: unknown;
                 contact_email?: string;
                 contact_label?: string;
+                contact_parts?: unknown;
                 contact_protection?: unknown;
                 date_long?: unknown;
                 date_short?: unknown;
                 description?: string;
+                enquiry_days?: unknown;
                 first_weekday?: unknown;
                 footer_text?: string;
                 icon?: unknown;
                 language?: unknown;
+                legal_name?: string;
                 logo?: unknown;
                 logo_dark?: unknown;
                 logo_plate?: unknown;
                 logo_says_name?: unknown;
                 logo_width?: unknown;
                 name?: string;
+                notices_email?: unknown;
                 opening_hours?: unknown;
                 own_words?: unknown;
+                phone?: unknown;
+                postal_address?: unknown;
+                registrations?: unknown;
                 share_picture?: unknown;
                 short_name?: string;
+                social?: unknown;
                 tagline?: string;
                 time_style?: unknown;
                 time_zone?: unknown;
@@ -2436,6 +3283,16 @@ export interface components {
             pages: number;
             /** Places */
             places: components["schemas"]["PlaceReachOut"][];
+        };
+        /**
+         * Registration
+         * @description A number under which some register or office keeps the organisation, and what it is called.
+         */
+        Registration: {
+            /** Label */
+            label: string;
+            /** Value */
+            value: string;
         };
         /**
          * RemedyOut
@@ -2584,6 +3441,26 @@ export interface components {
             label: string;
         };
         /**
+         * SiteDefaultsOut
+         * @description The defaults that a site goes by: values and words by key, and the keys from which it differs.
+         *
+         *     ``mine`` says that they are the caller's own, who may change them.
+         */
+        SiteDefaultsOut: {
+            /** Differing */
+            differing: string[];
+            /** Mine */
+            mine: boolean;
+            /** Values */
+            values: {
+                [key: string]: unknown;
+            };
+            /** Words */
+            words: {
+                [key: string]: string;
+            };
+        };
+        /**
          * SiteOut
          * @description A site as the switcher shows it. ``name`` and ``icon_url`` are those of the draft.
          */
@@ -2607,6 +3484,16 @@ export interface components {
             slug: string;
         };
         /**
+         * SocialAddress
+         * @description An address elsewhere on the web, and the owner's word for it.
+         */
+        SocialAddress: {
+            /** Address */
+            address: string;
+            /** Label */
+            label: string;
+        };
+        /**
          * Span
          * @description From one time of the day to another; to an earlier or the same one, beyond midnight.
          */
@@ -2627,24 +3514,32 @@ export interface components {
                 brand_colour?: unknown;
                 contact_email?: string;
                 contact_label?: string;
+                contact_parts?: unknown;
                 contact_protection?: unknown;
                 date_long?: unknown;
                 date_short?: unknown;
                 description?: string;
+                enquiry_days?: unknown;
                 first_weekday?: unknown;
                 footer_text?: string;
                 icon?: unknown;
                 language?: unknown;
+                legal_name?: string;
                 logo?: unknown;
                 logo_dark?: unknown;
                 logo_plate?: unknown;
                 logo_says_name?: unknown;
                 logo_width?: unknown;
                 name?: string;
+                notices_email?: unknown;
                 opening_hours?: unknown;
                 own_words?: unknown;
+                phone?: unknown;
+                postal_address?: unknown;
+                registrations?: unknown;
                 share_picture?: unknown;
                 short_name?: string;
+                social?: unknown;
                 tagline?: string;
                 time_style?: unknown;
                 time_zone?: unknown;
@@ -2718,6 +3613,14 @@ export interface components {
             soft: string;
         };
         /**
+         * TokenIn
+         * @description What a link to confirm an address says.
+         */
+        TokenIn: {
+            /** Token */
+            token: string;
+        };
+        /**
          * TokensIn
          * @description A file of design tokens, JSON or CSS, as text.
          */
@@ -2780,6 +3683,22 @@ export interface components {
             region: string;
             /** Time Zone */
             time_zone: string;
+        };
+        /**
+         * TrayOut
+         * @description A page of the tray; ``sends`` says whether real sending is set up, ``more`` whether there are older messages.
+         */
+        TrayOut: {
+            /** Counts */
+            counts: {
+                [key: string]: number;
+            };
+            /** Messages */
+            messages: components["schemas"]["MessageOut"][];
+            /** More */
+            more: boolean;
+            /** Sends */
+            sends: boolean;
         };
         /**
          * TypefacesOut
@@ -2886,6 +3805,42 @@ export interface components {
             wed: components["schemas"]["Span"][];
         };
         /**
+         * WholeMessageOut
+         * @description A message with its headers and its text part.
+         */
+        WholeMessageOut: {
+            /** Due */
+            due: string | null;
+            /** Error */
+            error: string;
+            /** Headers */
+            headers: components["schemas"]["HeaderOut"][];
+            /** Id */
+            id: number;
+            /** Kind */
+            kind: string;
+            /**
+             * Made
+             * Format: date-time
+             */
+            made: string;
+            /** Receiver */
+            receiver: string;
+            /** Sent */
+            sent: string | null;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "kept" | "queued" | "begun" | "sent" | "failed" | "unsure";
+            /** Subject */
+            subject: string;
+            /** Text */
+            text: string;
+            /** Tries */
+            tries: number;
+        };
+        /**
          * WidthOut
          * @description One way to write a part, with what it gives now.
          */
@@ -2936,6 +3891,166 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AccountOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_defaults_list_all: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DefaultOut"][];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_defaults_show: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DefaultOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_defaults_keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DefaultIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DefaultOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_defaults_drop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
             /** @description Why it was not done */
@@ -3482,6 +4597,90 @@ export interface operations {
             };
         };
     };
+    hestor_api_notices_asked: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TokenIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AskedOut"];
+                };
+            };
+            /** @description Gone */
+            410: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_notices_confirm: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TokenIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AskedOut"];
+                };
+            };
+            /** @description Gone */
+            410: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
     hestor_api_session_show: {
         parameters: {
             query?: never;
@@ -3917,6 +5116,46 @@ export interface operations {
             };
         };
     };
+    hestor_api_contact_state: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ContactState"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
     hestor_api_contact_check: {
         parameters: {
             query?: never;
@@ -3939,6 +5178,152 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AddressOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_contact_details: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DetailsIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DetailsOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_contact_add_page: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ContactPageIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ContactState"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_defaults_of_site: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteDefaultsOut"];
                 };
             };
             /** @description Not Found */
@@ -4102,6 +5487,174 @@ export interface operations {
             };
         };
     };
+    hestor_api_enquiries_list_enquiries: {
+        parameters: {
+            query?: {
+                q?: string;
+                shown?: "open" | "done" | "suspect";
+                before?: number;
+            };
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InboxOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_enquiries_export: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/mbox": unknown;
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_enquiries_delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                enquiry: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_enquiries_mark: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                enquiry: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EnquiryChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EnquiryOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
     hestor_api_pages_plan: {
         parameters: {
             query?: never;
@@ -4220,6 +5773,419 @@ export interface operations {
                 };
                 content: {
                     "image/*": unknown;
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_mail_list_messages: {
+        parameters: {
+            query?: {
+                q?: string;
+                state?: ("kept" | "queued" | "begun" | "sent" | "failed" | "unsure") | null;
+                before?: number;
+            };
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrayOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_mail_kinds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KindOut"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_mail_kind_html: {
+        parameters: {
+            query?: {
+                theme?: "light" | "dark";
+            };
+            header?: never;
+            path: {
+                site: string;
+                message_kind: "confirm" | "replaced" | "enquiry";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/html": unknown;
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_mail_show: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                message: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WholeMessageOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_mail_again: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                message: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MessageOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_mail_html: {
+        parameters: {
+            query?: {
+                theme?: "light" | "dark";
+            };
+            header?: never;
+            path: {
+                site: string;
+                message: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/html": unknown;
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_mail_raw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                message: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "message/rfc822": unknown;
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_notices_show: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NoticesOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_notices_ask: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NoticesOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_notices_leave: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StyleOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
             /** @description Why it was not done */

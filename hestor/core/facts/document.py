@@ -14,6 +14,7 @@ from hestor.core.facts.clock import ClockFacts
 from hestor.core.facts.colours import ColourFacts
 from hestor.core.facts.contact import ContactFacts
 from hestor.core.facts.language import LanguageFacts
+from hestor.core.facts.organisation import OrganisationFacts
 from hestor.core.facts.spec import Words, plain_words, specs_of
 from hestor.core.facts.upgrade import VERSION, upgraded
 from hestor.core.facts.words import WordFacts
@@ -21,12 +22,16 @@ from hestor.core.rules import Checked, Value
 from hestor.core.text import fillins, lines
 
 
-class Facts(ClockFacts, LanguageFacts, ContactFacts, ColourFacts, BrandFacts, WordFacts):
+class Facts(ClockFacts, LanguageFacts, OrganisationFacts, ContactFacts, ColourFacts, BrandFacts, WordFacts):
     """All facts of a site."""
 
 
 SPECS = specs_of(Facts)
 KEYS: tuple[str, ...] = tuple(SPECS)
+PUBLIC_KEYS: tuple[str, ...] = tuple(key for key, spec in SPECS.items() if not spec.private)
+"""The facts that editions hold and that visitors may meet."""
+COMMON_KEYS: tuple[str, ...] = tuple(key for key, spec in SPECS.items() if spec.common)
+"""The facts that an owner may say once for all sites."""
 
 
 def check(key: str, given: object) -> Checked:
@@ -86,11 +91,21 @@ def plain(facts: Facts, keys: Iterable[str] = KEYS) -> dict[str, Any]:
     return facts.model_dump(mode="json", include=set(keys))
 
 
-def differing(one: Facts | None, other: Facts, keys: Iterable[str] = KEYS) -> tuple[str, ...]:
+def without_private(facts: Facts, kept: Facts | None = None) -> Facts:
+    """The facts as an edition holds them: the private ones unsaid, or as in ``kept``."""
+    source = kept or Facts(name=facts.name)
+    return facts.model_copy(update={key: getattr(source, key) for key, spec in SPECS.items() if spec.private})
+
+
+def differing(one: Facts | None, other: Facts, keys: Iterable[str] = PUBLIC_KEYS) -> tuple[str, ...]:
     """The keys of the facts that differ, in the sheet's order; all that are set, if there is no ``one``."""
     if one is None:
-        return tuple(key for key in keys if is_set(other, key))
+        return tuple(key for key in keys if is_set(other, key) and not _is_quiet(other, key))
     return tuple(key for key in keys if getattr(one, key) != getattr(other, key))
+
+
+def _is_quiet(facts: Facts, key: str) -> bool:
+    return SPECS[key].quiet and getattr(facts, key) == Facts.model_fields[key].default
 
 
 def is_set(facts: Facts, key: str) -> bool:
@@ -115,7 +130,9 @@ def sought(facts: Facts, year: int) -> dict[str, str]:
     values = values_of(facts, year)
     found: dict[str, str] = {}
     for key, spec in SPECS.items():
-        if spec.is_text and not spec.private:
+        if spec.shown:
+            found[key] = " ".join(spec.shown(facts).split())
+        elif spec.is_text and not spec.private:
             text = getattr(facts, key) or (spec.derived(facts) if spec.derived else "")
             found[key] = " ".join((fillins.fill(text, values) if spec.takes_fill_ins else text).split())
     return {key: words for key, words in found.items() if words}

@@ -7,10 +7,11 @@ from typing import Any
 from pydantic import BaseModel, ConfigDict, ValidationError
 
 from hestor.core.errors import Problem
+from hestor.core.messages import kinds
 from hestor.core.rules import Checked, Line
 
 _MOST = 200
-_TEXT = Line(1, 200)
+_TEXT, _MESSAGE = Line(1, 200), Line(1, 800)
 _KEY = re.compile(r"[a-z_]+(\.[a-z_]+)*")
 _LANGUAGE = re.compile(r"[a-z]{2,3}")
 
@@ -41,7 +42,9 @@ def _read(key: str, given: object) -> Iterator[OwnWord | Problem]:
         except ValidationError:
             yield Problem(f"{key}.{number}", "own_word_unreadable")
             continue
-        text, problems = _TEXT(f"{key}.{word.key[:40]}", word.text)
+        field = f"{key}.{word.key[:40]}"
+        text, problems = (_MESSAGE if word.key.startswith("message.") else _TEXT)(field, word.text)
+        problems += tuple(kinds.lost(field, word.key, text))
         if not (_KEY.fullmatch(word.key[:60]) and _LANGUAGE.fullmatch(word.language)):
             yield Problem(f"{key}.{number}", "own_word_unreadable")
         yield from problems

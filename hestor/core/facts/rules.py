@@ -45,6 +45,19 @@ class OneOf:
 
 
 @dataclass(frozen=True)
+class OneOfNumbers:
+    """One of a few whole numbers."""
+
+    numbers: tuple[int, ...]
+
+    def __call__(self, key: str, given: object) -> Checked:
+        """Takes a number as it is."""
+        if isinstance(given, int) and not isinstance(given, bool) and given in self.numbers:
+            return given, ()
+        return self.numbers[0], (Problem(key, "not_one_of", {"names": ", ".join(map(str, self.numbers))}),)
+
+
+@dataclass(frozen=True)
 class Pixels:
     """A width in CSS pixels, ``least`` to ``most``; 0 leaves it to the picture's shape."""
 

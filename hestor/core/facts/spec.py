@@ -26,13 +26,14 @@ class Band(StrEnum):
     BRAND = "brand"
     COLOURS = "colours"
     CONTACT = "contact"
+    ORGANISATION = "organisation"
     LANGUAGE = "language"
     CLOCK = "clock"
 
 
 Editor = Literal[
     "line", "logo", "icon", "share", "colour", "typefaces", "language", "clock", "date_form", "time_form", "weekday",
-    "hours", "own_words", "protection",
+    "hours", "own_words", "protection", "notices", "phone", "address", "registrations", "social", "parts", "days",
 ]  # fmt: skip
 Size = Literal["name", "line", "text"]
 
@@ -71,8 +72,11 @@ class FactSpec:
     ``other`` gives a valid value that is not the one in ``facts``; reach is found by putting it in place.
     ``derived`` is what stands in while the fact is unset, as a text, for facts that have such a thing.
     ``within`` is the key of the fact in whose row this one is edited; ``slots`` are the proofs of its own row.
-    ``visual`` says that files are drawn from it; ``private`` that it is never on a page; ``per_language`` that a
-    site of several languages may say it in each.
+    ``shown`` is what pages show of it, for facts that are found in places by other words than their own.
+    ``visual`` says that files are drawn from it; ``private`` that it is never on a page, in an
+    edition or in a review; ``common`` that an owner may say it once for all sites; ``quiet`` that
+    its default is no news before the first edition; ``per_language`` that a site of several languages may say it in
+    each.
     """
 
     band: Band
@@ -84,8 +88,11 @@ class FactSpec:
     slots: tuple[Slot, ...] = ()
     derived: Callable[[Any], str] | None = None
     in_words: Callable[[Any], Words] = plain_words
+    shown: Callable[[Any], str] | None = None
     visual: bool = False
     private: bool = False
+    common: bool = False
+    quiet: bool = False
     per_language: bool = False
 
     @property

@@ -14,8 +14,8 @@ from hestor.core.pages import paths
 from hestor.core.rules import Line
 from hestor.core.text import lines, markdown
 
-Kind = Literal["page", "post", "news", "event", "events"]
-KINDS: tuple[Kind, ...] = ("page", "post", "news", "event", "events")
+Kind = Literal["page", "post", "news", "event", "events", "contact", "imprint"]
+KINDS: tuple[Kind, ...] = ("page", "post", "news", "event", "events", "contact", "imprint")
 MOST_BODY = 200_000
 _MOST_ORDER = 1_000_000
 

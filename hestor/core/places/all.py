@@ -2,6 +2,8 @@
 
 from hestor.core.places.archive import ARCHIVE
 from hestor.core.places.calendar import CALENDAR
+from hestor.core.places.card import CARD
+from hestor.core.places.contact import CONTACT
 from hestor.core.places.dated import DATED
 from hestor.core.places.definition import FilePlace, PagePlace
 from hestor.core.places.event import EVENT
@@ -22,9 +24,9 @@ from hestor.core.places.text import TEXT
 
 PAGE_PLACES: tuple[PagePlace, ...] = (
     TAB, HEADER, FOOTER, SEARCH, TEXT, DATED,
-    EVENT, CALENDAR, ARCHIVE, HOURS, SHARE, LINKS, STRUCTURED,
+    EVENT, CALENDAR, ARCHIVE, HOURS, CONTACT, SHARE, LINKS, STRUCTURED,
 )  # fmt: skip
-FILE_PLACES: tuple[FilePlace, ...] = (NOT_FOUND, FEED, MANIFEST, MESSAGE)
+FILE_PLACES: tuple[FilePlace, ...] = (NOT_FOUND, FEED, MANIFEST, MESSAGE, CARD)
 DRAWN: tuple[Place, ...] = (
     *(one.place for one in PAGE_PLACES if one.proof),
     *(one.place for one in FILE_PLACES if one.proof),

@@ -8,7 +8,7 @@ from hestor.core.places.place import Place
 from hestor.core.places.proof import Proof, Sought
 from hestor.core.places.reading import PageReading
 
-Source = Literal["feed", "manifest", "message", "not_found"]
+Source = Literal["feed", "manifest", "message", "not_found", "card"]
 
 
 @dataclass(frozen=True)

@@ -7,6 +7,9 @@ from hestor.core.places.place import Place
 from hestor.core.places.proof import Proof, Sought, line
 from hestor.core.places.reading import PageReading
 
+CONTACT = ("contact_email", "contact_label", "name", "legal_name", "postal_address", "phone")
+"""The facts that are found in what is said of how to reach the site."""
+
 
 def read(page: PageReading) -> Hashable:
     """All that a footer says."""
@@ -15,9 +18,7 @@ def read(page: PageReading) -> Hashable:
 
 def proof(path: str, page: PageReading, sought: Sought) -> Proof:
     """The footer as it was read."""
-    contact = (
-        (line("contact", page.contact, sought, ("contact_email", "contact_label", "name")),) if page.contact else ()
-    )
+    contact = (line("contact", said, sought, CONTACT) for said in page.contact)
     return Proof(Place.FOOTER, path, (line("line", page.footer, sought), *contact))
 
 

@@ -16,6 +16,7 @@ class Place(StrEnum):
     CALENDAR = "calendar"
     ARCHIVE = "archive"
     HOURS = "hours"
+    CONTACT = "contact"
     SHARE = "share"
     LINKS = "links"
     STRUCTURED = "structured"
@@ -23,6 +24,7 @@ class Place(StrEnum):
     FEED = "feed"
     MANIFEST = "manifest"
     MESSAGE = "message"
+    CARD = "card"
 
 
 class Variant(StrEnum):

@@ -20,6 +20,7 @@ _APART = {
     "when": "main .when",
     "calendar": "main table.calendar",
     "archive": "main nav.archive",
+    "details": "main .details",
     "hours": "main .hours",
 }
 _ATOM = "{http://www.w3.org/2005/Atom}"
@@ -233,9 +234,14 @@ class PageReading:
         return self._text("footer .footer-line")
 
     @cached_property
-    def contact(self) -> str:
-        """What the footer says of how to reach the site, without what nobody sees."""
-        return _seen(self._tree.css_first("footer .contact"))
+    def contact(self) -> tuple[str, ...]:
+        """What the footer says of how to reach the site, line by line, without what nobody sees."""
+        return tuple(_seen(node) for node in self._tree.css("footer .contact p, footer p.contact"))
+
+    @cached_property
+    def details(self) -> tuple[str, ...]:
+        """What the page says of who is behind the site and how it is reached, part by part, as it is seen."""
+        return tuple(_seen(node) for node in self._tree.css("main .details .ways > div"))
 
     @cached_property
     def whole_footer(self) -> str:
@@ -254,6 +260,10 @@ class PageReading:
     def texts(self, selector: str) -> tuple[str, ...]:
         """What each element of a selector says, in reading order."""
         return tuple(_said(node) for node in self._tree.css(selector))
+
+    def addresses(self, selector: str) -> tuple[str, ...]:
+        """Where each link of a selector leads, in reading order."""
+        return tuple(node.attributes.get("href") or "" for node in self._tree.css(selector))
 
     def machine_times(self, selector: str) -> tuple[str, ...]:
         """The moments within an element, as machines read them (HTML, 4.5.14)."""

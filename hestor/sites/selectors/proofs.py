@@ -51,10 +51,13 @@ Read = Callable[[str], PageReading]
 
 def _own_page(state: StoredState, place: Place) -> str:
     """The page that shows a place which hardly any page has; empty where none does, or where any may."""
+    if place == Place.STRUCTURED:
+        return "/"
     listed = {Place.CALENDAR: state.event_list, Place.ARCHIVE: state.news}.get(place)
     if listed:
         return (listed() or ("",))[0]
-    single = {Place.EVENT: state.first_event, Place.HOURS: state.hours_page}.get(place)
+    own = {Place.EVENT: state.first_event, Place.HOURS: state.hours_page, Place.CONTACT: state.contact_page}
+    single = own.get(place)
     return single() if single else ""
 
 

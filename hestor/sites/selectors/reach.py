@@ -8,11 +8,11 @@ from typing import Any
 from cachetools import LRUCache, cached
 from django.utils.functional import cached_property
 
-from hestor import wording
 from hestor.core.facts import document
 from hestor.core.facts.assets import PROBE_KEY
 from hestor.core.facts.document import SPECS, Facts
 from hestor.core.imaging.raster import Master
+from hestor.core.messages.kinds import KINDS, Kind
 from hestor.core.pages.descriptions import DESCRIBED_BY
 from hestor.core.places import reach
 from hestor.core.places.all import FILE_PLACES
@@ -20,7 +20,8 @@ from hestor.core.places.definition import FilePlace, Source
 from hestor.core.places.reach import NOWHERE, Reach, SiteReading
 from hestor.core.rules import Value
 from hestor.core.text import fillins, markdown
-from hestor.press import Renderer
+from hestor.press import Renderer, card
+from hestor.press.message import Message
 from hestor.press.state import Page
 from hestor.sites.models import Site
 from hestor.sites.selectors import groups
@@ -98,9 +99,14 @@ def read_state(site: Site, facts: Facts, found: Sequence[Group]) -> SiteReading:
     return SiteReading(tuple(pages), reach.read_files(files_of(renderer)))
 
 
+def sample_message(renderer: Renderer, kind: Kind) -> Message:
+    """A message as it would be sent at the moment of the renderer; what nobody has written yet is "…"."""
+    sample = dict.fromkeys(KINDS[kind].names, "…") | {"link": f"{renderer.state.origin}/"}
+    return renderer.message(KINDS[kind], {**sample, "moment": renderer.frame.moment(renderer.frame.now)})
+
+
 def _message(renderer: Renderer) -> bytes:
-    subject = wording.catalogue("public", renderer.state.facts.language)["message.subject"]
-    return renderer.message(subject, ())
+    return sample_message(renderer, "enquiry").html
 
 
 def _feed(renderer: Renderer) -> bytes | None:
@@ -109,11 +115,18 @@ def _feed(renderer: Renderer) -> bytes | None:
     return found.body if found.status == 200 else None
 
 
+def _card(renderer: Renderer) -> bytes | None:
+    """The card, where there is a way to reach the site."""
+    found = renderer.respond(card.PATH)
+    return found.body if found.status == 200 else None
+
+
 _SOURCES: Mapping[Source, Callable[[Renderer], bytes | None]] = {
     "not_found": lambda renderer: renderer.not_found().body,
     "feed": _feed,
     "manifest": lambda renderer: renderer.respond("/site.webmanifest").body,
     "message": _message,
+    "card": _card,
 }
 
 
@@ -141,6 +154,8 @@ class ReachFinder:
 
     def of(self, key: str) -> Reach:
         """Where a fact lands. One that is unset lands nowhere, unless something else stands in for it."""
+        if SPECS[key].private:
+            return NOWHERE
         if not document.is_set(self._facts, key) and not SPECS[key].derived:
             return NOWHERE
         return self.of_value(key, SPECS[key].other(self._facts))

@@ -162,8 +162,13 @@ class StoredPages:
         return self.revisions.filter(kind="event").order_by("path").values_list("path", flat=True).first() or ""
 
     def hours_page(self) -> str:
-        """The address of the first page whose text shows the opening hours; empty where none does."""
+        """The address of the first page whose text shows the opening hours, else of the contact page; empty without."""
         shown = self.revisions.filter(text__body__contains="{hours}").order_by("path")
+        return shown.values_list("path", flat=True).first() or self.contact_page()
+
+    def contact_page(self) -> str:
+        """The address of the first contact page, else of the first imprint; empty where there is neither."""
+        shown = self.revisions.filter(kind__in=("contact", "imprint")).order_by("kind", "path")
         return shown.values_list("path", flat=True).first() or ""
 
     def event(self, name: str) -> Event | None:
@@ -261,6 +266,10 @@ class CachedPages(StoredPages):
         """The address of the first page whose text shows the opening hours; empty where none does."""
         return self._once(("hours page",), super().hours_page)
 
+    def contact_page(self) -> str:
+        """The address of the first contact page, else of the first imprint; empty where there is neither."""
+        return self._once(("contact page",), super().contact_page)
+
     def event(self, name: str) -> Event | None:
         """The event whose address ends with a name, if there is one."""
         read = super().event
@@ -294,6 +303,7 @@ class StoredState:
         self.event_list, self.events, self.event = pages.event_list, pages.events, pages.event
         self.all_events = pages.all_events
         self.first_event, self.hours_page = pages.first_event, pages.hours_page
+        self.contact_page = pages.contact_page
         self.identity = site.identity
         # Found before anything is rendered: measuring waits for the studio, and who waits must hold no lock.
         self.standings = _standings(site.pk, facts)

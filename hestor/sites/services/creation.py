@@ -13,6 +13,7 @@ from hestor.core.roles import Role
 from hestor.core.text import lines
 from hestor.sites.models import Membership, Site
 from hestor.sites.selectors.access import require_another_site
+from hestor.sites.selectors.defaults import defaults_of
 from hestor.sites.services.pages import add_page
 
 _MOST_LABEL = 60
@@ -47,7 +48,7 @@ def make_site(
 
     ``limited`` is for people at the desk, who may make only so many; then it raises Forbidden and TooManySites, too.
     """
-    good, problems = document.check_all({"name": "", **given})
+    good, problems = document.check_all({"name": "", **defaults_of(owner), **given})
     label, label_problems = _label(label)
     with transaction.atomic():
         if limited:

@@ -54,7 +54,7 @@ def _publish(seen: Site, changes: tuple[Change, ...], by: Account, now: datetime
     return Edition.objects.create(
         site=site,
         number=number,
-        facts_document=document.document(site.facts),
+        facts_document=document.document(document.without_private(site.facts)),
         changes=[change.document() for change in changes],
         published=now,
         by=by,
@@ -89,7 +89,8 @@ def restore(site_id: int, number: int, revision: int | None = None) -> Site:
         if edition is None:
             raise NotFound
         moved = _restore_pages(site, number)
-        if moved or edition.facts != site.facts:
-            site.draft_facts = document.document(edition.facts)
+        facts = document.without_private(edition.facts, site.facts)
+        if moved or facts != site.facts:
+            site.draft_facts = document.document(facts)
             bump(site, pages=moved)
         return site

@@ -43,7 +43,7 @@ def test_each_way_stops_what_the_desk_says_it_stops(kind, source, text, links):
 @given(st.from_regex(r"[a-z0-9.!#$&'*+/=?^`{|}~-]{1,30}@[a-zé-]{1,20}\.[a-z]{2,6}", fullmatch=True))
 def test_people_read_any_woven_address_whole(address):
     html = f'<footer><p class="contact">{protection.link(address, "woven")}</p></footer>'
-    assert PageReading(html.encode()).contact == address
+    assert PageReading(html.encode()).contact == (address,)
     assert over_the_links(html) == {address}
     assert address not in over_the_text(html)
 

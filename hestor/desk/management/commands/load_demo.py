@@ -9,9 +9,13 @@ from django.conf import settings
 from django.core.management.base import BaseCommand
 from django.db import transaction
 
+from hestor import clock
 from hestor.accounts.demo import ACCOUNTS, NAMES, PASSWORD
 from hestor.accounts.models import Account
+from hestor.core.contact.enquiry import Written
 from hestor.core.roles import Role
+from hestor.mail.services.enquiries import keep, mark
+from hestor.mail.services.notices import set_in_force
 from hestor.pictures.services import upload
 from hestor.sites.models import Edition, Membership, Revision, Site
 from hestor.sites.selectors.picture_uses import ADDRESS
@@ -72,6 +76,19 @@ def _publish(site: Site, owner: Account, values: dict[str, Any]) -> None:
     publish(site.pk, owner, _FIRST_PUBLISHED + timedelta(days=97 * done))
 
 
+def _load_mail(site: Site, config: dict[str, Any]) -> None:
+    """Where notices go, and what visitors wrote."""
+    site.refresh_from_db()
+    if address := config["facts"].get("notices_email"):
+        set_in_force(site, address, clock.now() - timedelta(days=3))
+    for number, one in enumerate(config.get("enquiries", ())):
+        written = Written(one.get("name", ""), one["email"], one["message"].strip())
+        received = clock.now() - timedelta(hours=one["hours_ago"])
+        kept = keep(site, written, "/contact/", received, one.get("suspect", False), f"demo {number}")
+        if one.get("done"):
+            mark(site, kept.pk, True, None, received + timedelta(hours=1))
+
+
 def _load_site(folder: Path, people: dict[str, Account], owner: Account) -> None:
     config = tomllib.loads((folder / "site.toml").read_text())
     pictured = {key: value for key, value in config["facts"].items() if isinstance(value, dict)}
@@ -86,6 +103,7 @@ def _load_site(folder: Path, people: dict[str, Account], owner: Account) -> None
     for earlier in config.get("earlier", ()):
         _publish(site, owner, {**facts, **earlier})
     _publish(site, owner, facts)
+    _load_mail(site, config)
 
 
 class Command(BaseCommand):

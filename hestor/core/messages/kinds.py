@@ -1,0 +1,51 @@
+"""The messages that a site sends: what sets each off, what its words may name, and what they can't do without."""
+
+from collections.abc import Iterator, Mapping
+from dataclasses import dataclass
+from typing import Literal
+
+from hestor.core.errors import Problem
+
+Kind = Literal["confirm", "replaced", "enquiry"]
+
+
+@dataclass(frozen=True)
+class MessageKind:
+    """One kind. ``names`` are the fill-ins that its words may hold beyond those of all texts, ``needed`` must stay.
+
+    Each stands for one text, but for those in ``apart``, which stand in a paragraph of their own.
+    """
+
+    kind: Kind
+    names: tuple[str, ...]
+    needed: tuple[str, ...] = ()
+    apart: tuple[str, ...] = ()
+
+    @property
+    def subject_key(self) -> str:
+        """The key of its subject among the site's own words."""
+        return f"message.{self.kind}.subject"
+
+    @property
+    def text_key(self) -> str:
+        """The key of its text among the site's own words."""
+        return f"message.{self.kind}.text"
+
+
+KINDS: Mapping[Kind, MessageKind] = {
+    one.kind: one
+    for one in (
+        MessageKind("enquiry", ("name", "address", "moment", "message"), ("message",), ("message",)),
+        MessageKind("confirm", ("address", "link"), ("link",), ("link",)),
+        MessageKind("replaced", ("address", "moment")),
+    )
+}
+_BY_TEXT = {one.text_key: one for one in KINDS.values()}
+
+
+def lost(field: str, word: str, text: str) -> Iterator[Problem]:
+    """The fill-ins that a text of the site's own lost though its message needs them, each with how it is put back."""
+    kind = _BY_TEXT.get(word)
+    for name in kind.needed if kind else ():
+        if f"{{{name}}}" not in text:
+            yield Problem(field, "fill_in_lost", {"name": f"{{{name}}}"}, len(text), len(text), f" {{{name}}}")

@@ -1,0 +1,94 @@
+"""A site's voice in mail: its press, and the bytes of a message (RFC 5322)."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from datetime import datetime
+from email.headerregistry import Address
+from email.message import EmailMessage
+from email.policy import SMTP, SMTPUTF8
+from email.utils import format_datetime, make_msgid
+
+import idna
+
+from hestor.core.messages.kinds import MessageKind
+from hestor.press import Renderer
+from hestor.press.message import Message as Pressed
+from hestor.sites.models import Site
+from hestor.sites.selectors.addresses import host_of
+from hestor.sites.selectors.states import StoredState, draft_of, edition_of, live_edition
+
+_LOCAL_PART = "notices"
+_LONGEST_NAME = 80
+
+
+@dataclass(frozen=True)
+class Letter:
+    """A message ready to go: who it is from and to, its subject, what it is searched by, its bytes."""
+
+    sender: str
+    receiver: str
+    subject: str
+    words: str
+    raw: bytes
+
+
+def voice(site: Site) -> StoredState:
+    """The state in whose words a site writes: what the public reads, else the draft."""
+    edition = live_edition(site)
+    return edition_of(site, edition) if edition else draft_of(site)
+
+
+def own_address(site: Site) -> str:
+    """The address that messages come from, on the site's own domain."""
+    host = host_of(site).removeprefix("www.")
+    return f"{_LOCAL_PART}@{host if host.isascii() else idna.encode(host).decode()}"
+
+
+def _named(name: str, address: str) -> Address:
+    """A name with its address, for a header: nothing of it can begin another one (RFC 5322, 2.2)."""
+    plain = " ".join("".join(c if c.isprintable() else " " for c in name).split())
+    local, _, domain = address.rpartition("@")
+    return Address(plain[:_LONGEST_NAME], local.strip('"') if local.startswith('"') else local, domain)
+
+
+def press(site: Site, now: datetime, kind: MessageKind, said: Mapping[str, str]) -> Pressed:
+    """A message in the site's words at a moment."""
+    return Renderer(voice(site), now).message(kind, said)
+
+
+def write(
+    site: Site,
+    now: datetime,
+    kind: MessageKind,
+    said: Mapping[str, str],
+    receiver: str,
+    reply_to: Address | None = None,
+) -> Letter:
+    """A message to somebody. Answers go to ``reply_to``, else to the site's public address."""
+    state = voice(site)
+    pressed = Renderer(state, now).message(kind, said)
+    facts, sender = state.facts, own_address(site)
+    found = EmailMessage(policy=SMTP)
+    reply = reply_to or (_named(facts.name, facts.contact_email) if facts.contact_email else None)
+    addresses = [receiver, sender, *([reply.addr_spec] if reply else [])]
+    if not all(map(str.isascii, addresses)):
+        # Only then: not every server on the way takes headers that are not ASCII (RFC 6532).
+        found = EmailMessage(policy=SMTPUTF8)
+    found["From"] = _named(facts.name, sender)
+    found["To"] = _named("", receiver)
+    if reply:
+        found["Reply-To"] = reply
+    found["Subject"] = "".join(c if c.isprintable() else " " for c in pressed.subject)[:500]
+    found["Date"] = format_datetime(now)
+    found["Message-ID"] = make_msgid(domain=sender.rpartition("@")[2])
+    found["Content-Language"] = facts.language
+    # So that no machine answers it (RFC 3834, 5).
+    found["Auto-Submitted"] = "auto-generated"
+    found.set_content(pressed.text, cte="quoted-printable")
+    found.add_alternative(pressed.html.decode(), subtype="html", cte="quoted-printable")
+    return Letter(sender, receiver, str(found["Subject"]), pressed.text, found.as_bytes())
+
+
+def named(name: str, address: str) -> Address:
+    """Whom answers go to."""
+    return _named(name, address)

@@ -1,0 +1,155 @@
+"""What visitors write through the form: taken once, kept for as long as the site says, told to the site's owner."""
+
+import hashlib
+import hmac
+import secrets
+from collections.abc import Mapping
+from dataclasses import dataclass, field
+from datetime import datetime, timedelta
+from ipaddress import ip_address, ip_network
+
+from django.conf import settings
+from django.core import signing
+from django.db import IntegrityError, transaction
+
+from hestor.core.contact import enquiry as rules
+from hestor.core.contact.enquiry import Written
+from hestor.core.errors import NotFound
+from hestor.mail.models import Enquiry, NoticesAddress
+from hestor.mail.selectors.letters import named, voice
+from hestor.mail.services.posting import post
+from hestor.press import Renderer
+from hestor.sites.models import Site
+
+_SALT = "hestor.form"
+_STAMP_SECONDS = 60 * 60 * 24
+_SHORT, _LONG = timedelta(minutes=10), timedelta(hours=1)
+
+
+@dataclass(frozen=True)
+class Outcome:
+    """What became of a form: the word that says why it was not taken, and what is wrong with which field.
+
+    It was taken, if there is no such word.
+    """
+
+    refused: str = ""
+    wrong: Mapping[str, rules.Wrong] = field(default_factory=dict)
+
+
+def new_stamp(site_id: int) -> str:
+    """A stamp for one form of a site: good for a day."""
+    return signing.dumps([site_id, secrets.token_urlsafe(12)], salt=_SALT)
+
+
+def _nonce(site_id: int, stamp: str) -> str:
+    """What makes a stamp the only one of its kind; empty for one that is too old, was altered, or is another site's."""
+    try:
+        own, nonce = signing.loads(stamp, salt=_SALT, max_age=_STAMP_SECONDS)
+    except (signing.BadSignature, ValueError, TypeError):
+        return ""
+    return str(nonce) if own == site_id else ""
+
+
+def _origin(address: str, now: datetime) -> str:
+    """Tells senders apart for a day, without keeping where they are: an address, of IPv6 the network of its house."""
+    try:
+        read = ip_address(address)
+    except ValueError:
+        return ""
+    place = str(ip_network((read, 64), strict=False)) if read.version == 6 else str(read)
+    said = f"{now:%Y-%m-%d} {place}".encode()
+    return hmac.new(settings.SECRET_KEY.encode(), said, hashlib.sha256).hexdigest()[:32]
+
+
+def _is_too_much(site: Site, origin: str, now: datetime) -> bool:
+    """Whether one sender, or all together, wrote as much as may be taken in so short a time."""
+    recent = Enquiry.objects.filter(received__gt=now - _SHORT, origin=origin, site=site)
+    if origin and recent.count() >= settings.ENQUIRIES_OF_ONE:
+        return True
+    return Enquiry.objects.filter(site=site, received__gt=now - _LONG).count() >= settings.ENQUIRIES_OF_ALL
+
+
+def take(site: Site, path: str, given: Mapping[str, str], trap: str, address: str, now: datetime) -> Outcome:
+    """Takes what a visitor wrote; a form that comes twice is taken once. Nothing is kept of one that is refused."""
+    nonce = _nonce(site.pk, given.get("stamp", ""))
+    written, wrong = rules.read(given)
+    if wrong:
+        return Outcome("contact.form.unsent", wrong)
+    if not nonce:
+        return Outcome("contact.form.stale")
+    said = (nonce, written.name, written.email, written.message)
+    digest = hashlib.sha256("\0".join(said).encode()).hexdigest()
+    if Enquiry.objects.filter(site=site, digest=digest).exists():
+        return Outcome()
+    origin = _origin(address, now)
+    try:
+        with transaction.atomic():
+            if _is_too_much(site, origin, now):
+                return Outcome("contact.form.busy")
+            keep(site, written, path, now, bool(trap), digest, origin)
+    except IntegrityError:
+        # The same form came twice at once; the other one was taken.
+        return Outcome()
+    return Outcome()
+
+
+def keep(
+    site: Site, written: Written, path: str, now: datetime, suspect: bool, digest: str, origin: str = ""
+) -> Enquiry:
+    """Keeps what was written on the page at ``path``, and tells the site's owner unless it is ``suspect``."""
+    said = {"name": written.name, "email": written.email, "message": written.message}
+    kept = Enquiry.objects.create(
+        site=site, **said, path=path, received=now, suspect=suspect, digest=digest, origin=origin
+    )
+    if not suspect:
+        _tell(site, kept, written, now)
+    return kept
+
+
+def _tell(site: Site, kept: Enquiry, written: Written, now: datetime) -> None:
+    """Tells the site's owner, where notices go somewhere."""
+    receiver = NoticesAddress.objects.filter(site=site).values_list("address", flat=True).first()
+    if not receiver:
+        return
+    moment = Renderer(voice(site), now).frame.moment(now)
+    name = written.name or written.email
+    said = {"name": name, "address": written.email, "moment": moment, "message": written.message}
+    post(site, "enquiry", said, receiver, now, named(written.name, written.email), kept)
+
+
+def find(site: Site, number: int) -> Enquiry:
+    """One message of a site. Raises NotFound."""
+    found = Enquiry.objects.filter(site=site, pk=number).first()
+    if found is None:
+        raise NotFound
+    return found
+
+
+def mark(site: Site, number: int, done: bool | None, suspect: bool | None, now: datetime) -> Enquiry:
+    """Marks a message as done or not, as sent by a program or not. One that turns out to be a person's is told of."""
+    with transaction.atomic():
+        found = find(site, number)
+        if done is not None:
+            found.done = now if done else None
+        was_suspect, found.suspect = found.suspect, found.suspect if suspect is None else suspect
+        found.save(update_fields=["done", "suspect"])
+        if was_suspect and not found.suspect and not found.messages.exists():
+            _tell(site, found, Written(found.name, found.email, found.message), now)
+        return found
+
+
+def delete(site: Site, number: int) -> None:
+    """Deletes a message, and what was sent of it. Raises NotFound."""
+    find(site, number).delete()
+
+
+def delete_old(now: datetime) -> int:
+    """Deletes, on every site, what is older than its form says; says how many."""
+    gone = 0
+    for site in Site.objects.all():
+        days = timedelta(days=voice(site).facts.enquiry_days)
+        gone += Enquiry.objects.filter(site=site, received__lt=now - days).delete()[1].get("hestor_mail.Enquiry", 0)
+    # By then nobody needs to be told apart any more.
+    Enquiry.objects.filter(received__lt=now - timedelta(days=1)).exclude(origin="").update(origin="")
+    return gone

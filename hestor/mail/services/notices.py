@@ -1,0 +1,149 @@
+"""Where a site's notices go: an address comes into force once its reader followed a link, within a day."""
+
+import secrets
+from dataclasses import dataclass
+from datetime import datetime, timedelta
+
+from django.conf import settings
+from django.core import signing
+from django.db import transaction
+
+from hestor.core.errors import ConfirmationSpent, InvalidInput, NotFound, Problem, TooManyLinks
+from hestor.core.facts import document
+from hestor.mail.models import Message, NoticesAddress
+from hestor.mail.selectors.letters import voice
+from hestor.mail.services.posting import post
+from hestor.press import Renderer
+from hestor.sites.models import Site
+from hestor.sites.services.facts import write_facts
+
+_SALT = "hestor.notices"
+GOOD_FOR = timedelta(days=1)
+_KEY = "notices_email"
+# Whoever may edit a site must not be able to fill somebody else's mailbox.
+_MOST_A_DAY = 10
+
+
+@dataclass(frozen=True)
+class Standing:
+    """Which address is in force, which the house style names, and which was asked, when."""
+
+    in_force: str
+    since: datetime | None
+    wished: str
+    asked: str
+    asked_at: datetime | None
+
+
+def _kept(site: Site) -> NoticesAddress:
+    return NoticesAddress.objects.filter(site=site).first() or NoticesAddress(site=site)
+
+
+def standing(site: Site, now: datetime) -> Standing:
+    """How things stand with a site's notices."""
+    kept = _kept(site)
+    is_open = bool(kept.asked and kept.asked > now - GOOD_FOR and kept.asked_address == site.facts.notices_email)
+    return Standing(
+        kept.address,
+        kept.since,
+        site.facts.notices_email,
+        kept.asked_address if is_open else "",
+        kept.asked if is_open else None,
+    )
+
+
+def _root() -> str:
+    port = f":{settings.PUBLIC_PORT}" if settings.PUBLIC_PORT else ""
+    return f"{'https' if settings.HTTPS else 'http'}://{settings.DESK_HOST}{port}"
+
+
+def ask(site_id: int, now: datetime) -> Standing:
+    """Sends a link to the address that the house style names; where it names none, notices stop at once.
+
+    A link sent before is good no more. Raises InvalidInput where that address is in force already, TooManyLinks.
+    """
+    with transaction.atomic():
+        site = Site.objects.filter(pk=site_id).first()
+        if site is None:
+            raise NotFound
+        kept, wished = _kept(site), site.facts.notices_email
+        if wished == kept.address:
+            raise InvalidInput([Problem(_KEY, "notices_in_force")])
+        if not wished:
+            _put_in_force(kept, "", now)
+            return standing(site, now)
+        if Message.objects.filter(site=site, kind="confirm", made__gt=now - GOOD_FOR).count() >= _MOST_A_DAY:
+            raise TooManyLinks(most=_MOST_A_DAY)
+        kept.asked_address, kept.asked_nonce, kept.asked = wished, secrets.token_hex(16), now
+        kept.save()
+        token = signing.dumps([site.pk, kept.asked_nonce], salt=_SALT)
+        post(site, "confirm", {"address": wished, "link": f"{_root()}/confirm/{token}"}, wished, now)
+        return standing(site, now)
+
+
+def leave(site_id: int, revision: int, now: datetime) -> Site:
+    """Takes the wish back: the house style names the address in force, no link is good. Raises StaleRevision."""
+    with transaction.atomic():
+        kept = NoticesAddress.objects.filter(site_id=site_id).first()
+        if kept:
+            kept.asked_address, kept.asked_nonce, kept.asked = "", "", None
+            kept.save()
+        return write_facts(site_id, {_KEY: kept.address if kept else ""}, revision)
+
+
+def _read(token: str, now: datetime) -> NoticesAddress:
+    """Whom a link asks. Raises ConfirmationSpent for one that was used, altered, or is too old."""
+    try:
+        site_id, nonce = signing.loads(token, salt=_SALT, max_age=GOOD_FOR)
+    except (signing.BadSignature, ValueError, TypeError) as error:
+        raise ConfirmationSpent from error
+    kept = NoticesAddress.objects.select_related("site").filter(site_id=site_id).first()
+    if kept is None or not kept.asked_nonce or not secrets.compare_digest(kept.asked_nonce, str(nonce)):
+        raise ConfirmationSpent
+    if kept.asked is None or kept.asked < now - GOOD_FOR:
+        raise ConfirmationSpent
+    return kept
+
+
+@dataclass(frozen=True)
+class Asked:
+    """What a link asks for: notices about a site, at an address."""
+
+    site: str
+    address: str
+
+
+def asked_by(token: str, now: datetime) -> Asked:
+    """What a link asks, without agreeing: programs that look at mail follow links, too. Raises ConfirmationSpent."""
+    kept = _read(token, now)
+    return Asked(kept.site.facts.name, kept.asked_address)
+
+
+def confirm(token: str, now: datetime) -> Asked:
+    """Puts the address of a link in force. Raises ConfirmationSpent."""
+    with transaction.atomic():
+        kept = _read(token, now)
+        found = Asked(kept.site.facts.name, kept.asked_address)
+        _put_in_force(kept, kept.asked_address, now)
+        return found
+
+
+def _put_in_force(kept: NoticesAddress, address: str, now: datetime) -> None:
+    former = kept.address
+    kept.address, kept.since = address, now
+    kept.asked_address, kept.asked_nonce, kept.asked = "", "", None
+    kept.save()
+    if former and address:
+        moment = Renderer(voice(kept.site), now).frame.moment(now)
+        post(kept.site, "replaced", {"address": address, "moment": moment}, former, now)
+
+
+def set_in_force(site: Site, address: str, now: datetime) -> None:
+    """Puts an address in force without asking, for whoever runs the installation. Raises InvalidInput."""
+    value, problems = document.check(_KEY, address)
+    if problems:
+        raise InvalidInput(problems)
+    with transaction.atomic():
+        fresh = Site.objects.get(pk=site.pk)
+        write_facts(site.pk, {_KEY: value}, fresh.revision)
+        _put_in_force(_kept(fresh), value, now)
