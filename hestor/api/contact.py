@@ -7,10 +7,17 @@ from ninja import Field, Router, Schema, Status
 
 from hestor.api.auth import site_for
 from hestor.api.errors import field_error
-from hestor.api.mail_schemas import ContactPageIn, ContactState, DetailsIn, DetailsOut, PartOut
+from hestor.api.mail_schemas import (
+    AddressChoiceOut,
+    AddressPartOut,
+    ContactPageIn,
+    ContactState,
+    DetailsIn,
+    DetailsOut,
+)
 from hestor.api.schemas import FieldErrorOut, ProblemOut, Strict
 from hestor.core.contact import addresses, delivery, imprint, phones, postal
-from hestor.core.contact.postal import PostalAddress
+from hestor.core.contact.postal import Part, PostalAddress
 from hestor.core.facts import organisation
 from hestor.core.roles import Action
 from hestor.mail import names
@@ -61,11 +68,13 @@ def check(request: HttpRequest, site: str, given: AddressIn) -> dict[str, Any]:
     return {**out, "notices": [field_error(one) for one in notices], "takes": domain.takes, "hosts": list(domain.hosts)}
 
 
-def _form(country: str) -> list[list[PartOut]]:
-    return [
-        [PartOut(field=p.field, called=p.called, is_usual=p.is_usual, choices=list(p.choices)) for p in line]
-        for line in postal.form(country)
-    ]
+def _part(part: Part) -> AddressPartOut:
+    choices = [AddressChoiceOut(code=code, name=name) for code, name in part.choices]
+    return AddressPartOut(field=part.field, called=part.called, is_usual=part.is_usual, choices=choices)
+
+
+def _form(country: str) -> list[list[AddressPartOut]]:
+    return [[_part(part) for part in line] for line in postal.form(country)]
 
 
 def _home(site: Site, address: PostalAddress | None) -> str:

@@ -133,13 +133,20 @@ class DetailsIn(Strict):
     postal_address: Any = None
 
 
-class PartOut(Schema):
+class AddressChoiceOut(Schema):
+    """One of the values of a part, and its name."""
+
+    code: str
+    name: str
+
+
+class AddressPartOut(Schema):
     """A part of a country's form of addresses: our field, what it is called there, its choices by their names."""
 
     field: str
     called: str
     is_usual: bool
-    choices: list[tuple[str, str]]
+    choices: list[AddressChoiceOut]
 
 
 class DetailsOut(Schema):
@@ -150,7 +157,7 @@ class DetailsOut(Schema):
     phone_abroad: str
     phone_example: str
     address: list[str]
-    form: list[list[PartOut]]
+    form: list[list[AddressPartOut]]
     notices: list[FieldErrorOut]
 
 

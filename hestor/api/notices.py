@@ -6,10 +6,9 @@ from django.http import HttpRequest
 from ninja import Router
 
 from hestor import clock
-from hestor.api.auth import needed_revision, site_for
+from hestor.api.auth import site_for
 from hestor.api.mail_schemas import AskedOut, NoticesOut, TokenIn
-from hestor.api.schemas import ProblemOut, StyleOut
-from hestor.api.style import style_out
+from hestor.api.schemas import ProblemOut
 from hestor.core.roles import Action
 from hestor.mail.services import notices
 
@@ -29,11 +28,11 @@ def ask(request: HttpRequest, site: str) -> NoticesOut:
     return NoticesOut(**asdict(notices.ask(found.pk, clock.now())))
 
 
-@router.post("/sites/{site}/notices/leave", response={200: StyleOut, 404: ProblemOut, 412: ProblemOut})
-def leave(request: HttpRequest, site: str) -> StyleOut:
-    """Leaves it at the address in force: the house style names that one again."""
+@router.post("/sites/{site}/notices/leave", response={200: NoticesOut, 404: ProblemOut})
+def leave(request: HttpRequest, site: str) -> NoticesOut:
+    """Leaves it at the address in force: the house style names that one again, and no link is good any more."""
     found = site_for(request, site, Action.EDIT)
-    return style_out(notices.leave(found.pk, needed_revision(request), clock.now()))
+    return NoticesOut(**asdict(notices.leave(found.pk, clock.now())))
 
 
 @router.post("/notices/asked", auth=None, response={200: AskedOut, 410: ProblemOut})

@@ -22,12 +22,14 @@ def style_out(site: Site) -> StyleOut:
     """The house style of a site as it is now."""
     live = live_edition(site)
     keys, pages = count_changes(site, live)
+    # What is private is no part of an edition, and in force by itself.
+    live_facts = document.without_private(live.facts, site.facts) if live else None
     return StyleOut(
         revision=site.revision,
         facts=site.facts,
-        live_facts=live.facts if live else None,
+        live_facts=live_facts,
         words=all_words(site.facts),
-        live_words=all_words(live.facts) if live else {},
+        live_words=all_words(live_facts) if live_facts else {},
         derived=document.derived(site.facts),
         changed=list(keys),
         changed_pages=pages,

@@ -8,11 +8,13 @@ import sys
 from pathlib import Path
 from typing import Any
 
-from hestor.core.facts.document import SPECS
+from hestor.core.facts import document
+from hestor.core.facts.document import SPECS, Facts
 from hestor.core.facts.spec import Band, FactSpec, Slot
 from hestor.core.places.all import DRAWN, FILE_PLACES
 
 _HEAD = "// Made from the facts' specs (hestor/core/facts) by `make types`; never edited by hand.\n"
+_IMPORT = 'import type { components } from "./schema";\n\n'
 
 
 def _slot(slot: Slot) -> dict[str, Any]:
@@ -30,6 +32,7 @@ def _fact(key: str, spec: FactSpec) -> dict[str, Any]:
         "within": spec.within or None,
         "visual": spec.visual,
         "takesFillIns": spec.takes_fill_ins,
+        "common": spec.common,
         **limits,
         "slots": [_slot(slot) for slot in spec.slots],
     }
@@ -45,7 +48,14 @@ def facts_source() -> str:
         "FILE_PLACES": [one.place.value for one in FILE_PLACES],
     }
     consts = (f"export const {name} = {json.dumps(found, indent=2)} as const;" for name, found in lists.items())
-    return "\n\n".join((_HEAD + next(consts), *consts, "export type DrawnPlace = (typeof DRAWN)[number];")) + "\n"
+    drawn = "export type DrawnPlace = (typeof DRAWN)[number];"
+    return "\n\n".join((_HEAD + _IMPORT + next(consts), *consts, drawn, _defaults())) + "\n"
+
+
+def _defaults() -> str:
+    """What a site says of which only the name is known."""
+    said = json.dumps(document.plain(Facts(name="-")), indent=2)
+    return f'export const DEFAULTS: components["schemas"]["Facts"] = {said};'
 
 
 if __name__ == "__main__":

@@ -1,4 +1,6 @@
 // Made from the facts' specs (hestor/core/facts) by `make types`; never edited by hand.
+import type { components } from "./schema";
+
 export const BAND_IDS = [
   "words",
   "brand",
@@ -18,6 +20,7 @@ export const FACTS = [
     "within": null,
     "visual": false,
     "takesFillIns": false,
+    "common": false,
     "least": 1,
     "most": 120,
     "slots": [
@@ -37,6 +40,7 @@ export const FACTS = [
     "within": null,
     "visual": false,
     "takesFillIns": false,
+    "common": false,
     "least": 0,
     "most": 30,
     "slots": [
@@ -53,6 +57,7 @@ export const FACTS = [
     "within": null,
     "visual": false,
     "takesFillIns": false,
+    "common": false,
     "least": 0,
     "most": 160,
     "slots": [
@@ -73,6 +78,7 @@ export const FACTS = [
     "within": null,
     "visual": false,
     "takesFillIns": false,
+    "common": false,
     "least": 0,
     "most": 320,
     "slots": [
@@ -90,6 +96,7 @@ export const FACTS = [
     "within": null,
     "visual": false,
     "takesFillIns": true,
+    "common": false,
     "least": 0,
     "most": 300,
     "slots": [
@@ -106,6 +113,7 @@ export const FACTS = [
     "within": null,
     "visual": true,
     "takesFillIns": false,
+    "common": false,
     "slots": [
       {
         "place": "header"
@@ -131,6 +139,7 @@ export const FACTS = [
     "within": "logo",
     "visual": true,
     "takesFillIns": false,
+    "common": false,
     "slots": []
   },
   {
@@ -141,6 +150,7 @@ export const FACTS = [
     "within": "logo",
     "visual": true,
     "takesFillIns": false,
+    "common": false,
     "slots": []
   },
   {
@@ -151,6 +161,7 @@ export const FACTS = [
     "within": "logo",
     "visual": true,
     "takesFillIns": false,
+    "common": false,
     "least": 24,
     "most": 480,
     "slots": []
@@ -163,6 +174,7 @@ export const FACTS = [
     "within": "logo",
     "visual": true,
     "takesFillIns": false,
+    "common": false,
     "slots": []
   },
   {
@@ -173,6 +185,7 @@ export const FACTS = [
     "within": null,
     "visual": true,
     "takesFillIns": false,
+    "common": false,
     "slots": [
       {
         "place": "tab"
@@ -203,6 +216,7 @@ export const FACTS = [
     "within": null,
     "visual": true,
     "takesFillIns": false,
+    "common": false,
     "slots": [
       {
         "place": "share"
@@ -217,6 +231,7 @@ export const FACTS = [
     "within": null,
     "visual": true,
     "takesFillIns": false,
+    "common": false,
     "slots": [
       {
         "place": "header"
@@ -231,6 +246,7 @@ export const FACTS = [
     "within": null,
     "visual": true,
     "takesFillIns": false,
+    "common": false,
     "slots": [
       {
         "place": "links"
@@ -245,6 +261,7 @@ export const FACTS = [
     "within": null,
     "visual": true,
     "takesFillIns": false,
+    "common": false,
     "slots": [
       {
         "place": "share",
@@ -260,6 +277,7 @@ export const FACTS = [
     "within": null,
     "visual": false,
     "takesFillIns": false,
+    "common": true,
     "slots": [
       {
         "place": "footer"
@@ -280,6 +298,7 @@ export const FACTS = [
     "within": null,
     "visual": false,
     "takesFillIns": true,
+    "common": false,
     "least": 0,
     "most": 80,
     "slots": [
@@ -296,6 +315,7 @@ export const FACTS = [
     "within": null,
     "visual": false,
     "takesFillIns": false,
+    "common": false,
     "slots": [
       {
         "place": "footer"
@@ -310,6 +330,7 @@ export const FACTS = [
     "within": null,
     "visual": false,
     "takesFillIns": false,
+    "common": false,
     "slots": []
   },
   {
@@ -320,6 +341,7 @@ export const FACTS = [
     "within": null,
     "visual": false,
     "takesFillIns": false,
+    "common": false,
     "slots": [
       {
         "place": "contact"
@@ -334,6 +356,7 @@ export const FACTS = [
     "within": null,
     "visual": false,
     "takesFillIns": false,
+    "common": false,
     "slots": [
       {
         "place": "footer"
@@ -351,6 +374,7 @@ export const FACTS = [
     "within": null,
     "visual": false,
     "takesFillIns": false,
+    "common": true,
     "least": 0,
     "most": 160,
     "slots": [
@@ -370,6 +394,7 @@ export const FACTS = [
     "within": null,
     "visual": false,
     "takesFillIns": false,
+    "common": true,
     "slots": [
       {
         "place": "contact"
@@ -387,6 +412,7 @@ export const FACTS = [
     "within": null,
     "visual": false,
     "takesFillIns": false,
+    "common": true,
     "slots": [
       {
         "place": "contact"
@@ -404,6 +430,7 @@ export const FACTS = [
     "within": null,
     "visual": false,
     "takesFillIns": false,
+    "common": true,
     "slots": [
       {
         "place": "contact"
@@ -418,6 +445,7 @@ export const FACTS = [
     "within": null,
     "visual": false,
     "takesFillIns": false,
+    "common": true,
     "slots": [
       {
         "place": "contact"
@@ -432,6 +460,7 @@ export const FACTS = [
     "within": null,
     "visual": false,
     "takesFillIns": false,
+    "common": false,
     "slots": []
   },
   {
@@ -442,6 +471,7 @@ export const FACTS = [
     "within": null,
     "visual": false,
     "takesFillIns": false,
+    "common": false,
     "slots": []
   },
   {
@@ -452,6 +482,7 @@ export const FACTS = [
     "within": null,
     "visual": false,
     "takesFillIns": false,
+    "common": false,
     "slots": [
       {
         "place": "footer"
@@ -466,6 +497,7 @@ export const FACTS = [
     "within": null,
     "visual": false,
     "takesFillIns": false,
+    "common": false,
     "slots": [
       {
         "place": "dated"
@@ -480,6 +512,7 @@ export const FACTS = [
     "within": null,
     "visual": false,
     "takesFillIns": false,
+    "common": false,
     "slots": [
       {
         "place": "dated",
@@ -495,6 +528,7 @@ export const FACTS = [
     "within": null,
     "visual": false,
     "takesFillIns": false,
+    "common": false,
     "slots": [
       {
         "place": "dated"
@@ -509,6 +543,7 @@ export const FACTS = [
     "within": null,
     "visual": false,
     "takesFillIns": false,
+    "common": false,
     "slots": [
       {
         "place": "calendar"
@@ -523,6 +558,7 @@ export const FACTS = [
     "within": null,
     "visual": false,
     "takesFillIns": false,
+    "common": false,
     "slots": [
       {
         "place": "hours"
@@ -560,3 +596,55 @@ export const FILE_PLACES = [
 ] as const;
 
 export type DrawnPlace = (typeof DRAWN)[number];
+
+export const DEFAULTS: components["schemas"]["Facts"] = {
+  "name": "-",
+  "short_name": "",
+  "tagline": "",
+  "description": "",
+  "footer_text": "\u00a9 {year} {site}",
+  "logo": null,
+  "logo_dark": null,
+  "logo_plate": "",
+  "logo_width": 0,
+  "logo_says_name": false,
+  "icon": null,
+  "share_picture": null,
+  "brand_colour": "#3d4f7c",
+  "accent_colour": "",
+  "typefaces": "reading",
+  "contact_email": "",
+  "contact_label": "",
+  "contact_protection": "",
+  "notices_email": "",
+  "enquiry_days": 180,
+  "contact_parts": {
+    "footer": [
+      "email"
+    ],
+    "page": [
+      "legal_name",
+      "address",
+      "phone",
+      "email",
+      "hours",
+      "registrations",
+      "social",
+      "form",
+      "card"
+    ]
+  },
+  "legal_name": "",
+  "postal_address": null,
+  "phone": "",
+  "registrations": [],
+  "social": [],
+  "language": "en-GB",
+  "own_words": [],
+  "time_zone": "UTC",
+  "date_long": "",
+  "date_short": "",
+  "time_style": "",
+  "first_weekday": "",
+  "opening_hours": null
+};

@@ -973,7 +973,7 @@ export interface paths {
         put?: never;
         /**
          * Leave
-         * @description Leaves it at the address in force: the house style names that one again.
+         * @description Leaves it at the address in force: the house style names that one again, and no link is good any more.
          */
         post: operations["hestor_api_notices_leave"];
         delete?: never;
@@ -1369,6 +1369,16 @@ export interface components {
             name: string;
         };
         /**
+         * AddressChoiceOut
+         * @description One of the values of a part, and its name.
+         */
+        AddressChoiceOut: {
+            /** Code */
+            code: string;
+            /** Name */
+            name: string;
+        };
+        /**
          * AddressIn
          * @description An address to look at.
          */
@@ -1396,6 +1406,20 @@ export interface components {
              * @enum {string}
              */
             takes: "yes" | "no" | "refuses" | "missing" | "unknown";
+        };
+        /**
+         * AddressPartOut
+         * @description A part of a country's form of addresses: our field, what it is called there, its choices by their names.
+         */
+        AddressPartOut: {
+            /** Called */
+            called: string;
+            /** Choices */
+            choices: components["schemas"]["AddressChoiceOut"][];
+            /** Field */
+            field: string;
+            /** Is Usual */
+            is_usual: boolean;
         };
         /**
          * AskedOut
@@ -1746,7 +1770,7 @@ export interface components {
             /** Country */
             country: string;
             /** Form */
-            form: components["schemas"]["PartOut"][][];
+            form: components["schemas"]["AddressPartOut"][][];
             /** Notices */
             notices: components["schemas"]["FieldErrorOut"][];
             /** Phone */
@@ -2784,20 +2808,20 @@ export interface components {
         };
         /**
          * PartOut
-         * @description A part of a country's form of addresses: our field, what it is called there, its choices by their names.
+         * @description A part of a form: a field by its ``pattern`` with the ways to write it, or a ``text`` between fields.
          */
         PartOut: {
-            /** Called */
-            called: string;
-            /** Choices */
-            choices: [
-                string,
-                string
-            ][];
-            /** Field */
-            field: string;
-            /** Is Usual */
-            is_usual: boolean;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "weekday" | "day" | "month" | "year" | "hour" | "minute" | "second" | "half" | "other" | "text";
+            /** Pattern */
+            pattern: string;
+            /** Text */
+            text: string;
+            /** Widths */
+            widths: components["schemas"]["WidthOut"][];
         };
         /**
          * Parts
@@ -6167,20 +6191,11 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["StyleOut"];
+                    "application/json": components["schemas"]["NoticesOut"];
                 };
             };
             /** @description Not Found */
             404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemOut"];
-                };
-            };
-            /** @description Precondition Failed */
-            412: {
                 headers: {
                     [name: string]: unknown;
                 };

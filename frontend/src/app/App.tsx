@@ -1,14 +1,20 @@
 import type { ReactNode } from "react";
 import { ErrorBoundary } from "react-error-boundary";
 import { Navigate, Route, Routes, useLocation } from "react-router";
-import { AccountView, FirstAccount, NewPassword, SignIn, useOwnLanguage, useSession } from "../accounts";
+import {
+  AccountView,
+  ConfirmAddress,
+  FirstAccount,
+  NewPassword,
+  SignIn,
+  useOwnLanguage,
+  useSession,
+} from "../accounts";
 import type { Session } from "../api/client";
 import { EditionsView } from "../editions";
 import { SheetView } from "../house-style";
-import { PagesView } from "../pages";
-import { PicturesView } from "../pictures";
-import { ReviewView } from "../review";
 import { NewSite, useSites } from "../sites";
+import { later } from "../ui/later";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { DeskKeys } from "./DeskKeys";
 import { lastSite } from "./lastSite";
@@ -16,6 +22,13 @@ import { NoSite } from "./NoSite";
 import { Nowhere } from "./Nowhere";
 import { SiteFrame } from "./SiteFrame";
 import { ViewFailed } from "./ViewFailed";
+
+// The sheet is what one comes for; the other views are fetched when they are opened.
+const PagesView = later(async () => (await import("../pages")).PagesView);
+const PicturesView = later(async () => (await import("../pictures")).PicturesView);
+const MailView = later(async () => (await import("../mail")).MailView);
+const ReviewView = later(async () => (await import("../review")).ReviewView);
+const CONFIRM = /^\/confirm\/(.+)$/;
 
 type Person = NonNullable<Session["account"]>;
 
@@ -47,7 +60,10 @@ function Desk() {
   const session = useSession();
   useOwnLanguage(session.data);
   // Whoever lost the password is signed in nowhere.
-  if (useLocation().pathname === "/new-password") return <NewPassword />;
+  const path = useLocation().pathname;
+  if (path === "/new-password") return <NewPassword />;
+  const confirm = CONFIRM.exec(path)?.[1];
+  if (confirm) return <ConfirmAddress token={confirm} />;
   return (
     <QueryBoundary query={session}>
       {(now) => {
@@ -62,6 +78,7 @@ function Desk() {
               <Route path="style" element={<SheetView />} />
               <Route path="pages" element={<PagesView />} />
               <Route path="pictures" element={<PicturesView />} />
+              <Route path="mail" element={<MailView />} />
               <Route path="editions" element={<EditionsView />} />
               <Route path="review" element={<ReviewView />} />
             </Route>

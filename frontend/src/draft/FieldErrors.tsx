@@ -1,6 +1,6 @@
 import { useTranslation } from "react-i18next";
 import { fixOf } from "./fixes";
-import { useFieldState, useFieldText, useStore } from "./hooks";
+import { useFieldState, useFieldText, useSelect, useStore } from "./hooks";
 import type { DocumentId } from "./store";
 
 /** What is wrong with a field's words, each with its fix. */
@@ -8,6 +8,7 @@ export function FieldErrors({ document, field, id }: { document: DocumentId; fie
   const { t } = useTranslation();
   const store = useStore();
   const text = useFieldText(document, field);
+  const isText = useSelect((one) => typeof one.document(document).value(field) === "string");
   const { errors } = useFieldState(document, field);
   return (
     <>
@@ -17,7 +18,8 @@ export function FieldErrors({ document, field, id }: { document: DocumentId; fie
         ))}
       </div>
       {errors.map((error, index) => {
-        const fixed = fixOf(text, error)?.fixed;
+        // What is wrong within a value that is no text is put right where it stands.
+        const fixed = isText ? fixOf(text, error)?.fixed : null;
         if (fixed == null) return null;
         return (
           <button

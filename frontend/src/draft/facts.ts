@@ -19,6 +19,8 @@ export interface Row {
   editor: Editor;
   size: Spec["size"];
   slots: readonly Slot[];
+  /** Whether an owner may say it once for all sites. */
+  common: boolean;
 }
 
 export interface Band {
@@ -43,7 +45,8 @@ export function leastOf(key: string): number | undefined {
 
 function rowOf(spec: Spec): Row {
   const further = FACTS.filter((fact) => fact.within === spec.key).map((fact) => fact.key);
-  return { key: spec.key, keys: [spec.key, ...further], editor: spec.editor, size: spec.size, slots: spec.slots };
+  const { key, editor, size, slots, common } = spec;
+  return { key, keys: [key, ...further], editor, size, slots, common };
 }
 
 /** The sheet, as the facts' specs lay it out: its bands and rows in order. */

@@ -1,36 +1,11 @@
 import { beforeEach, describe, expect, it, vi } from "vitest";
 import type { Facts, PageFields, PageFull, Style } from "../api/client";
+import { DEFAULTS } from "../api/facts.gen";
 import { ApiProblem, NoConnection } from "../api/problem";
 import { countChanges, isChanged, type FactKey } from "./changes";
 import { DraftStore, type Backend } from "./store";
 
-const FACTS: Facts = {
-  name: "Live",
-  short_name: "",
-  tagline: "Tag",
-  description: "",
-  footer_text: "",
-  brand_colour: "#000000",
-  language: "en-GB",
-  date_long: "",
-  date_short: "",
-  time_style: "",
-  first_weekday: "",
-  own_words: [],
-  contact_email: "",
-  contact_label: "",
-  contact_protection: "",
-  time_zone: "UTC",
-  logo: null,
-  logo_dark: null,
-  logo_plate: "",
-  logo_width: 0,
-  logo_says_name: false,
-  icon: null,
-  share_picture: null,
-  accent_colour: "",
-  typefaces: "reading",
-};
+const FACTS: Facts = { ...DEFAULTS, name: "Live", tagline: "Tag", footer_text: "", brand_colour: "#000000" };
 
 function style(change: Partial<Facts> = {}, revision = 1): Style {
   const facts = { ...FACTS, ...change };

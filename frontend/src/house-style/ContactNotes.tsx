@@ -1,6 +1,7 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { api, result, type Schemas } from "../api/client";
 import { useFact, useSite } from "../draft/hooks";
+import { Advices } from "../ui/Advices";
 import { useSettled } from "../ui/useSettled";
 
 /** What should be thought of with the contact address; what is wrong with it stands with the field itself. */
@@ -18,9 +19,5 @@ export function ContactNotes() {
     staleTime: 60_000,
   }).data;
   if (!email) return null;
-  return checked?.notices.map((notice) => (
-    <p key={notice.code} className="mt-1.5 text-warn">
-      ▲ {notice.message}
-    </p>
-  ));
+  return <Advices notices={checked?.notices ?? []} />;
 }

@@ -11,6 +11,12 @@ import { ClockField } from "./ClockField";
 import { LanguageField } from "./LanguageField";
 import { WeekdayField } from "./WeekdayField";
 
+const NoticesField = later(async () => (await import("../contact")).NoticesField);
+const PhoneField = later(async () => (await import("../contact")).PhoneField);
+const AddressField = later(async () => (await import("../contact")).AddressField);
+const PairsField = later(async () => (await import("../contact")).PairsField);
+const PartsField = later(async () => (await import("../contact")).PartsField);
+const DaysField = later(async () => (await import("../contact")).DaysField);
 const HoursField = later(async () => (await import("./HoursField")).HoursField);
 const OwnWordsField = later(async () => (await import("./OwnWordsField")).OwnWordsField);
 const SIZES = {
@@ -70,6 +76,19 @@ export function FactField({ row, readOnly }: { row: Row; readOnly: boolean }) {
       return <HoursField readOnly={readOnly} />;
     case "protection":
       return <ProtectionField readOnly={readOnly} />;
+    case "notices":
+      return <NoticesField readOnly={readOnly} />;
+    case "phone":
+      return <PhoneField readOnly={readOnly} />;
+    case "address":
+      return <AddressField readOnly={readOnly} />;
+    case "registrations":
+    case "social":
+      return <PairsField fact={row.editor} readOnly={readOnly} />;
+    case "parts":
+      return <PartsField readOnly={readOnly} />;
+    case "days":
+      return <DaysField readOnly={readOnly} />;
     case "own_words":
       return <OwnWordsField readOnly={readOnly} />;
     default:

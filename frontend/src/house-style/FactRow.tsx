@@ -5,8 +5,11 @@ import type { Row } from "../draft/facts";
 import { useSelect } from "../draft/hooks";
 import { FactProofs } from "../proofs/FactProofs";
 import { useInView } from "../proofs/ProofsProvider";
+import { later } from "../ui/later";
 import { FactField } from "./FactField";
 import { Notes } from "./Notes";
+
+const DefaultNote = later(async () => (await import("../contact")).DefaultNote);
 
 function ChangedBar({ row }: { row: Row }) {
   const changed = useSelect(({ facts }) => row.keys.some((key) => isChanged(facts, key)));
@@ -44,6 +47,7 @@ export const FactRow = memo(function FactRow({ row, readOnly }: Props) {
         {row.keys.map((key) => (
           <Notes key={key} fact={key} named={key !== row.key} readOnly={readOnly} />
         ))}
+        {row.common && <DefaultNote fact={row.key} readOnly={readOnly} />}
       </div>
       <div className="dotted px-4.5 py-3.5 max-[899px]:ps-6">
         {/* Beside a long field, such as the icon maker, its proofs stay in view. */}

@@ -1,15 +1,15 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { useTranslation } from "react-i18next";
-import { api, result, type Facts, type Schemas } from "../api/client";
-import { useFact, useFactActions } from "../draft/hooks";
+import { api, result, type Schemas } from "../api/client";
+import { useFact } from "../draft/hooks";
+import { useOwnWords } from "../draft/ownWords";
 import { ActionLink } from "../ui/ActionLink";
 import { Notice } from "../ui/Notice";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { SearchField } from "../ui/SearchField";
 
 type Word = Schemas["WordOut"];
-type OwnWords = Facts["own_words"];
 
 function useWords(language: string, desk: string, shown: boolean) {
   return useQuery({
@@ -29,15 +29,8 @@ interface ListProps {
 /** Each of the site's own words with its meaning; what is written beside it holds for this site. */
 function WordList({ words, language, readOnly }: ListProps) {
   const { t } = useTranslation();
-  const facts = useFactActions();
-  const own = useFact("own_words");
+  const { said, set } = useOwnWords();
   const [sought, setSought] = useState("");
-  const spoken = language.split("-")[0] ?? language;
-  const said = (key: string) => own.find((one) => one.key === key && one.language === spoken)?.text ?? "";
-  const set = (key: string, text: string) => {
-    const others: OwnWords = own.filter((one) => one.key !== key || one.language !== spoken);
-    facts.choose({ own_words: text ? [...others, { language: spoken, key, text }] : others }, true);
-  };
   const wanted = sought.trim().toLowerCase();
   const shown = words.filter((word) => `${word.text}\n${word.meaning}`.toLowerCase().includes(wanted));
   return (

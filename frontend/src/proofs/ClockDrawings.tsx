@@ -1,11 +1,5 @@
-import { useTranslation } from "react-i18next";
 import type { DrawingProps } from "./drawing";
-
-/** Said in place of a drawing where no page of the site has such a thing. */
-function Nowhere({ place }: { place: "event" | "calendar" | "archive" | "hours" }) {
-  const { t } = useTranslation();
-  return <p className="proof w-[224px] px-3 py-2.5 text-[11.5px] leading-snug text-soft">{t(`proof.none.${place}`)}</p>;
-}
+import { Nowhere } from "./Nowhere";
 
 /** A month, its weeks beginning with the site's own first day; days with something on are marked. */
 export function CalendarDrawing({ proof, large }: DrawingProps) {

@@ -1,4 +1,5 @@
 import { ArchiveDrawing, CalendarDrawing, EventDrawing, HoursDrawing } from "./ClockDrawings";
+import { CardDrawing, ContactDrawing, RecordDrawing } from "./ContactDrawings";
 import { type DrawingProps } from "./drawing";
 import { HeaderDrawing } from "./HeaderDrawing";
 import { HomeScreenDrawing } from "./HomeScreenDrawing";
@@ -21,11 +22,13 @@ function Footer({ proof, fact, large }: DrawingProps) {
         className={`border-t border-line px-3 ${large ? "py-5 text-base" : "py-2 text-[10.5px] leading-snug break-words"}`}
       >
         <HighlightedText line={lineOf(proof, "line")} fact={fact} />
-        {lineOf(proof, "contact").text && (
-          <span className="mt-1 block">
-            <HighlightedText line={lineOf(proof, "contact")} fact={fact} />
-          </span>
-        )}
+        {proof.lines
+          .filter((line) => line.role === "contact")
+          .map((line, index) => (
+            <span key={index} className="mt-1 block">
+              <HighlightedText line={line} fact={fact} />
+            </span>
+          ))}
       </p>
     </div>
   );
@@ -115,6 +118,12 @@ export function Drawing(props: DrawingProps) {
       return <LinksDrawing {...props} />;
     case "share":
       return <ShareDrawing {...props} />;
+    case "contact":
+      return <ContactDrawing {...props} />;
+    case "structured":
+      return <RecordDrawing {...props} />;
+    case "card":
+      return <CardDrawing {...props} />;
     default:
       // A place without a drawing is a type error here, not a blank desk.
       return props.proof.place satisfies never;

@@ -16,7 +16,7 @@ interface Props {
   lead: string;
   /** What was said of a site that is being made: the drawings show it at once. */
   said?: { name: string; town: SaidTown | null };
-  children: ReactNode;
+  children?: ReactNode;
 }
 
 /** The day and the time there now, as the town's own language writes them. */

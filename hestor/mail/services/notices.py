@@ -8,7 +8,7 @@ from django.conf import settings
 from django.core import signing
 from django.db import transaction
 
-from hestor.core.errors import ConfirmationSpent, InvalidInput, NotFound, Problem, TooManyLinks
+from hestor.core.errors import ConfirmationSpent, InvalidInput, Problem, TooManyLinks
 from hestor.core.facts import document
 from hestor.mail.models import Message, NoticesAddress
 from hestor.mail.selectors.letters import voice
@@ -16,6 +16,7 @@ from hestor.mail.services.posting import post
 from hestor.press import Renderer
 from hestor.sites.models import Site
 from hestor.sites.services.facts import write_facts
+from hestor.sites.services.locking import locked
 
 _SALT = "hestor.notices"
 GOOD_FOR = timedelta(days=1)
@@ -63,9 +64,7 @@ def ask(site_id: int, now: datetime) -> Standing:
     A link sent before is good no more. Raises InvalidInput where that address is in force already, TooManyLinks.
     """
     with transaction.atomic():
-        site = Site.objects.filter(pk=site_id).first()
-        if site is None:
-            raise NotFound
+        site = locked(site_id)
         kept, wished = _kept(site), site.facts.notices_email
         if wished == kept.address:
             raise InvalidInput([Problem(_KEY, "notices_in_force")])
@@ -81,14 +80,15 @@ def ask(site_id: int, now: datetime) -> Standing:
         return standing(site, now)
 
 
-def leave(site_id: int, revision: int, now: datetime) -> Site:
-    """Takes the wish back: the house style names the address in force, no link is good. Raises StaleRevision."""
+def leave(site_id: int, now: datetime) -> Standing:
+    """Takes the wish back: the house style names the address in force again, and no link is good. Raises NotFound."""
     with transaction.atomic():
-        kept = NoticesAddress.objects.filter(site_id=site_id).first()
-        if kept:
+        site = locked(site_id)
+        kept = _kept(site)
+        if kept.asked:
             kept.asked_address, kept.asked_nonce, kept.asked = "", "", None
             kept.save()
-        return write_facts(site_id, {_KEY: kept.address if kept else ""}, revision)
+        return standing(write_facts(site.pk, {_KEY: kept.address}, site.revision), now)
 
 
 def _read(token: str, now: datetime) -> NoticesAddress:

@@ -81,7 +81,8 @@ def _load_mail(site: Site, config: dict[str, Any]) -> None:
     site.refresh_from_db()
     if address := config["facts"].get("notices_email"):
         set_in_force(site, address, clock.now() - timedelta(days=3))
-    for number, one in enumerate(config.get("enquiries", ())):
+    wrote = sorted(config.get("enquiries", ()), key=lambda one: -one["hours_ago"])
+    for number, one in enumerate(wrote):
         written = Written(one.get("name", ""), one["email"], one["message"].strip())
         received = clock.now() - timedelta(hours=one["hours_ago"])
         kept = keep(site, written, "/contact/", received, one.get("suspect", False), f"demo {number}")

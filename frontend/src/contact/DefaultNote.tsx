@@ -1,0 +1,38 @@
+import { useState } from "react";
+import { useTranslation } from "react-i18next";
+import { same } from "../draft/document";
+import type { FactKey } from "../draft/changes";
+import { useFact, useFactActions, useSite } from "../draft/hooks";
+import { ActionLink } from "../ui/ActionLink";
+import { useSiteDefaults } from "./api";
+import { DefaultDialog } from "./DefaultDialog";
+
+/** Whether a fact is as said for all the owner's sites; and what can be done about it. */
+export function DefaultNote({ fact, readOnly }: { fact: FactKey; readOnly: boolean }) {
+  const { t } = useTranslation();
+  const facts = useFactActions();
+  const defaults = useSiteDefaults(useSite().slug).data;
+  const value = useFact(fact);
+  const [open, setOpen] = useState(false);
+  if (!defaults) return null;
+  const isSet = fact in defaults.values;
+  const common: unknown = defaults.values[fact];
+  const isSame = isSet && same(value, common);
+  return (
+    <div className="mt-2 flex flex-wrap items-baseline gap-x-3 gap-y-1 text-xs text-soft">
+      {isSame && <span>✓ {t(defaults.mine ? "defaults.same" : "defaults.sameTheirs")}</span>}
+      {isSet && !isSame && (
+        <span>
+          {t("defaults.differs", { words: defaults.words[fact] || t("defaults.nothing") })}
+          {!readOnly && (
+            <button type="button" className="act-link ms-2" onClick={() => facts.choose({ [fact]: common })}>
+              {t("defaults.take")}
+            </button>
+          )}
+        </span>
+      )}
+      {defaults.mine && !readOnly && <ActionLink onClick={() => setOpen(true)}>{t("defaults.say")}</ActionLink>}
+      {open && <DefaultDialog fact={fact} value={value} isSet={isSet} onClose={() => setOpen(false)} />}
+    </div>
+  );
+}

@@ -1,0 +1,1 @@
+export { MailView } from "./MailView";
