@@ -6,6 +6,7 @@ from dataclasses import dataclass
 
 from hestor.core.imaging import palettes, typefaces
 from hestor.core.messages.kinds import MessageKind
+from hestor.core.text import lines
 from hestor.press import contact
 from hestor.press.frame import JINJA, Frame
 
@@ -57,6 +58,7 @@ def _text(frame: Frame, parts: Sequence[Paragraph], footer: str) -> str:
 
 def render(frame: Frame, kind: MessageKind, said: Mapping[str, str]) -> Message:
     """The message. Its pictures are named by full addresses, and in the format that every mail program shows."""
+    said = {name: lines.carried(text) for name, text in said.items()}
     facts, brand = frame.facts, frame.public_brand
     text = typefaces.PAIRS[facts.typefaces].text
     subject = " ".join(_filled(frame, frame.word(kind.subject_key), said).split())

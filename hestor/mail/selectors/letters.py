@@ -44,9 +44,17 @@ def own_address(site: Site) -> str:
     return f"{_LOCAL_PART}@{host if host.isascii() else idna.encode(host).decode()}"
 
 
+def _in_header(text: str) -> str:
+    """A text of which nothing can begin another header (RFC 5322, 2.2).
+
+    What looks like an encoded word (RFC 2047) is left unread: the library would put what is in it, breaks and all.
+    """
+    return "".join(c if c.isprintable() else " " for c in text).replace("=?", "= ?")
+
+
 def _named(name: str, address: str) -> Address:
-    """A name with its address, for a header: nothing of it can begin another one (RFC 5322, 2.2)."""
-    plain = " ".join("".join(c if c.isprintable() else " " for c in name).split())
+    """A name with its address, for a header."""
+    plain = " ".join(_in_header(name).split())
     local, _, domain = address.rpartition("@")
     return Address(plain[:_LONGEST_NAME], local.strip('"') if local.startswith('"') else local, domain)
 
@@ -78,14 +86,14 @@ def write(
     found["To"] = _named("", receiver)
     if reply:
         found["Reply-To"] = reply
-    found["Subject"] = "".join(c if c.isprintable() else " " for c in pressed.subject)[:500]
+    found["Subject"] = _in_header(pressed.subject)[:500]
     found["Date"] = format_datetime(now)
     found["Message-ID"] = make_msgid(domain=sender.rpartition("@")[2])
-    found["Content-Language"] = facts.language
     # So that no machine answers it (RFC 3834, 5).
     found["Auto-Submitted"] = "auto-generated"
     found.set_content(pressed.text, cte="quoted-printable")
     found.add_alternative(pressed.html.decode(), subtype="html", cte="quoted-printable")
+    found["Content-Language"] = facts.language
     return Letter(sender, receiver, str(found["Subject"]), pressed.text, found.as_bytes())
 
 

@@ -2,7 +2,7 @@
 
 import re
 from collections.abc import Sequence
-from email import message_from_bytes
+from email import message_from_bytes, message_from_string
 from email.message import EmailMessage
 from email.policy import default
 
@@ -47,7 +47,11 @@ def find(site: Site, number: int) -> Message:
 
 def read(message: Message) -> EmailMessage:
     """The message as mail programs read it."""
-    found = message_from_bytes(bytes(message.raw), policy=default)
+    raw = bytes(message.raw)
+    # Headers in UTF-8 (RFC 6532) are read as text: read as bytes, the library takes their letters for unknown ones.
+    found = (
+        message_from_bytes(raw, policy=default) if raw.isascii() else message_from_string(raw.decode(), policy=default)
+    )
     assert isinstance(found, EmailMessage)  # noqa: S101 - what the policy makes
     return found
 

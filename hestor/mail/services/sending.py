@@ -24,7 +24,7 @@ from hestor.sites.models import Site
 
 _BATCH = 200
 # How long to wait after each try that failed for now; after the last it is given up (RFC 5321, 4.5.4.1: some days).
-PAUSES = tuple(timedelta(minutes=m) for m in (1, 5, 15, 60, 180, 360, 720, 1440, 1440, 1440))
+PAUSES = tuple(timedelta(minutes=m) for m in (1, 5, 15, 60, 180, 360, 720, 1440, 1440, 1440, 1440))
 _AGAIN = (State.FAILED, State.UNSURE)
 
 
