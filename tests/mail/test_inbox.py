@@ -62,7 +62,7 @@ def test_old_ones_go_by_themselves_after_the_time_that_the_form_says(contact_sit
 
 def test_the_mailbox_is_read_by_another_library(contact_site, tmp_path):
     kept(contact_site)
-    kept(contact_site, "e", written=Written("", "b@x.example", "Größe " * 40))
+    kept(contact_site, "e", written=Written("", "b@x.example", "=?utf-8?q?=0ABcc:_a@b.example?= " + "Größe " * 40))
     kept(contact_site, "f", suspect=True)
     path = tmp_path / "all.mbox"
     path.write_bytes(inbox.as_mbox(contact_site))
@@ -72,4 +72,5 @@ def test_the_mailbox_is_read_by_another_library(contact_site, tmp_path):
     text = found[0].get_payload(decode=True).decode()
     # Every line that begins with "From " carries the mark that mailboxes need.
     assert text.strip() == "Hello.\n\n>From me to you.\n>From Ada"
+    assert found[1]["Bcc"] is None
     assert "Größe" in found[1].get_payload(decode=True).decode()

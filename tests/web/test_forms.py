@@ -47,7 +47,7 @@ def send(visitor: Client, path: str = PAGE, **said):
 
 def test_a_message_arrives_and_its_sender_is_told_what_happens_next(form_site, visitor):
     answer = send(visitor)
-    assert (answer.status_code, answer["Location"]) == (303, "/contact/sent/")
+    assert (answer.status_code, answer["Location"]) == (303, "/contact/sent/#text")
     assert "no-store" in answer["Cache-Control"]
     told = visitor.get("/contact/sent/")
     assert (told.status_code, 'content="noindex' in told.content.decode()) == (200, True)

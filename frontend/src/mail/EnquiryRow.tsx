@@ -60,7 +60,6 @@ export function EnquiryRow({ enquiry, mayEdit }: { enquiry: Enquiry; mayEdit: bo
       <button
         type="button"
         aria-expanded={open}
-        aria-label={t("inbox.open", { name: enquiry.name || enquiry.email })}
         onClick={() => setOpen(!open)}
         className="grid w-full gap-x-5 px-6 py-3 text-start hover:bg-board/60 sm:grid-cols-[14rem_1fr_auto]"
       >

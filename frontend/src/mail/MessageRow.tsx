@@ -73,7 +73,6 @@ export function MessageRow({ message, mayEdit }: { message: Message; mayEdit: bo
       <button
         type="button"
         aria-expanded={open}
-        aria-label={t("tray.open", { subject: message.subject })}
         onClick={() => setOpen(!open)}
         className="grid w-full gap-x-5 px-6 py-3 text-start hover:bg-board/60 sm:grid-cols-[1fr_auto_13rem]"
       >

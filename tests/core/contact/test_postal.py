@@ -35,6 +35,8 @@ def kept(**change) -> PostalAddress:
         ),
         ({"country": "JO", "street": ["شارع"], "locality": "عمّان", "postcode": ""}, ["شارع", "عمّان"]),
         ({"country": "US", "street": [], "postcode": ""}, ["QUILLMERE"]),
+        ({"country": "CH", "street": [], "postcode": ""}, ["Quillmere"]),
+        ({"country": "US", "street": [], "locality": "", "postcode": "90210"}, ["90210"]),
     ],
 )
 def test_the_order_is_the_countrys_and_nothing_is_left_open(said, written):
