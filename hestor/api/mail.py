@@ -120,7 +120,7 @@ def html(request: HttpRequest, site: str, message: Identifier, theme: Theme = "l
 def raw(request: HttpRequest, site: str, message: Identifier) -> HttpResponse:
     """One message byte by byte (RFC 5322)."""
     found = tray.find(site_for(request, site, Action.VIEW), message)
-    response = HttpResponse(bytes(found.raw), content_type="message/rfc822")
+    response = HttpResponse(bytes(found.body.raw), content_type="message/rfc822")
     response["Content-Disposition"] = f'attachment; filename="{site}-{found.pk}.eml"'
     return response
 

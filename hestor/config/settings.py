@@ -138,7 +138,8 @@ SMTP = smtp.settings(os.environ.get("HESTOR_SMTP", ""))
 # What answers questions about domains: "simulated" (what ships with Hestor) or "resolver" (the machine's own).
 NAME_SERVICE = os.environ.get("HESTOR_NAME_SERVICE", "simulated")
 # How many messages the form of one site takes from one sender in ten minutes, and from all in an hour.
-ENQUIRIES_OF_ONE, ENQUIRIES_OF_ALL = 5, 60
+ENQUIRIES_OF_ONE = int(os.environ.get("HESTOR_MESSAGES_OF_ONE", "5"))
+ENQUIRIES_OF_ALL = int(os.environ.get("HESTOR_MESSAGES_OF_ALL", "60"))
 
 # The desk sends texts and settings, never files, in one call; pictures come with their own limit.
 DATA_UPLOAD_MAX_MEMORY_SIZE = 2_000_000

@@ -49,10 +49,7 @@ class Enquiry(models.Model):
 
 
 class Message(models.Model):
-    """A message as it was made, byte by byte (``raw``, RFC 5322), and what became of it.
-
-    ``due`` is when it is tried next; ``words`` is what it is searched by.
-    """
+    """A message, and what became of it; ``due`` is when it is tried next."""
 
     site = models.ForeignKey(Site, on_delete=models.CASCADE, related_name="messages")
     enquiry = models.ForeignKey(Enquiry, on_delete=models.CASCADE, null=True, related_name="messages")
@@ -60,8 +57,6 @@ class Message(models.Model):
     sender = models.CharField(max_length=320)
     receiver = models.CharField(max_length=320)
     subject = models.CharField(max_length=500)
-    words = models.TextField()
-    raw = models.BinaryField()
     state = models.CharField(max_length=6, choices=State.choices)
     made = models.DateTimeField(default=clock.now)
     due = models.DateTimeField(null=True)
@@ -79,6 +74,20 @@ class Message(models.Model):
 
     def __str__(self) -> str:
         return f"{self.kind} to {self.receiver}"
+
+
+class Body(models.Model):
+    """A message as it was made, byte by byte (``raw``, RFC 5322), and what it is searched by.
+
+    Apart from the message, which is written to three times while it is sent: SQLite writes whole rows.
+    """
+
+    message = models.OneToOneField(Message, on_delete=models.CASCADE, primary_key=True, related_name="body")
+    raw = models.BinaryField()
+    words = models.TextField()
+
+    def __str__(self) -> str:
+        return self.words[:40]
 
 
 class NoticesAddress(models.Model):

@@ -117,7 +117,7 @@ def test_an_address_is_confirmed_by_whoever_reads_it_signed_in_or_not(client, si
     write_facts(site.pk, {"notices_email": "new@post.example"}, site.revision)
     asked = client.post("/api/sites/seeds/notices/ask").json()
     assert (asked["in_force"], asked["asked"]) == ("private@post.example", "new@post.example")
-    token = re.search(r"/confirm/(\S+)", Message.objects.latest("pk").words)[1]
+    token = re.search(r"/confirm/(\S+)", Message.objects.latest("pk").body.words)[1]
     stranger = Client(headers={"host": "localhost"})
     for call, status in (("asked", 200), ("confirm", 200), ("confirm", 410), ("asked", 410)):
         answer = stranger.post(f"/api/notices/{call}", {"token": token}, "application/json")

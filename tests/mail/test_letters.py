@@ -5,7 +5,7 @@ from hypothesis import HealthCheck, given, settings
 from hypothesis import strategies as st
 
 from hestor.core.messages.kinds import KINDS
-from hestor.mail.models import Message
+from hestor.mail.models import Body, Message
 from hestor.mail.selectors import letters, tray
 from hestor.sites.services.facts import write_facts
 from tests.conftest import NOW
@@ -21,7 +21,7 @@ def said(**change) -> dict[str, str]:
 
 
 def read(letter: letters.Letter):
-    return tray.read(Message(raw=letter.raw))
+    return tray.read(Message(body=Body(raw=letter.raw)))
 
 
 def test_it_comes_from_the_sites_own_domain_and_answers_go_to_the_right_person(contact_site):

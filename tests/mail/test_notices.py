@@ -67,7 +67,7 @@ def test_until_then_the_former_one_stays_and_is_told_of_the_change(contact_site)
     assert in_force(contact_site) == "new@post.example"
     told = Message.objects.latest("pk")
     assert (told.kind, told.receiver) == ("replaced", "old@post.example")
-    assert "new@post.example" in told.words
+    assert "new@post.example" in told.body.words
 
 
 def test_a_link_is_good_for_a_day(contact_site):

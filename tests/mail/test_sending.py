@@ -29,7 +29,7 @@ def test_what_is_queued_goes_byte_by_byte_in_order(contact_site, post_office):
     assert [mail["Message-ID"] for _, mail in post_office.taken] == [
         line.partition(b": ")[2].decode()
         for message in made
-        for line in bytes(message.raw).splitlines()
+        for line in bytes(message.body.raw).splitlines()
         if line.startswith(b"Message-ID")
     ]
     assert states() == ["sent"] * 3

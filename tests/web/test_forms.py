@@ -56,7 +56,7 @@ def test_a_message_arrives_and_its_sender_is_told_what_happens_next(form_site, v
     assert (kept.name, kept.email, kept.message, kept.path) == ("Ada", SAID["email"], SAID["message"], PAGE)
     message = Message.objects.get()
     assert (message.receiver, message.enquiry_id) == ("me@post.example", kept.pk)
-    assert f"Reply-To: Ada <{SAID['email']}>".encode() in bytes(message.raw)
+    assert f"Reply-To: Ada <{SAID['email']}>".encode() in bytes(message.body.raw)
     assert not visitor.cookies
     assert kept.origin
     assert "127.0.0.1" not in kept.origin
@@ -140,7 +140,7 @@ HOSTILE = [
 @pytest.mark.parametrize("odd", HOSTILE)
 def test_line_breaks_and_marks_make_no_second_header(form_site, visitor, odd):
     assert send(visitor, **odd).status_code == 303
-    raw = bytes(Message.objects.get().raw)
+    raw = bytes(Message.objects.get().body.raw)
     head = raw.partition(b"\r\n\r\n")[0]
     names = re.findall(rb"^([A-Za-z-]+):", head, re.MULTILINE)
     assert len(names) == len(set(names))

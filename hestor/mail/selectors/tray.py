@@ -18,10 +18,10 @@ _SCHEME = re.compile(r"\(prefers-color-scheme:\s*dark\)")
 
 def messages(site: Site, sought: str = "", state: str = "", before: int = 0) -> Sequence[Message]:
     """The newest messages, or those older than the number ``before``: that hold all words of ``sought``."""
-    found: QuerySet[Message] = Message.objects.filter(site=site).defer("raw", "words")
+    found: QuerySet[Message] = Message.objects.filter(site=site)
     for word in sought.split()[:8]:
         found = found.filter(
-            Q(words__icontains=word)
+            Q(body__words__icontains=word)
             | Q(subject__icontains=word)
             | Q(receiver__icontains=word)
             | Q(sender__icontains=word)
@@ -47,7 +47,7 @@ def find(site: Site, number: int) -> Message:
 
 def read(message: Message) -> EmailMessage:
     """The message as mail programs read it."""
-    raw = bytes(message.raw)
+    raw = bytes(message.body.raw)
     # Headers in UTF-8 (RFC 6532) are read as text: read as bytes, the library takes their letters for unknown ones.
     found = (
         message_from_bytes(raw, policy=default) if raw.isascii() else message_from_string(raw.decode(), policy=default)

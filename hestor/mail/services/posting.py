@@ -7,7 +7,7 @@ from email.headerregistry import Address
 from django.conf import settings
 
 from hestor.core.messages.kinds import KINDS, Kind
-from hestor.mail.models import Enquiry, Message, State
+from hestor.mail.models import Body, Enquiry, Message, State
 from hestor.mail.selectors import letters
 from hestor.sites.models import Site
 
@@ -21,18 +21,18 @@ def post(
     reply_to: Address | None = None,
     enquiry: Enquiry | None = None,
 ) -> Message:
-    """Makes a message and keeps it; it is sent once what it was made in is committed."""
+    """Makes a message and keeps it, within the caller's transaction; it is sent once that is committed."""
     letter = letters.write(site, now, KINDS[kind], said, receiver, reply_to)
-    return Message.objects.create(
+    made = Message.objects.create(
         site=site,
         enquiry=enquiry,
         kind=kind,
         sender=letter.sender,
         receiver=letter.receiver,
         subject=letter.subject,
-        words=letter.words,
-        raw=letter.raw,
         state=State.QUEUED if settings.SMTP else State.KEPT,
         made=now,
         due=now if settings.SMTP else None,
     )
+    Body.objects.create(message=made, raw=letter.raw, words=letter.words)
+    return made

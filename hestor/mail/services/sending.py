@@ -40,7 +40,7 @@ class _Line:
             self._backend.open()
         smtp: Any = self._backend.connection
         options = [] if message.receiver.isascii() and message.sender.isascii() else ["SMTPUTF8"]
-        smtp.sendmail(message.sender, [message.receiver], bytes(message.raw), options)
+        smtp.sendmail(message.sender, [message.receiver], bytes(message.body.raw), options)
 
     def close(self) -> None:
         """Hangs up; the next message opens it again."""
@@ -91,7 +91,7 @@ def _batch(now: datetime) -> tuple[list[Message], set[str]]:
     """The messages to be sent now, in their order, and the receivers who wait for an earlier one."""
     queued = Message.objects.filter(state=State.QUEUED)
     waiting = set(queued.filter(due__gt=now).values_list("receiver", flat=True))
-    found = queued.filter(due__lte=now).defer("words").order_by("pk")
+    found = queued.filter(due__lte=now).select_related("body").defer("body__words").order_by("pk")
     return list(found.exclude(receiver__in=waiting)[:_BATCH] if waiting else found[:_BATCH]), waiting
 
 
@@ -102,14 +102,16 @@ def _lightly() -> None:
             cursor.execute("PRAGMA synchronous=NORMAL")
 
 
+_STEP = (
+    f"UPDATE {Message._meta.db_table} SET state = CASE id WHEN %s THEN 'sent' ELSE 'begun' END, "  # noqa: S608
+    "sent = CASE id WHEN %s THEN %s ELSE sent END, error = '' WHERE id IN (%s, %s)"
+)
+
+
 def _step(done: int | None, begun: int | None, now: datetime) -> None:
     """Marks one message as sent and the next as begun, in one commit."""
-    table = Message._meta.db_table
-    with transaction.atomic(), connection.cursor() as cursor:
-        if done:
-            cursor.execute(f"UPDATE {table} SET state='sent', sent=%s, error='' WHERE id=%s", [now, done])  # noqa: S608
-        if begun:
-            cursor.execute(f"UPDATE {table} SET state='begun' WHERE id=%s", [begun])  # noqa: S608
+    with connection.cursor() as cursor:
+        cursor.execute(_STEP, [done, done, now, done, begun])
 
 
 def _send_batch(line: _Line, batch: list[Message], waiting: set[str], now: datetime) -> int:
