@@ -2,6 +2,7 @@
 
 from typing import Any
 
+from django.conf import settings
 from django.http import HttpRequest
 from ninja import Field, Router, Schema, Status
 
@@ -61,9 +62,11 @@ def check(request: HttpRequest, site: str, given: AddressIn) -> dict[str, Any]:
     if problems or not kept:
         return out
     domain, own = names.of(addresses.domain_of(kept)), found.domain or ""
+    # The simulated service knows a few made-up domains; that it knows no other says nothing of an address.
+    simulated = settings.NAME_SERVICE == "simulated" and domain.takes == "unknown"
     notices = [
         *addresses.notices("contact_email", kept, own),
-        *delivery.notices("contact_email", kept, own, domain),
+        *(() if simulated else delivery.notices("contact_email", kept, own, domain)),
     ]
     return {**out, "notices": [field_error(one) for one in notices], "takes": domain.takes, "hosts": list(domain.hosts)}
 

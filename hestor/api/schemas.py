@@ -25,7 +25,10 @@ class Strict(Schema):
 
 
 class SiteOut(Schema):
-    """A site as the switcher shows it. ``name`` and ``icon_url`` are those of the draft."""
+    """A site as the switcher shows it. ``name`` and ``icon_url`` are those of the draft.
+
+    ``unanswered`` are messages of visitors, ``unsent`` messages of the site that could not be sent.
+    """
 
     slug: str
     name: str
@@ -36,6 +39,8 @@ class SiteOut(Schema):
     role: Role
     live_number: int
     changes: int
+    unanswered: int
+    unsent: int
 
 
 class NewSite(Strict):
@@ -81,7 +86,8 @@ class StyleOut(Schema):
 
 def _fact_schemas() -> dict[str, Any]:
     """Each fact by its key, with the limit of a text; what pictures look like, the schema of ``Facts`` says."""
-    known = {key: {"type": "string", "maxLength": spec.most} if spec.is_text else {} for key, spec in SPECS.items()}
+    limits = {key: {"maxLength": spec.most} if spec.most else {} for key, spec in SPECS.items()}
+    known = {key: {"type": "string", **limits[key]} if spec.is_text else {} for key, spec in SPECS.items()}
     return {"type": "object", "properties": known, "additionalProperties": True}
 
 

@@ -8,6 +8,7 @@ from hestor.api.files import FileAddresses
 from hestor.api.schemas import NewSite, ProblemOut, SiteChange, SiteOut
 from hestor.core.facts.document import Facts
 from hestor.core.roles import Action, Role
+from hestor.mail.selectors.waiting import Waiting, waiting
 from hestor.sites.models import Edition, Membership, Site
 from hestor.sites.selectors.addresses import host_of, origin_of
 from hestor.sites.selectors.changes import count_changes
@@ -17,7 +18,7 @@ from hestor.towns.selectors import facts_from
 router = Router(tags=["sites"])
 
 
-def _out(site: Site, role: Role, live: Edition | None) -> SiteOut:
+def _out(site: Site, role: Role, live: Edition | None, waiting: Waiting) -> SiteOut:
     facts: Facts = site.facts
     keys, pages = count_changes(site, live)
     return SiteOut(
@@ -30,6 +31,8 @@ def _out(site: Site, role: Role, live: Edition | None) -> SiteOut:
         role=role,
         live_number=site.live_number,
         changes=len(keys) + pages,
+        unanswered=waiting.unanswered.get(site.pk, 0),
+        unsent=waiting.unsent.get(site.pk, 0),
     )
 
 
@@ -44,7 +47,8 @@ def list_sites(request: HttpRequest) -> list[SiteOut]:
     """The person's sites, by name."""
     mine = Membership.objects.filter(account=signed_in(request)).select_related("site")
     live = _live_editions([row.site for row in mine])
-    out = [_out(row.site, Role(row.role), live.get(row.site_id)) for row in mine]
+    waits = waiting([row.site_id for row in mine])
+    out = [_out(row.site, Role(row.role), live.get(row.site_id), waits) for row in mine]
     return sorted(out, key=lambda site: (site.name.casefold(), site.slug))
 
 
@@ -53,14 +57,14 @@ def make(request: HttpRequest, given: NewSite) -> Status[SiteOut]:
     """Makes a site from a name and a town, with a home page in its draft."""
     facts = {"name": given.name, **(facts_from(given.town) if given.town is not None else {})}
     site = make_site(signed_in(request), facts, given.slug, given.label, limited=True)
-    return Status(201, _out(site, Role.OWNER, None))
+    return Status(201, _out(site, Role.OWNER, None, waiting([])))
 
 
 @router.get("/sites/{site}", response={200: SiteOut, 404: ProblemOut})
 def show(request: HttpRequest, site: str) -> SiteOut:
     """One site."""
     found, role = site_and_role(request, site, Action.VIEW)
-    return _out(found, role, _live_editions([found]).get(found.pk))
+    return _out(found, role, _live_editions([found]).get(found.pk), waiting([found.pk]))
 
 
 @router.patch("/sites/{site}", response={200: SiteOut, 403: ProblemOut, 422: ProblemOut})
@@ -68,4 +72,4 @@ def change(request: HttpRequest, site: str, given: SiteChange) -> SiteOut:
     """Sets the private label."""
     found, role = site_and_role(request, site, Action.MANAGE)
     set_label(found, given.label)
-    return _out(found, role, _live_editions([found]).get(found.pk))
+    return _out(found, role, _live_editions([found]).get(found.pk), waiting([found.pk]))

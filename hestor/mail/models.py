@@ -42,6 +42,7 @@ class Enquiry(models.Model):
         indexes = (
             models.Index(fields=["site", "received"], name="enquiry_by_time"),
             models.Index(fields=["origin", "received"], name="enquiry_by_origin"),
+            models.Index(fields=["site"], condition=Q(suspect=False, done=None), name="enquiry_open"),
         )
 
     def __str__(self) -> str:
@@ -68,6 +69,7 @@ class Message(models.Model):
         indexes = (
             models.Index(fields=["due"], condition=Q(state="queued"), name="message_due"),
             models.Index(fields=["site", "-id"], name="message_by_site"),
+            models.Index(fields=["site"], condition=Q(state="failed"), name="message_failed"),
         )
 
     objects: ClassVar[models.Manager["Message"]] = models.Manager()

@@ -4,6 +4,7 @@ import type { Account } from "../api/client";
 import { LanguageChoice } from "../i18n/LanguageChoice";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { useAccount } from "./api";
+import { Defaults } from "./Defaults";
 import { Devices } from "./Devices";
 import { EmailForm } from "./EmailForm";
 import { PasswordForm } from "./PasswordForm";
@@ -14,6 +15,7 @@ function Sections({ account }: { account: Account }) {
       <PasswordForm email={account.email} />
       <EmailForm email={account.email} />
       <Devices devices={account.devices} />
+      <Defaults />
     </div>
   );
 }

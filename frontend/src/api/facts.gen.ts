@@ -286,6 +286,10 @@ export const FACTS = [
         "place": "message"
       },
       {
+        "place": "message",
+        "variant": "dark"
+      },
+      {
         "place": "card"
       }
     ]
@@ -380,6 +384,10 @@ export const FACTS = [
     "slots": [
       {
         "place": "contact"
+      },
+      {
+        "place": "structured",
+        "home": true
       },
       {
         "place": "card"

@@ -3487,6 +3487,8 @@ export interface components {
         /**
          * SiteOut
          * @description A site as the switcher shows it. ``name`` and ``icon_url`` are those of the draft.
+         *
+         *     ``unanswered`` are messages of visitors, ``unsent`` messages of the site that could not be sent.
          */
         SiteOut: {
             /** Address */
@@ -3506,6 +3508,10 @@ export interface components {
             role: components["schemas"]["Role"];
             /** Slug */
             slug: string;
+            /** Unanswered */
+            unanswered: number;
+            /** Unsent */
+            unsent: number;
         };
         /**
          * SocialAddress

@@ -18,6 +18,24 @@ interface Props {
   person: NonNullable<Session["account"]>;
 }
 
+/** How many messages wait for an answer; or, marked, that some could not be sent. */
+function Waiting({ site }: { site: Site }) {
+  const { t } = useTranslation();
+  if (site.unsent > 0)
+    return (
+      <span className="ms-1 font-semibold text-stop">
+        ▲<span className="unseen"> {t("tray.failedCount", { count: site.unsent })}</span>
+      </span>
+    );
+  if (site.unanswered === 0) return null;
+  return (
+    <span className="ms-1.5 text-xs font-semibold">
+      {site.unanswered}
+      <span className="unseen"> {t("inbox.shown.open")}</span>
+    </span>
+  );
+}
+
 function Views({ site }: { site: Site }) {
   const { t } = useTranslation();
   return (
@@ -32,6 +50,7 @@ function Views({ site }: { site: Site }) {
           className="rounded-full px-3 py-2 font-medium max-sm:px-2.5 whitespace-nowrap text-soft hover:text-ink aria-[current=page]:bg-board aria-[current=page]:text-ink"
         >
           {t(`view.${view}`)}
+          {view === "mail" && <Waiting site={site} />}
         </NavLink>
       ))}
     </nav>

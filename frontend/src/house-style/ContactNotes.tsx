@@ -1,4 +1,5 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { useTranslation } from "react-i18next";
 import { api, result, type Schemas } from "../api/client";
 import { useFact, useSite } from "../draft/hooks";
 import { Advices } from "../ui/Advices";
@@ -6,6 +7,7 @@ import { useSettled } from "../ui/useSettled";
 
 /** What should be thought of with the contact address; what is wrong with it stands with the field itself. */
 export function ContactNotes() {
+  const { t } = useTranslation();
   const site = useSite().slug;
   const email = useSettled(useFact("contact_email"), 400);
   const checked = useQuery({
@@ -19,5 +21,12 @@ export function ContactNotes() {
     staleTime: 60_000,
   }).data;
   if (!email) return null;
-  return <Advices notices={checked?.notices ?? []} />;
+  return (
+    <>
+      {checked?.takes === "yes" && (
+        <p className="mt-1.5 text-xs text-act">✓ {t("contactNotes.takes", { domain: email.split("@").at(-1) })}</p>
+      )}
+      <Advices notices={checked?.notices ?? []} />
+    </>
+  );
 }

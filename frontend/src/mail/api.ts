@@ -32,6 +32,7 @@ function useEnquiryChange<G>(site: string, call: (given: G) => Promise<unknown>)
     mutationFn: call,
     onSettled: async () => {
       await queries.invalidateQueries({ queryKey: ["inbox", site] });
+      await queries.invalidateQueries({ queryKey: ["sites"] });
       await queries.invalidateQueries({ queryKey: ["mail", site] });
     },
   });

@@ -3,10 +3,10 @@ import { HighlightedText } from "./HighlightedText";
 import { lineOf, pictureOf } from "./model";
 
 /** The head of a message from the site, as a mail program opens it. */
-export function MessageDrawing({ proof, fact, iconUrl, themes, large }: DrawingProps) {
+export function MessageDrawing({ proof, fact, variant, iconUrl, themes, large }: DrawingProps) {
   const logo = pictureOf(proof, "logo");
   const name = lineOf(proof, "name");
-  const tones = themes.light;
+  const tones = themes[variant === "dark" ? "dark" : "light"];
   const scale = large ? 1 : 0.5;
   const lit = fact === "logo" ? "outline-2 outline-offset-2 outline-mark" : "";
   return (
@@ -21,7 +21,8 @@ export function MessageDrawing({ proof, fact, iconUrl, themes, large }: DrawingP
           src={logo?.src ?? pictureOf(proof, "icon")?.src ?? iconUrl}
           alt={logo?.alt ?? ""}
           style={{ width: (logo?.width ?? 40) * scale }}
-          className={`h-auto max-w-2/3 flex-none ${lit}`}
+          // As messages do on dark grounds.
+          className={`h-auto max-w-2/3 flex-none ${logo && variant === "dark" ? "bg-white" : ""} ${lit}`}
         />
         {name.text && (
           <b className={`min-w-0 font-semibold ${large ? "text-xl break-words" : "truncate py-px text-[11px]"}`}>

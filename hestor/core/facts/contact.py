@@ -8,7 +8,7 @@ from hestor.core.contact.protection import PROTECTIONS
 from hestor.core.facts import rules
 from hestor.core.facts.spec import Band, FactGroup, FactSpec, Slot, Words
 from hestor.core.facts.words import other_text
-from hestor.core.places.place import Place
+from hestor.core.places.place import Place, Variant
 from hestor.core.rules import Line
 
 ENQUIRY_DAYS = (30, 90, 180, 365)
@@ -32,7 +32,12 @@ class ContactFacts(FactGroup):
             Band.CONTACT,
             addresses.check,
             lambda facts: _ONE if facts.contact_email != _ONE else _ANOTHER,
-            slots=(Slot(Place.FOOTER), Slot(Place.MESSAGE), Slot(Place.CARD)),
+            slots=(
+                Slot(Place.FOOTER),
+                Slot(Place.MESSAGE),
+                Slot(Place.MESSAGE, variant=Variant.DARK),
+                Slot(Place.CARD),
+            ),
             common=True,
         ),
     ] = ""

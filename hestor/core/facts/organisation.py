@@ -52,7 +52,7 @@ class OrganisationFacts(FactGroup):
             Band.ORGANISATION,
             Line(0, 160),
             other_text("legal_name"),
-            slots=(Slot(Place.CONTACT), Slot(Place.CARD)),
+            slots=(Slot(Place.CONTACT), Slot(Place.STRUCTURED, home=True), Slot(Place.CARD)),
             common=True,
             per_language=True,
         ),

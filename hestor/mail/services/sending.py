@@ -23,6 +23,8 @@ from hestor.mail.models import Message, State
 from hestor.sites.models import Site
 
 _BATCH = 200
+# Pages of the write-ahead log: four times SQLite's own, as each checkpoint waits for the disk.
+_CHECKPOINT = 4000
 # How long to wait after each try that failed for now; after the last it is given up (RFC 5321, 4.5.4.1: some days).
 PAUSES = tuple(timedelta(minutes=m) for m in (1, 5, 15, 60, 180, 360, 720, 1440, 1440, 1440, 1440))
 _AGAIN = (State.FAILED, State.UNSURE)
@@ -100,6 +102,7 @@ def _lightly() -> None:
     if not connection.in_atomic_block:
         with connection.cursor() as cursor:
             cursor.execute("PRAGMA synchronous=NORMAL")
+            cursor.execute(f"PRAGMA wal_autocheckpoint={_CHECKPOINT}")
 
 
 _STEP = (
