@@ -39,9 +39,8 @@ def _sign_in(page: Page, server: Server) -> None:
 def _brand(page: Page, server: Server) -> None:
     page.goto(f"{server.desk}/silberpfad/style")
     page.get_by_text("On dark grounds it stands on a light plate.").wait_for()
-    for band, name in (("brand", "logo-and-icon"), ("colours", "colours")):
-        page.evaluate(f"document.getElementById('{band}').scrollIntoView()")
-        _shot(page, name)
+    page.evaluate("document.getElementById('brand').scrollIntoView()")
+    _shot(page, "logo-and-icon")
     page.goto(f"{server.desk}/silberpfad/style#clock")
     page.get_by_role("group", name="Time of the day").get_by_role("radio").first.wait_for()
     page.evaluate("document.getElementById('clock').scrollIntoView()")
@@ -79,6 +78,17 @@ def _clock(page: Page, server: Server) -> None:
     page.wait_for_timeout(300)
 
 
+def _contact(page: Page, server: Server) -> None:
+    page.goto(f"{server.desk}/quillmere/style#organisation")
+    page.get_by_role("group", name="Postal address").get_by_label("Postcode").wait_for()
+    page.evaluate("document.getElementById('organisation').scrollIntoView()")
+    _shot(page, "contact")
+    page.goto(f"{server.desk}/quillmere/mail?part=tray")
+    page.get_by_role("button", name="Message from Ada Marrow").click()
+    page.frame_locator("iframe").get_by_text("Crown Prince").wait_for()
+    _shot(page, "mail-tray")
+
+
 def _desk(browser: Browser, server: Server) -> None:
     with _page(browser) as page:
         _sign_in(page, server)
@@ -95,11 +105,8 @@ def _desk(browser: Browser, server: Server) -> None:
         page.get_by_role("button", name="Borrowing seed").click()
         page.get_by_text("Summary, for search and lists").wait_for()
         _shot(page, "pages")
-        page.keyboard.press("Control+k")
-        page.keyboard.type("bean")
-        page.get_by_role("dialog").get_by_text("Beans and peas").first.wait_for()
-        _shot(page, "finder")
         _brand(page, server)
+        _contact(page, server)
         _clock(page, server)
     with _page(browser, width=390, dark=True) as page:
         _sign_in(page, server)
@@ -111,7 +118,7 @@ def _public(browser: Browser, server: Server) -> None:
         ("public-page", "quillmere", "/", 1280, False),
         ("public-page-phone-dark", "narjis", "/", 390, True),
         ("public-events", "quillmere", "/swap-days/2026-12/", 1280, False),
-        ("public-events-arabic", "narjis", "/evenings/2026-12/", 1280, False),
+        ("public-contact", "quillmere", "/contact/", 1280, False),
     ):
         with _page(browser, width, dark) as page:
             page.goto(server.site(slug) + path)
