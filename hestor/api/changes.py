@@ -4,13 +4,19 @@ from django.http import HttpRequest
 from ninja import Router
 
 from hestor.api.auth import site_for
-from hestor.api.schemas import ChangesOut, ProblemOut
+from hestor.api.schemas import ChangesOut, PreviewOut, ProblemOut
 from hestor.api.words import changes_out
 from hestor.core.roles import Action
 from hestor.sites.selectors import previews
 from hestor.sites.selectors.changes import changes_of
 
 router = Router(tags=["changes"])
+
+
+@router.get("/sites/{site}/preview", response={200: PreviewOut, 404: ProblemOut})
+def preview(request: HttpRequest, site: str) -> PreviewOut:
+    """A private preview of the draft on the site's own origin, good for a day."""
+    return PreviewOut(address=previews.link(site_for(request, site, Action.VIEW), None))
 
 
 @router.get("/sites/{site}/changes", response={200: ChangesOut, 404: ProblemOut})

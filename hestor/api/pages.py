@@ -1,5 +1,6 @@
 """Pages of the draft."""
 
+from datetime import timedelta
 from typing import Any
 
 from django.http import HttpRequest
@@ -8,15 +9,29 @@ from ninja import Router, Status
 from hestor import clock
 from hestor.api.auth import given_revision, site_for
 from hestor.api.errors import Conflict, field_error
-from hestor.api.schemas import Identifier, NewEvent, PageChange, PageFull, PageIn, PageOut, ProblemOut
+from hestor.api.schemas import (
+    Identifier,
+    NamedPage,
+    NewEvent,
+    NewPage,
+    PageChange,
+    PageFull,
+    PageIn,
+    PageMove,
+    PageOut,
+    ProblemOut,
+    RemovedOut,
+)
+from hestor.core import zones
 from hestor.core.errors import StaleRevision
 from hestor.core.pages import fields as page_fields
 from hestor.core.roles import Action
-from hestor.sites.models import Revision, Site
+from hestor.sites.models import RemovedPage, Revision, Site
 from hestor.sites.selectors.page_fields import current, fields_of
 from hestor.sites.selectors.page_list import page_row, page_rows
+from hestor.sites.services import page_tree
 from hestor.sites.services.events import add_event
-from hestor.sites.services.pages import add_page, change_page, remove_page
+from hestor.sites.services.pages import add_page, change_page
 
 router = Router(tags=["pages"])
 
@@ -49,6 +64,59 @@ def add(request: HttpRequest, site: str, given: PageIn) -> Status[dict[str, Any]
     return Status(201, _full(found, made))
 
 
+@router.post("/sites/{site}/new-pages", response={201: PageFull, 422: ProblemOut})
+def add_titled(request: HttpRequest, site: str, given: NewPage) -> Status[dict[str, Any]]:
+    """Adds a page from its title, last below another; or a post of today, below the news."""
+    found = site_for(request, site, Action.EDIT)
+    today = clock.now().astimezone(zones.clock_of(found.facts.time_zone))
+    return Status(201, _full(found, page_tree.add_new(found, given.title, given.kind, given.parent, today)))
+
+
+@router.post("/sites/{site}/pages/{page}/move", response={200: list[PageOut], 404: ProblemOut, 422: ProblemOut})
+def move(request: HttpRequest, site: str, page: Identifier, given: PageMove) -> list[dict[str, Any]]:
+    """Puts a page elsewhere in the tree; its address stays. Gives all pages, in the order of the tree."""
+    found = site_for(request, site, Action.EDIT)
+    page_tree.move(found.pk, page, given.parent, given.index)
+    found.refresh_from_db()
+    return page_rows(found, clock.now())
+
+
+@router.post("/sites/{site}/pages/{page}/duplicate", response={201: PageFull, 404: ProblemOut, 422: ProblemOut})
+def duplicate(request: HttpRequest, site: str, page: Identifier) -> Status[dict[str, Any]]:
+    """The same page once more, at an address of its own."""
+    found = site_for(request, site, Action.EDIT)
+    return Status(201, _full(found, page_tree.duplicate(found, page)))
+
+
+@router.get("/sites/{site}/pages/{page}/below", response={200: list[NamedPage], 404: ProblemOut})
+def below(request: HttpRequest, site: str, page: Identifier) -> list[NamedPage]:
+    """All pages below one: they are deleted with it."""
+    found = site_for(request, site, Action.VIEW)
+    current(found.pk, page)
+    return [NamedPage(id=one.page_id, title=one.title, path=one.path) for one in page_tree.below(found.pk, page)]
+
+
+def _removed(one: RemovedPage) -> RemovedOut:
+    gone = one.removed + timedelta(days=page_tree.DAYS_KEPT)
+    return RemovedOut(id=one.pk, title=one.fields["title"], path=one.fields["path"], removed=one.removed, gone=gone)
+
+
+@router.get("/sites/{site}/removed-pages", response={200: list[RemovedOut], 404: ProblemOut})
+def list_removed(request: HttpRequest, site: str) -> list[RemovedOut]:
+    """The deleted pages that can be brought back, the newest first."""
+    found = site_for(request, site, Action.VIEW)
+    return [_removed(one) for one in page_tree.removed(found.pk)]
+
+
+@router.post(
+    "/sites/{site}/removed-pages/{removed}/restore", response={200: PageFull, 404: ProblemOut, 422: ProblemOut}
+)
+def bring_back(request: HttpRequest, site: str, removed: Identifier) -> dict[str, Any]:
+    """Puts a deleted page back into the draft."""
+    found = site_for(request, site, Action.EDIT)
+    return _full(found, page_tree.bring_back(found.pk, removed))
+
+
 @router.post("/sites/{site}/events", response={201: PageFull, 422: ProblemOut})
 def plan(request: HttpRequest, site: str, given: NewEvent) -> Status[dict[str, Any]]:
     """Adds an event to the draft, below the page that lists them; that page, too, where there is none yet."""
@@ -70,7 +138,7 @@ def change(request: HttpRequest, site: str, page: Identifier, given: PageChange)
 
 @router.delete("/sites/{site}/pages/{page}", response={204: None, 412: ProblemOut, 422: ProblemOut})
 def remove(request: HttpRequest, site: str, page: Identifier) -> Status[None]:
-    """Takes a page out of the draft; what is live stays as it is."""
+    """Deletes a page from the draft with all below it, for 30 days; what is live stays as it is."""
     found = site_for(request, site, Action.EDIT)
-    remove_page(found.pk, page, given_revision(request))
+    page_tree.delete(found.pk, page, clock.now(), given_revision(request))
     return Status(204, None)

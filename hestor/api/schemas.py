@@ -237,6 +237,45 @@ class ProofsIn(Strict):
     at: str = Field(default="", max_length=40)
 
 
+class NewPage(Strict):
+    """A new page from its title: below another, or a post of the news."""
+
+    title: str
+    kind: Literal["page", "post"] = "page"
+    parent: Identifier | None = None
+
+
+class PageMove(Strict):
+    """Where a page is to stand: the page above it, and its place among those below that one (0 is first)."""
+
+    parent: Identifier | None = None
+    index: int = Field(ge=0, le=1_000_000)
+
+
+class PreviewOut(Schema):
+    """The address of a private preview of the draft's home page; other pages are below it."""
+
+    address: str
+
+
+class NamedPage(Schema):
+    """A page by its title and address."""
+
+    id: int
+    title: str
+    path: str
+
+
+class RemovedOut(Schema):
+    """A deleted page, and until when it can be brought back."""
+
+    id: int
+    title: str
+    path: str
+    removed: datetime
+    gone: datetime
+
+
 class PageOut(PageFields):
     """A page of the draft. ``address`` is where the public reads it, ``tab_title`` what its tab says.
 

@@ -193,6 +193,21 @@ class Revision(models.Model):
         return f"{self.path} ({self.pk})"
 
 
+class RemovedPage(models.Model):
+    """A page that was deleted from the draft: what it said, for as long as it can be brought back."""
+
+    site = models.ForeignKey(Site, on_delete=models.CASCADE, related_name="removed_pages")
+    page = models.ForeignKey(Page, on_delete=models.CASCADE, related_name="+")
+    fields = models.JSONField()
+    removed = models.DateTimeField()
+
+    class Meta:
+        indexes = (models.Index(fields=["site", "-removed"], name="removed_by_time"),)
+
+    def __str__(self) -> str:
+        return f"{self.fields['path']} removed"
+
+
 class Defaults(models.Model):
     """What an owner says once for all sites: values by fact key, as plain JSON."""
 

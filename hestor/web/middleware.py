@@ -10,7 +10,7 @@ from django.utils.http import parse_etags
 
 from hestor.sites.models import Site
 from hestor.sites.selectors import previews
-from hestor.sites.selectors.addresses import site_at
+from hestor.sites.selectors.addresses import desk_origin, site_at
 from hestor.web import forms, serving
 
 _POLICY = (
@@ -50,6 +50,11 @@ def _respond(
         headers["Location"] = found.location if found.status == 303 else _with_query(found.location, request)
     if private:
         headers |= {"X-Robots-Tag": "noindex", "Referrer-Policy": "no-referrer"}
+        # The desk shows the draft beside what is typed.
+        headers["Content-Security-Policy"] = _POLICY.replace(
+            "frame-ancestors 'none'", f"frame-ancestors {desk_origin()}"
+        )
+        del headers["X-Frame-Options"]
     if found.status == 200 and _matches(request.headers.get("If-None-Match", ""), encoded.etag):
         return HttpResponse(status=304, headers=headers)
     if encoded.coding:

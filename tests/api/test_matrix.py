@@ -14,7 +14,8 @@ from hestor.pictures.models import Picture
 from hestor.pictures.selectors import masters
 from hestor.pictures.services import upload
 from hestor.press.brand_files import PREFIX, BrandFiles
-from hestor.sites.models import Revision, Site
+from hestor.sites.models import RemovedPage, Revision, Site
+from hestor.sites.services import page_tree
 from hestor.sites.services.pictures import delete
 from tests.conftest import NOW
 from tests.support.pictures import png
@@ -48,9 +49,16 @@ CALLS = [
     ("GET", "/sites/{site}/pages/{page}", None, VIEW, 200),
     ("PATCH", "/sites/{site}/pages/{page}", {"title": "N"}, EDIT, 200),
     ("DELETE", "/sites/{site}/pages/{page}", None, EDIT, 204),
+    ("POST", "/sites/{site}/new-pages", {"title": "T"}, EDIT, 201),
+    ("POST", "/sites/{site}/pages/{page}/move", {"parent": None, "index": 0}, EDIT, 200),
+    ("POST", "/sites/{site}/pages/{page}/duplicate", None, EDIT, 201),
+    ("GET", "/sites/{site}/pages/{page}/below", None, VIEW, 200),
+    ("GET", "/sites/{site}/removed-pages", None, VIEW, 200),
+    ("POST", "/sites/{site}/removed-pages/{removed}/restore", None, EDIT, 200),
     ("POST", "/sites/{site}/events", {"title": "E", "schedule": {"starts": "2026-05-02"}}, EDIT, 201),
     ("POST", "/sites/{site}/events/check", {"schedule": {"starts": "2026-05-02"}}, VIEW, 200),
     ("GET", "/sites/{site}/changes", None, VIEW, 200),
+    ("GET", "/sites/{site}/preview", None, VIEW, 200),
     ("POST", "/sites/{site}/contact/check", {"email": "hello@example.org"}, VIEW, 200),
     ("POST", "/sites/{site}/contact/details", {"phone": "+44 1632 960123"}, VIEW, 200),
     ("GET", "/sites/{site}/contact", None, VIEW, 200),
@@ -119,6 +127,8 @@ def pictures(site, tmp_path, settings):
     upload(site.pk, "a.png", png(40, 30))
     gone = upload(site.pk, "gone.png", png(40, 30, seed=1))[0]
     delete(site.pk, gone.pk, NOW)
+    page_tree.delete(site.pk, page_tree.add_new(site, "Gone", "page", None, NOW).page_id, NOW)
+    site.refresh_from_db()
 
 
 @pytest.fixture(autouse=True)
@@ -138,6 +148,7 @@ def filled_in(path: str, site: Site) -> str:
     values: dict[str, object] = {"device": 999_999, "town": 1}
     message, enquiry = Message.objects.get(site=site).pk, Enquiry.objects.get(site=site).pk
     values |= {"message": message, "enquiry": enquiry, "message_kind": "confirm", "key": "phone"}
+    values |= {"removed": RemovedPage.objects.get(site=site).pk}
     values |= {"picture": (deleted if "restore" in path else picture).pk, "kind": "css", "path": f"{icon}icon-32.png"}
     return "/api" + path.format(site=site.slug, page=page, number=1, **values)
 
@@ -173,7 +184,14 @@ def test_another_owners_site_is_not_even_there(call, site, person):
 
 
 def state(site: Site):
-    tables = (Revision.objects, Picture.objects, Message.objects, Enquiry.objects, NoticesAddress.objects)
+    tables = (
+        Revision.objects,
+        Picture.objects,
+        Message.objects,
+        Enquiry.objects,
+        NoticesAddress.objects,
+        RemovedPage.objects,
+    )
     return Site.objects.values().get(pk=site.pk), [list(table.values()) for table in tables]
 
 

@@ -922,6 +922,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{site}/new-pages": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Add Titled
+         * @description Adds a page from its title, last below another; or a post of today, below the news.
+         */
+        post: operations["hestor_api_pages_add_titled"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{site}/notices": {
         parameters: {
             query?: never;
@@ -1022,7 +1042,7 @@ export interface paths {
         post?: never;
         /**
          * Remove
-         * @description Takes a page out of the draft; what is live stays as it is.
+         * @description Deletes a page from the draft with all below it, for 30 days; what is live stays as it is.
          */
         delete: operations["hestor_api_pages_remove"];
         options?: never;
@@ -1032,6 +1052,66 @@ export interface paths {
          * @description Changes a page in the draft; what is live stays as it is. A stale write is refused, with both values.
          */
         patch: operations["hestor_api_pages_change"];
+        trace?: never;
+    };
+    "/api/sites/{site}/pages/{page}/below": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Below
+         * @description All pages below one: they are deleted with it.
+         */
+        get: operations["hestor_api_pages_below"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/pages/{page}/duplicate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Duplicate
+         * @description The same page once more, at an address of its own.
+         */
+        post: operations["hestor_api_pages_duplicate"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/pages/{page}/move": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Move
+         * @description Puts a page elsewhere in the tree; its address stays. Gives all pages, in the order of the tree.
+         */
+        post: operations["hestor_api_pages_move"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
         trace?: never;
     };
     "/api/sites/{site}/pictures": {
@@ -1162,6 +1242,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{site}/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Preview
+         * @description A private preview of the draft on the site's own origin, good for a day.
+         */
+        get: operations["hestor_api_changes_preview"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{site}/proofs": {
         parameters: {
             query?: never;
@@ -1200,6 +1300,46 @@ export interface paths {
          * @description Where the facts ``keys`` (all, if none are named) land in the draft, with values as they are being typed.
          */
         post: operations["hestor_api_reach_find"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/removed-pages": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Removed
+         * @description The deleted pages that can be brought back, the newest first.
+         */
+        get: operations["hestor_api_pages_list_removed"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/removed-pages/{removed}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Bring Back
+         * @description Puts a deleted page back into the draft.
+         */
+        post: operations["hestor_api_pages_bring_back"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2441,6 +2581,18 @@ export interface components {
             tries: number;
         };
         /**
+         * NamedPage
+         * @description A page by its title and address.
+         */
+        NamedPage: {
+            /** Id */
+            id: number;
+            /** Path */
+            path: string;
+            /** Title */
+            title: string;
+        };
+        /**
          * NewAccount
          * @description The first account.
          */
@@ -2461,6 +2613,22 @@ export interface components {
          */
         NewEvent: {
             schedule: components["schemas"]["Schedule"];
+            /** Title */
+            title: string;
+        };
+        /**
+         * NewPage
+         * @description A new page from its title: below another, or a post of the news.
+         */
+        NewPage: {
+            /**
+             * Kind
+             * @default page
+             * @enum {string}
+             */
+            kind: "page" | "post";
+            /** Parent */
+            parent?: number | null;
             /** Title */
             title: string;
         };
@@ -2698,6 +2866,16 @@ export interface components {
             summary: string;
             /** Title */
             title: string;
+        };
+        /**
+         * PageMove
+         * @description Where a page is to stand: the page above it, and its place among those below that one (0 is first).
+         */
+        PageMove: {
+            /** Index */
+            index: number;
+            /** Parent */
+            parent?: number | null;
         };
         /**
          * PageOut
@@ -3047,6 +3225,14 @@ export interface components {
             street: string[];
         };
         /**
+         * PreviewOut
+         * @description The address of a private preview of the draft's home page; other pages are below it.
+         */
+        PreviewOut: {
+            /** Address */
+            address: string;
+        };
+        /**
          * ProblemOut
          * @description Problem details (RFC 9457). ``yours`` and ``current`` come with a stale write: what was given, what is there.
          */
@@ -3332,6 +3518,28 @@ export interface components {
             facts: {
                 [key: string]: unknown;
             };
+        };
+        /**
+         * RemovedOut
+         * @description A deleted page, and until when it can be brought back.
+         */
+        RemovedOut: {
+            /**
+             * Gone
+             * Format: date-time
+             */
+            gone: string;
+            /** Id */
+            id: number;
+            /** Path */
+            path: string;
+            /**
+             * Removed
+             * Format: date-time
+             */
+            removed: string;
+            /** Title */
+            title: string;
         };
         /**
          * Repeat
@@ -6082,6 +6290,50 @@ export interface operations {
             };
         };
     };
+    hestor_api_pages_add_titled: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewPage"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PageFull"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
     hestor_api_notices_show: {
         parameters: {
             query?: never;
@@ -6429,6 +6681,151 @@ export interface operations {
             };
             /** @description Precondition Failed */
             412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_pages_below: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                page: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NamedPage"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_pages_duplicate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                page: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PageFull"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_pages_move: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                page: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PageMove"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PageOut"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -6835,6 +7232,46 @@ export interface operations {
             };
         };
     };
+    hestor_api_changes_preview: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PreviewOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
     hestor_api_proofs_show: {
         parameters: {
             query?: {
@@ -6968,6 +7405,96 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_pages_list_removed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RemovedOut"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_pages_bring_back: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                removed: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PageFull"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -13,8 +13,11 @@ import {
 import type { Session } from "../api/client";
 import { EditionsView } from "../editions";
 import { SheetView } from "../house-style";
+import { MailView } from "../mail";
+import { PagesView } from "../pages";
+import { PicturesView } from "../pictures";
+import { ReviewView } from "../review";
 import { NewSite, useSites } from "../sites";
-import { later } from "../ui/later";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { DeskKeys } from "./DeskKeys";
 import { lastSite } from "./lastSite";
@@ -23,11 +26,6 @@ import { Nowhere } from "./Nowhere";
 import { SiteFrame } from "./SiteFrame";
 import { ViewFailed } from "./ViewFailed";
 
-// The sheet is what one comes for; the other views are fetched when they are opened.
-const PagesView = later(async () => (await import("../pages")).PagesView);
-const PicturesView = later(async () => (await import("../pictures")).PicturesView);
-const MailView = later(async () => (await import("../mail")).MailView);
-const ReviewView = later(async () => (await import("../review")).ReviewView);
 const CONFIRM = /^\/confirm\/(.+)$/;
 
 type Person = NonNullable<Session["account"]>;

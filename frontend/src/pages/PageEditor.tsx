@@ -1,39 +1,89 @@
-import { useEffect, useState } from "react";
+import { Fragment, useEffect, useState } from "react";
 import { useTranslation } from "react-i18next";
-import type { PageFull } from "../api/client";
+import type { Page, PageFull } from "../api/client";
 import { ConflictChoice } from "../draft/ConflictChoice";
 import { FieldErrors } from "../draft/FieldErrors";
 import { FieldStatus } from "../draft/FieldStatus";
-import { useSelect, useSite, useStore } from "../draft/hooks";
+import { useFact, useSelect, useSite, useStore } from "../draft/hooks";
 import type { DocumentId } from "../draft/store";
 import { TextField } from "../draft/TextField";
 import { later } from "../ui/later";
 import { Notice } from "../ui/Notice";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { usePage } from "./api";
+import { PageActions } from "./PageActions";
+import { PageLook } from "./PageLook";
 
 const EventEditor = later(async () => (await import("./EventEditor")).EventEditor);
-const FIELDS = ["title", "menu_title", "summary"] as const;
+const MarkdownEditor = later(async () => (await import("./MarkdownEditor")).MarkdownEditor);
+const FIELDS = ["title", "menu_title", "summary", "path"] as const;
 type Field = (typeof FIELDS)[number] | "body";
+
+const LOOKS: Partial<Record<Field, string>> = { title: "text-base font-medium", path: "font-code text-[13px]" };
+
+function InMenu({ document }: { document: DocumentId }) {
+  const { t } = useTranslation();
+  const store = useStore();
+  const on = useSelect((one) => one.document(document).value("in_menu") === true);
+  return (
+    <label className="flex items-center gap-2 self-center">
+      <input
+        type="checkbox"
+        className="size-4 accent-act"
+        checked={on}
+        onChange={(event) => store.choose(document, { in_menu: event.target.checked })}
+      />
+      {t("page.in_menu")}
+    </label>
+  );
+}
+
+function Posted({ document }: { document: DocumentId }) {
+  const { t } = useTranslation();
+  const store = useStore();
+  const day = useSelect((one) => String(one.document(document).value("published") ?? ""));
+  return (
+    <label className="grid gap-0.5">
+      <span className="text-xs text-soft">{t("page.published")}</span>
+      <input
+        type="date"
+        required
+        value={day}
+        className="w-44 rounded-sm border border-soft bg-paper px-2 py-1.5"
+        onChange={(event) => event.target.value && store.choose(document, { published: event.target.value })}
+      />
+    </label>
+  );
+}
 
 function Words({ document, field }: { document: DocumentId; field: Field }) {
   const { t } = useTranslation();
   const id = `${document}-${field}`;
+  const language = useFact("language");
   return (
     <div>
       <p id={id} className="text-xs text-soft">
         {t(`page.${field}`)}
       </p>
-      <TextField
-        lines={field === "body"}
-        document={document}
-        field={field}
-        labelledBy={id}
-        describedBy={`${id}-wrong`}
-        placeholder={t(`page.${field}Empty`)}
-        readOnly={false}
-        className={field === "title" ? "text-base font-medium" : ""}
-      />
+      {field === "body" ? (
+        <MarkdownEditor
+          document={document}
+          field={field}
+          labelledBy={id}
+          describedBy={`${id}-wrong`}
+          language={language}
+        />
+      ) : (
+        <TextField
+          document={document}
+          field={field}
+          labelledBy={id}
+          describedBy={`${id}-wrong`}
+          placeholder={field === "path" ? "" : t(`page.${field}Empty`)}
+          readOnly={false}
+          className={LOOKS[field] ?? ""}
+        />
+      )}
       <ConflictChoice document={document} field={field} />
       <FieldErrors document={document} field={field} id={`${id}-wrong`} />
       <p className="text-xs text-soft">
@@ -59,25 +109,39 @@ function Opened({ page }: { page: PageFull }) {
           </div>
         ))}
       {FIELDS.map((field) => (
-        <div key={field} className={field === "menu_title" ? "" : "sm:col-span-2"}>
-          <Words document={document} field={field} />
-        </div>
+        <Fragment key={field}>
+          {(field !== "path" || page.path !== "/") && (
+            <div className={field === "menu_title" || field === "path" ? "" : "sm:col-span-2"}>
+              <Words document={document} field={field} />
+            </div>
+          )}
+          {field === "menu_title" && page.kind !== "post" && <InMenu document={document} />}
+        </Fragment>
       ))}
-      {page.kind === "event" && (
-        <>
-          <EventEditor document={document} />
-          <div className="sm:col-span-2">
-            <Words document={document} field="body" />
-          </div>
-        </>
-      )}
+      {page.kind === "post" && <Posted document={document} />}
+      {page.kind === "event" && <EventEditor document={document} />}
+      <div className="sm:col-span-2">
+        <Words document={document} field="body" />
+      </div>
     </div>
   );
 }
 
-/** The words by which a page is known: its title, its menu entry, its summary. Saved as they are typed. */
-export function PageEditor({ page }: { page: number }) {
+/** All that a page says, saved as it is typed; and what can be done with it as a whole. */
+export function PageEditor({ page, pages }: { page: Page; pages: Page[] }) {
   const site = useSite();
-  const full = usePage(site.slug, page);
-  return <QueryBoundary query={full}>{(now) => <Opened page={now} />}</QueryBoundary>;
+  const full = usePage(site.slug, page.id);
+  return (
+    <QueryBoundary query={full}>
+      {(now) => (
+        <>
+          <div className="grid gap-6 xl:grid-cols-[minmax(0,44rem)_minmax(0,1fr)]">
+            <Opened page={now} />
+            <PageLook page={page.id} path={now.path} />
+          </div>
+          <PageActions page={page} pages={pages} />
+        </>
+      )}
+    </QueryBoundary>
+  );
 }

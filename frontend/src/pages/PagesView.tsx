@@ -14,8 +14,10 @@ import { SearchField } from "../ui/SearchField";
 import { ViewHead } from "../ui/ViewHead";
 import { usePages } from "./api";
 import { PageEditor } from "./PageEditor";
+import { RemovedPages } from "./RemovedPages";
 
 const AddEvent = later(async () => (await import("./AddEvent")).AddEvent);
+const AddPage = later(async () => (await import("./AddPage")).AddPage);
 const CELL = "border-b border-line px-3 py-2.5 text-start align-baseline";
 /** A browser lays out some hundred rows at once without a pause; more are asked for. */
 const STEP = 200;
@@ -77,7 +79,15 @@ function State({ page }: { page: Page }) {
   );
 }
 
-function PageRow({ page, depth, mayEdit, named }: { page: Page; depth: number; mayEdit: boolean; named: boolean }) {
+interface RowProps {
+  page: Page;
+  pages: Page[];
+  depth: number;
+  mayEdit: boolean;
+  named: boolean;
+}
+
+function PageRow({ page, pages, depth, mayEdit, named }: RowProps) {
   const format = useFormat();
   const [open, setOpen] = useState(named && mayEdit);
   const row = useRef<HTMLTableRowElement>(null);
@@ -108,7 +118,7 @@ function PageRow({ page, depth, mayEdit, named }: { page: Page; depth: number; m
       {open && (
         <tr>
           <td colSpan={5} className="border-b border-line px-6 py-2">
-            <PageEditor page={page.id} />
+            <PageEditor page={page} pages={pages} />
           </td>
         </tr>
       )}
@@ -158,6 +168,7 @@ function PageTable({ pages, mayEdit, named }: { pages: Page[]; mayEdit: boolean;
               <PageRow
                 key={page.id === named.number ? named.visit : page.id}
                 page={page}
+                pages={pages}
                 depth={sought ? 0 : page.depth}
                 mayEdit={mayEdit}
                 named={page.id === named.number}
@@ -182,20 +193,23 @@ export function PagesView() {
   const pages = usePages(site.slug);
   const mayEdit = site.role !== "viewer";
   const named = useNamed("page");
-  const [adds, setAdds] = useState(false);
+  const [adds, setAdds] = useState<"page" | "event" | null>(null);
   useUndoKeys(store, mayEdit);
   return (
     <div className="min-h-[calc(100vh-60px)] bg-paper">
       <ViewHead title={t("view.pages")} lead={t("pages.lead")} />
       {mayEdit && !adds && (
         <p className="px-6 pb-3">
-          <ActionLink onClick={() => setAdds(true)}>{t("event.addOne")}</ActionLink>
+          <ActionLink onClick={() => setAdds("page")}>{t("addPage.addOne")}</ActionLink>
+          <ActionLink onClick={() => setAdds("event")}>{t("event.addOne")}</ActionLink>
         </p>
       )}
-      {adds && <AddEvent onDone={() => setAdds(false)} />}
+      {adds === "event" && <AddEvent onDone={() => setAdds(null)} />}
+      {adds === "page" && <AddPage pages={pages.data ?? []} onDone={() => setAdds(null)} />}
       <QueryBoundary query={pages}>
         {(all) => <PageTable key={named.number ? named.visit : "all"} pages={all} mayEdit={mayEdit} named={named} />}
       </QueryBoundary>
+      <RemovedPages />
     </div>
   );
 }

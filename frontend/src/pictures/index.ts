@@ -1,4 +1,7 @@
+import { later } from "../ui/later";
+
 export { proposedCrop, usePictures, type Picture } from "./api";
 export { PictureChoice } from "./PictureChoice";
-export { PicturesView } from "./PicturesView";
+/** Fetched when it is opened: the sheet is what one comes for. */
+export const PicturesView = later(async () => (await import("./PicturesView")).PicturesView);
 export { UploadArea } from "./UploadArea";

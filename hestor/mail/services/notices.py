@@ -4,7 +4,6 @@ import secrets
 from dataclasses import dataclass
 from datetime import datetime, timedelta
 
-from django.conf import settings
 from django.core import signing
 from django.db import transaction
 
@@ -15,6 +14,7 @@ from hestor.mail.selectors.letters import voice
 from hestor.mail.services.posting import post
 from hestor.press import Renderer
 from hestor.sites.models import Site
+from hestor.sites.selectors.addresses import desk_origin
 from hestor.sites.services.facts import write_facts
 from hestor.sites.services.locking import locked
 
@@ -53,11 +53,6 @@ def standing(site: Site, now: datetime) -> Standing:
     )
 
 
-def _root() -> str:
-    port = f":{settings.PUBLIC_PORT}" if settings.PUBLIC_PORT else ""
-    return f"{'https' if settings.HTTPS else 'http'}://{settings.DESK_HOST}{port}"
-
-
 def ask(site_id: int, now: datetime) -> Standing:
     """Sends a link to the address that the house style names; where it names none, notices stop at once.
 
@@ -76,7 +71,7 @@ def ask(site_id: int, now: datetime) -> Standing:
         kept.asked_address, kept.asked_nonce, kept.asked = wished, secrets.token_hex(16), now
         kept.save()
         token = signing.dumps([site.pk, kept.asked_nonce], salt=_SALT)
-        post(site, "confirm", {"address": wished, "link": f"{_root()}/confirm/{token}"}, wished, now)
+        post(site, "confirm", {"address": wished, "link": f"{desk_origin()}/confirm/{token}"}, wished, now)
         return standing(site, now)
 
 

@@ -11,6 +11,7 @@ from hestor.pictures.models import Content, Picture
 from hestor.pictures.services import DAYS_KEPT
 from hestor.sites.models import Edition, Site, Text
 from hestor.sites.selectors.picture_uses import ADDRESS
+from hestor.sites.services import page_tree
 
 _DAYS_GENERATED = 90
 
@@ -19,6 +20,7 @@ def clean(now: datetime) -> int:
     """Cleans all sites; says how many pictures went for good."""
     gone = 0
     devices.forget_ended(now)
+    page_tree.purge(now)
     for site_id in Site.objects.values_list("pk", flat=True):
         gone += _purge(site_id, now)
         store.drop_generated_before(site_id, (now - timedelta(days=_DAYS_GENERATED)).timestamp())

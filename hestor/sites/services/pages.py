@@ -148,13 +148,17 @@ def _live_again(site: Site, page: Page, given: PageFields) -> Revision | None:
     return live
 
 
-def add_page(site_id: int, values: Mapping[str, Any], revision: int | None = None) -> Revision:
-    """A new page in the draft. Raises InvalidInput, StaleRevision."""
+def add_page(
+    site_id: int, values: Mapping[str, Any], revision: int | None = None, page: Page | None = None
+) -> Revision:
+    """A new page in the draft, or a former ``page`` in it again. Raises InvalidInput, StaleRevision."""
     given, compiled = _prepared(values)
     with transaction.atomic():
         site = locked(site_id, revision)
-        _check_in_site(site, given, None)
-        made = _revision(site, Page.objects.create(site=site), given, compiled, clock.now())
+        _check_in_site(site, given, page)
+        # What is live and comes back as it was is no change.
+        again = _live_again(site, page, given) if page else None
+        made = again or _revision(site, page or Page.objects.create(site=site), given, compiled, clock.now())
         made.save()
         bump(site, pages=True)
         return made

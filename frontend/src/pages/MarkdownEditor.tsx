@@ -1,0 +1,141 @@
+import { autocompletion, type CompletionContext, type CompletionResult } from "@codemirror/autocomplete";
+import { defaultKeymap, indentWithTab } from "@codemirror/commands";
+import { defineLanguageFacet, HighlightStyle, Language, syntaxHighlighting } from "@codemirror/language";
+import { EditorState, Transaction } from "@codemirror/state";
+import { EditorView, keymap, placeholder } from "@codemirror/view";
+import { tags } from "@lezer/highlight";
+import { parser } from "@lezer/markdown";
+import { useEffect, useRef } from "react";
+import { useTranslation } from "react-i18next";
+import { useFieldState, useFieldText, useSite, useStore } from "../draft/hooks";
+import { fieldName, type DocumentId } from "../draft/store";
+import { FILL_INS } from "./fillIns";
+import { MarkdownToolbar } from "./MarkdownToolbar";
+import { bold, heading, italic, link, list } from "./markdownEdits";
+
+// What an edit is called that comes from the draft itself, not from the keyboard.
+const FROM_DRAFT = "draft";
+
+const LOOK = EditorView.theme({
+  "&": { fontSize: "15px", color: "var(--ink)" },
+  "&.cm-focused": { outline: "none" },
+  ".cm-content": { fontFamily: "var(--font-body)", padding: "10px 0", minHeight: "12rem", caretColor: "var(--ink)" },
+  ".cm-scroller": { lineHeight: "1.6" },
+  ".cm-line": { padding: "0 12px" },
+  ".cm-placeholder": { color: "var(--soft)" },
+  ".cm-tooltip": { background: "var(--paper)", color: "var(--ink)", border: "1px solid var(--line)" },
+  ".cm-tooltip-autocomplete ul li[aria-selected]": { background: "var(--act-soft)", color: "var(--ink)" },
+});
+
+// The parser by itself: the usual package brings three languages of programs along.
+const MARKDOWN = new Language(defineLanguageFacet(), parser, [], "markdown");
+const WEIGHTS = HighlightStyle.define([
+  { tag: tags.heading, fontWeight: "650" },
+  { tag: tags.strong, fontWeight: "650" },
+  { tag: tags.emphasis, fontStyle: "italic" },
+  { tag: [tags.link, tags.url], color: "var(--act)" },
+  { tag: tags.processingInstruction, color: "var(--soft)" },
+]);
+
+/** Offers the fill-ins as soon as a brace is typed. */
+function fillIns(means: (name: string) => string) {
+  return (context: CompletionContext): CompletionResult | null => {
+    const typed = context.matchBefore(/\{[\w:-]*$/);
+    if (!typed) return null;
+    return {
+      from: typed.from,
+      options: FILL_INS.map((fill) => ({ label: `{${fill.text}}`, detail: means(fill.name), type: "variable" })),
+      validFor: /^\{[\w:-]*$/,
+    };
+  };
+}
+
+const KEYS = keymap.of([
+  { key: "Mod-b", run: bold },
+  { key: "Mod-i", run: italic },
+  { key: "Mod-Shift-h", run: heading },
+  { key: "Mod-Shift-8", run: list },
+  { key: "Mod-Shift-k", run: link },
+]);
+
+interface Props {
+  document: DocumentId;
+  field: string;
+  labelledBy: string;
+  describedBy: string;
+  language: string;
+}
+
+/** A text in Markdown: what is typed goes to the draft, and what the draft says (an undo, another's words) comes here. */
+export function MarkdownEditor({ document, field, labelledBy, describedBy, language }: Props) {
+  const { t } = useTranslation();
+  const store = useStore();
+  const site = useSite();
+  const text = useFieldText(document, field);
+  const { errors } = useFieldState(document, field);
+  const element = useRef<HTMLDivElement>(null);
+  const view = useRef<EditorView | null>(null);
+  const first = useRef(text);
+  const words = useRef(t);
+
+  useEffect(() => {
+    words.current = t;
+  }, [t]);
+
+  useEffect(() => {
+    const parent = element.current;
+    if (!parent) return;
+    const nonce = window.document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content;
+    const made = new EditorView({
+      parent,
+      state: EditorState.create({
+        doc: first.current,
+        extensions: [
+          ...(nonce ? [EditorView.cspNonce.of(nonce)] : []),
+          LOOK,
+          EditorView.lineWrapping,
+          MARKDOWN,
+          syntaxHighlighting(WEIGHTS),
+          KEYS,
+          keymap.of(defaultKeymap.filter(({ key }) => key !== indentWithTab.key)),
+          placeholder(words.current("page.bodyEmpty")),
+          autocompletion({ override: [fillIns((name) => words.current(`fillIn.${name}`))], icons: false }),
+          EditorView.contentAttributes.of({
+            "aria-labelledby": labelledBy,
+            "aria-describedby": describedBy,
+            "data-field": fieldName(document, field),
+            dir: "auto",
+            lang: language,
+            spellcheck: "true",
+          }),
+          EditorView.updateListener.of((update) => {
+            const typed = update.transactions.some(
+              (one) => !one.annotation(Transaction.userEvent)?.startsWith(FROM_DRAFT),
+            );
+            if (update.docChanged && typed) store.type(document, field, update.state.doc.toString());
+          }),
+          EditorView.domEventHandlers({ blur: () => void store.document(document).settle(field) }),
+        ],
+      }),
+    });
+    view.current = made;
+    return () => made.destroy();
+  }, [document, field, labelledBy, describedBy, language, store]);
+
+  useEffect(() => {
+    const made = view.current;
+    const now = made?.state.doc.toString();
+    if (!made || now === text) return;
+    made.dispatch({
+      changes: { from: 0, to: made.state.doc.length, insert: text },
+      userEvent: FROM_DRAFT,
+    });
+  }, [text]);
+
+  return (
+    <div className={`rounded-md border bg-paper ${errors.length ? "border-stop" : "border-soft"}`}>
+      <MarkdownToolbar site={site.slug} view={() => view.current} />
+      <div ref={element} className="max-h-[32rem] overflow-y-auto" />
+    </div>
+  );
+}

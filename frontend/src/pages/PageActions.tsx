@@ -1,0 +1,117 @@
+import { ArrowDown, ArrowUp, CornerDownRight, CornerLeftUp } from "lucide-react";
+import { useState } from "react";
+import { useTranslation } from "react-i18next";
+import { useNavigate } from "react-router";
+import type { Page } from "../api/client";
+import { useSite } from "../draft/hooks";
+import { ActionLink } from "../ui/ActionLink";
+import { Button } from "../ui/Button";
+import { ErrorNotice } from "../ui/ErrorNotice";
+import { Notice } from "../ui/Notice";
+import { useBelow, useDeletePage, useDuplicate, useMove } from "./api";
+import { moves, type Move } from "./moves";
+
+const ICONS = { up: ArrowUp, down: ArrowDown, into: CornerDownRight, out: CornerLeftUp };
+
+/** Asks before a page is deleted, its subpages named. */
+function Deletion({ page, onKeep }: { page: Page; onKeep: () => void }) {
+  const { t } = useTranslation();
+  const site = useSite().slug;
+  const remove = useDeletePage(site);
+  const below = useBelow(site, page.id).data;
+  const named = below?.map((one) => one.title).join(", ") ?? "";
+  return (
+    <Notice
+      tone="stop"
+      actions={
+        <>
+          <Button variant="quiet" disabled={remove.isPending || !below} onClick={() => remove.mutate(page.id)}>
+            {t("pageActions.deleteYes")}
+          </Button>
+          <Button variant="quiet" onClick={onKeep}>
+            {t("pageActions.keep")}
+          </Button>
+          <ErrorNotice error={remove.error} />
+        </>
+      }
+    >
+      {t("pageActions.deleteSure", { title: page.shown_title })}{" "}
+      {named && t("pageActions.deleteBelow", { titles: named })}
+    </Notice>
+  );
+}
+
+function Moves({ page, pages }: { page: Page; pages: Page[] }) {
+  const { t } = useTranslation();
+  const move = useMove(useSite().slug);
+  const possible = moves(pages, page);
+  const go = (to: Move) => move.mutate({ page: page.id, ...to });
+  return (
+    <>
+      <div role="group" aria-label={t("pageActions.move")} className="flex flex-wrap items-center gap-1">
+        {(["up", "down", "into", "out"] as const).map((way) => {
+          const Icon = ICONS[way];
+          const to = possible[way];
+          return (
+            <button
+              key={way}
+              type="button"
+              aria-label={t(`pageActions.${way}`)}
+              title={t(`pageActions.${way}`)}
+              disabled={!to || move.isPending}
+              className="grid size-8 place-items-center rounded-sm text-soft hover:bg-board hover:text-ink disabled:opacity-30"
+              onClick={() => to && go(to)}
+            >
+              <Icon size={16} aria-hidden className="rtl:-scale-x-100" />
+            </button>
+          );
+        })}
+        <select
+          aria-label={t("pageActions.moveTo")}
+          className="max-w-48 rounded-sm border border-soft bg-paper px-1.5 py-1"
+          value=""
+          onChange={(event) =>
+            go({ parent: event.target.value === "top" ? null : Number(event.target.value), index: 1_000_000 })
+          }
+        >
+          <option value="">{t("pageActions.moveTo")}</option>
+          <option value="top">{t("addPage.top")}</option>
+          {possible.parents.map((one) => (
+            <option key={one.id} value={one.id}>
+              {t("addPage.below", { title: one.shown_title })}
+            </option>
+          ))}
+        </select>
+      </div>
+      <ErrorNotice error={move.error} />
+    </>
+  );
+}
+
+/** What can be done with a page as a whole: moved, copied, deleted. */
+export function PageActions({ page, pages }: { page: Page; pages: Page[] }) {
+  const { t } = useTranslation();
+  const site = useSite();
+  const navigate = useNavigate();
+  const copy = useDuplicate(site.slug);
+  const [sure, setSure] = useState(false);
+  if (sure) return <Deletion page={page} onKeep={() => setSure(false)} />;
+  return (
+    <div className="flex flex-wrap items-center gap-x-4 gap-y-2 border-t border-line pt-2.5">
+      {page.kind !== "post" && <Moves page={page} pages={pages} />}
+      {["page", "post", "event"].includes(page.kind) && page.path !== "/" && (
+        <ActionLink
+          onClick={() =>
+            copy.mutate(page.id, {
+              onSuccess: (made) => void navigate(`?page=${String(made.id)}`, { state: { visit: Date.now() } }),
+            })
+          }
+        >
+          {t("pageActions.duplicate")}
+        </ActionLink>
+      )}
+      {page.path !== "/" && <ActionLink onClick={() => setSure(true)}>{t("pageActions.delete")}</ActionLink>}
+      <ErrorNotice error={copy.error} />
+    </div>
+  );
+}

@@ -1,0 +1,122 @@
+"""The tree of a draft's pages: new ones, moved ones, copies, and deleting with a way back."""
+
+from collections.abc import Iterable
+from datetime import datetime, timedelta
+from typing import Any
+
+from django.db import transaction
+
+from hestor.core.errors import InvalidInput, NotFound, Problem
+from hestor.core.pages import placing
+from hestor.core.pages.fields import Kind
+from hestor.core.text import lines
+from hestor.sites.models import RemovedPage, Revision, Site
+from hestor.sites.selectors.page_fields import current, fields_of
+from hestor.sites.services.locking import locked
+from hestor.sites.services.new_pages import free_path, page_of_kind
+from hestor.sites.services.pages import add_page, change_page, remove_page
+
+DAYS_KEPT = 30
+
+
+def _last_below(site_id: int, parent: int | None) -> int:
+    found = Revision.objects.in_draft_of(site_id).exclude(kind="post").filter(parent_id=parent)
+    return max(found.values_list("order", flat=True), default=0)
+
+
+def add_new(site: Site, title: str, kind: Kind, parent: int | None, today: datetime) -> Revision:
+    """A new page from its title, last below ``parent``; a post stands below the news. Raises InvalidInput."""
+    title = lines.tidy(title)
+    if kind == "post":
+        listed = page_of_kind(site, "news")
+        path = free_path(site.pk, listed.path, title, "post")
+        return add_page(site.pk, {"path": path, "title": title, "kind": kind, "published": today.date()})
+    above = current(site.pk, parent).path if parent else "/"
+    path = free_path(site.pk, above, title, "page")
+    order = _last_below(site.pk, parent) + 1
+    # A page at the top is for the menu, until somebody says otherwise; those below it are found from there.
+    in_menu = parent is None
+    return add_page(
+        site.pk, {"path": path, "title": title, "kind": kind, "parent": parent, "order": order, "in_menu": in_menu}
+    )
+
+
+def move(site_id: int, page: int, parent: int | None, index: int) -> None:
+    """Puts a page below another, at a place among its siblings; its address stays. Raises InvalidInput, NotFound."""
+    with transaction.atomic():
+        locked(site_id)
+        pages = list(Revision.objects.in_draft_of(site_id).exclude(kind="post"))
+        if page not in {one.page_id for one in pages}:
+            raise NotFound
+        for place in placing.moved(pages, page, parent, index):
+            change_page(site_id, place.page, {"parent": place.parent, "order": place.order})
+
+
+def duplicate(site: Site, page: int) -> Revision:
+    """The same page once more, right below, at an address of its own and not in the menu. Raises InvalidInput."""
+    found = fields_of(current(site.pk, page))
+    if found.kind not in ("page", "post", "event"):
+        raise InvalidInput([Problem("kind", "one_of_a_kind")])
+    above = found.path.rstrip("/").rpartition("/")[0] + "/"
+    path = free_path(site.pk, above, found.title, found.kind)
+    return add_page(site.pk, {**found.model_dump(), "path": path, "in_menu": False})
+
+
+def below(site_id: int, page: int) -> list[Revision]:
+    """All pages below one, each after the one above it."""
+    rows = list(Revision.objects.in_draft_of(site_id).exclude(kind="post").order_by("order", "path"))
+    found: list[Revision] = []
+
+    def gather(above: int) -> None:
+        for one in rows:
+            if one.parent_id == above and one not in found:
+                found.append(one)
+                gather(one.page_id)
+
+    gather(page)
+    return found
+
+
+def delete(site_id: int, page: int, now: datetime, revision: int | None = None) -> list[RemovedPage]:
+    """Takes a page out of the draft with all below it, each kept for a while.
+
+    Raises InvalidInput for the home page, StaleRevision, NotFound.
+    """
+    with transaction.atomic():
+        site = locked(site_id, revision)
+        found = current(site_id, page)
+        kept = []
+        for one in [*reversed(below(site_id, page)), found]:
+            fields = fields_of(one).model_dump(mode="json")
+            remove_page(site_id, one.page_id)
+            kept.append(RemovedPage.objects.create(site=site, page=one.page, fields=fields, removed=now))
+        return kept
+
+
+def bring_back(site_id: int, number: int) -> Revision:
+    """Puts a deleted page back into the draft, at another address where its own was taken. Raises NotFound."""
+    with transaction.atomic():
+        locked(site_id)
+        kept = RemovedPage.objects.filter(site_id=site_id, pk=number).first()
+        if kept is None:
+            raise NotFound
+        fields: dict[str, Any] = {**kept.fields}
+        drafts = Revision.objects.in_draft_of(site_id)
+        if drafts.filter(path=fields["path"]).exists():
+            above = fields["path"].rstrip("/").rpartition("/")[0] + "/"
+            fields["path"] = free_path(site_id, above, fields["title"], fields["kind"])
+        if fields["parent"] and not drafts.filter(page_id=fields["parent"]).exists():
+            fields["parent"] = None
+        made = add_page(site_id, fields, page=kept.page)
+        kept.delete()
+        return made
+
+
+def removed(site_id: int) -> Iterable[RemovedPage]:
+    """The deleted pages that can be brought back, the newest first."""
+    return RemovedPage.objects.filter(site_id=site_id).order_by("-removed", "-pk")
+
+
+def purge(now: datetime) -> None:
+    """Lets go for good of what was deleted long ago."""
+    RemovedPage.objects.filter(removed__lt=now - timedelta(days=DAYS_KEPT)).delete()

@@ -1,0 +1,124 @@
+"""Pages: added, written, moved, copied, deleted and brought back."""
+
+import re
+
+import pytest
+from playwright.sync_api import expect
+
+from tests.browser.test_contact import publish
+
+
+@pytest.mark.parametrize("width", [1280, 390])
+def test_a_page_is_added_written_with_a_picture_and_a_fill_in_and_published(server, people, width):
+    person = people(server, width=width).sign_in().open(view="pages")
+    page = person.page
+    page.get_by_role("button", name="Add a page").click()
+    page.get_by_label("What is it called?").fill("Growing peas")
+    page.get_by_label("Where does it stand?").select_option(label="Below Growing guides")
+    page.get_by_role("button", name="Add it").press("Enter")
+    text = page.get_by_role("textbox", name="What it is about (Markdown)")
+    expect(text).to_be_visible()
+    text.click()
+    page.keyboard.type("Peas of {si")
+    page.get_by_role("option", name="{site}").click()
+    page.keyboard.type(" like ")
+    page.get_by_role("button", name="Bold").click()
+    page.keyboard.type("cool")
+    page.get_by_role("button", name="Bold").click()
+    page.keyboard.type(" soil.")
+    page.get_by_label("Picture …").select_option(index=1)
+    assert (person.faults(), person.overflows()) == ([], 0)
+    expect(page.get_by_text("✓ Kept").last).to_be_visible()
+    publish(page)
+    page.goto(server.site("quillmere") + "/growing/growing-peas/")
+    expect(page.locator(".prose p").first).to_have_text("Peas of Quillmere Seed Library like cool soil.")
+    expect(page.locator(".prose strong")).to_have_text("cool")
+    expect(page.locator(".prose img")).to_have_count(1)
+
+
+def test_what_was_typed_is_undone_over_text_and_title_alike(server, people):
+    person = people(server).sign_in().open(view="pages")
+    page = person.page
+    page.get_by_role("button", name="Returning seed").click()
+    text = page.get_by_role("textbox", name="What it is about (Markdown)")
+    text.click()
+    page.keyboard.press("Control+Home")
+    page.keyboard.type("In autumn. ")
+    expect(text).to_contain_text("In autumn.")
+    title = page.get_by_role("textbox", name="Title", exact=True)
+    title.fill("Bringing seed back")
+    page.get_by_role("button", name="Undo").click()
+    expect(title).to_have_value("Returning seed")
+    page.get_by_role("button", name="Undo").click()
+    expect(text).to_contain_text("Bring back what you can spare")
+    expect(text).not_to_contain_text("In autumn.")
+
+
+def order(page) -> list[str]:
+    return [re.sub(r"\s+", " ", text).strip() for text in page.locator("tbody th button").all_inner_texts()]
+
+
+def test_a_page_is_moved_by_keyboard_and_found_where_it_went(server, people):
+    person = people(server).sign_in().open(view="pages")
+    page = person.page
+    row = page.get_by_role("button", name="Borrowing seed", exact=False).first
+    row.press("Enter")
+    before = order(page)
+    name = before[before.index(next(one for one in before if one.startswith("Borrowing")))]
+    page.get_by_role("button", name="Move down").press("Enter")
+    expect(page.get_by_text(re.compile("changes? kept"))).to_be_visible()
+    expect(page.locator("tbody th button").nth(before.index(name) + 1)).to_contain_text(name)
+    page.get_by_role("button", name="Put below the page before it").press("Enter")
+    expect(page.get_by_role("button", name="Take out, beside the page above it")).to_be_enabled()
+    page.get_by_role("button", name="Take out, beside the page above it").press("Enter")
+    expect(page.get_by_role("button", name="Take out, beside the page above it")).to_be_disabled()
+    assert person.faults() == []
+    publish(page)
+    page.goto(server.site("quillmere"))
+    menu = page.locator("header nav > ul > li > a").all_inner_texts()
+    assert menu.index("Borrowing") == menu.index("Returning") + 1
+
+
+def test_a_deleted_page_names_what_goes_along_and_comes_back(server, people):
+    person = people(server).sign_in().open(view="pages")
+    page = person.page
+    page.get_by_role("button", name="Growing guides").click()
+    page.get_by_role("button", name="Delete", exact=True).click()
+    asked = page.get_by_role("alert")
+    expect(asked).to_contain_text("These stand below it and go along:")
+    page.get_by_role("button", name="Delete", exact=True).press("Enter")
+    removed = page.get_by_role("region", name="Deleted pages")
+    expect(removed).to_contain_text("Growing guides")
+    assert person.faults() == []
+    count = removed.get_by_role("button", name="Restore").count()
+    assert count > 3
+    # The page itself first: what stood below it finds it there again.
+    removed.get_by_role("listitem").filter(has_text="Growing guides").get_by_role("button", name="Restore").click()
+    for left in range(count - 1, 0, -1):
+        expect(removed.get_by_role("button", name="Restore")).to_have_count(left)
+        removed.get_by_role("button", name="Restore").first.click()
+    expect(removed).to_have_count(0)
+    expect(page.get_by_text("No changes")).to_be_visible()
+
+
+def test_a_page_gets_another_address_and_the_old_one_leads_there(server, people):
+    person = people(server).sign_in().open(view="pages")
+    page = person.page
+    page.get_by_role("button", name="Borrowing seed").click()
+    address = page.get_by_role("textbox", name="Address")
+    address.fill("/returning/")
+    expect(page.get_by_role("alert").filter(has_text="address")).to_be_visible()
+    address.fill("/how-to-borrow/")
+    expect(page.get_by_text("✓ Kept").last).to_be_visible()
+    publish(page)
+    page.goto(server.site("quillmere") + "/borrowing/")
+    assert page.url.endswith("/how-to-borrow/")
+
+
+def test_a_copy_is_added_and_opens(server, people):
+    person = people(server).sign_in().open(view="pages")
+    page = person.page
+    page.get_by_role("button", name="Borrowing seed").click()
+    page.get_by_role("button", name="Duplicate").click()
+    expect(page.get_by_role("textbox", name="Address")).to_have_value(re.compile("-2/$|borrow"))
+    expect(page.get_by_text("1 change kept")).to_be_visible()
