@@ -16,7 +16,8 @@ from http.cookies import SimpleCookie
 from pathlib import Path
 from typing import Any
 from urllib.error import HTTPError
-from urllib.request import Request, urlopen
+from urllib.parse import urlencode
+from urllib.request import HTTPRedirectHandler, Request, build_opener, urlopen
 
 TOP = Path(__file__).parents[2]
 OWNER = "owner@quillmere.example"
@@ -58,6 +59,16 @@ def make_data(folder: Path, demo: bool = True) -> Path:
 
 def copy_data(template: Path, folder: Path) -> Path:
     return Path(shutil.copytree(template, folder))
+
+
+class _Stay(HTTPRedirectHandler):
+    """Follows nothing."""
+
+    def http_error_303(self, req, fp, code, msg, headers):
+        return fp
+
+
+_STAYS = build_opener(_Stay)
 
 
 @lru_cache(maxsize=1)
@@ -137,6 +148,14 @@ class Server:
     def get(self, host: str, path: str, **headers: str) -> tuple[int, bytes]:
         with self.ask("GET", host, path, **headers) as answer:
             return answer.status, answer.read()
+
+    def send_form(self, host: str, path: str, fields: dict[str, str]) -> int:
+        """Sends a form of a public page, as a browser does; gives the status of the answer itself."""
+        request = Request(
+            f"http://127.0.0.1:{self.port}{path}", urlencode(fields).encode(), {"Host": f"{host}:{self.port}"}
+        )
+        with _STAYS.open(request, timeout=60) as answer:
+            return answer.status
 
     def __enter__(self) -> "Server":
         return self.start()

@@ -1,7 +1,9 @@
+import { later } from "../ui/later";
+
 export { useSession, useSignOut } from "./api";
-export { AccountView } from "./AccountView";
-export { ConfirmAddress } from "./ConfirmAddress";
-export { FirstAccount } from "./FirstAccount";
-export { NewPassword } from "./NewPassword";
+export const AccountView = later(async () => (await import("./AccountView")).AccountView);
+export const ConfirmAddress = later(async () => (await import("./ConfirmAddress")).ConfirmAddress);
+export const FirstAccount = later(async () => (await import("./FirstAccount")).FirstAccount);
+export const NewPassword = later(async () => (await import("./NewPassword")).NewPassword);
 export { SignIn } from "./SignIn";
 export { useOwnLanguage } from "./useOwnLanguage";

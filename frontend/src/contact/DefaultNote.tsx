@@ -4,8 +4,10 @@ import { same } from "../draft/document";
 import type { FactKey } from "../draft/changes";
 import { useFact, useFactActions, useSite } from "../draft/hooks";
 import { ActionLink } from "../ui/ActionLink";
+import { later } from "../ui/later";
 import { useSiteDefaults } from "./api";
-import { DefaultDialog } from "./DefaultDialog";
+
+const DefaultDialog = later(async () => (await import("./DefaultDialog")).DefaultDialog);
 
 /** Whether a fact is as said for all the owner's sites; and what can be done about it. */
 export function DefaultNote({ fact, readOnly }: { fact: FactKey; readOnly: boolean }) {

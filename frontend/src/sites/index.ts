@@ -1,4 +1,6 @@
+import { later } from "../ui/later";
+
 export { useClock, useCountries, useLanguages, useSites } from "./api";
 export { LabelDialog } from "./LabelDialog";
-export { NewSite } from "./NewSite";
+export const NewSite = later(async () => (await import("./NewSite")).NewSite);
 export { TownField } from "./TownField";
