@@ -56,7 +56,7 @@ export function EnquiryRow({ enquiry, mayEdit }: { enquiry: Enquiry; mayEdit: bo
   const [open, setOpen] = useState(false);
   const name = enquiry.name || t("inbox.nameless");
   return (
-    <li className="border-line">
+    <li className="border-t border-line">
       <button
         type="button"
         aria-expanded={open}

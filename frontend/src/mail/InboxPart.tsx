@@ -2,12 +2,13 @@ import { useState } from "react";
 import { useTranslation } from "react-i18next";
 import { Link } from "react-router";
 import { useSite } from "../draft/hooks";
-import { Button } from "../ui/Button";
+import { PillChoice } from "../ui/PillChoice";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { SearchField } from "../ui/SearchField";
 import { useSettled } from "../ui/useSettled";
 import { useInbox, type Inbox, type Shown } from "./api";
 import { EnquiryRow } from "./EnquiryRow";
+import { PagedList } from "./PagedList";
 
 const SHOWN: Shown[] = ["open", "done", "suspect"];
 
@@ -45,19 +46,17 @@ function Tools({ inbox, sought, shown, onSeek, onShow }: ToolsProps) {
   return (
     <div className="flex flex-wrap items-center gap-x-5 gap-y-2 px-6 pb-3">
       <SearchField label={t("inbox.find")} value={sought} onType={onSeek} />
-      <div role="group" aria-label={t("mail.inbox")} className="flex flex-wrap gap-1">
-        {SHOWN.map((one) => (
-          <button
-            key={one}
-            type="button"
-            aria-pressed={one === shown}
-            onClick={() => onShow(one)}
-            className="rounded-full px-3 py-1.5 text-soft hover:text-ink aria-pressed:bg-board aria-pressed:text-ink"
-          >
+      <PillChoice
+        label={t("mail.inbox")}
+        all={SHOWN}
+        chosen={shown}
+        words={(one) => (
+          <>
             {t(`inbox.shown.${one}`)} <b className="font-semibold">{inbox.counts[one] ?? 0}</b>
-          </button>
-        ))}
-      </div>
+          </>
+        )}
+        onChoose={onShow}
+      />
       {site.role !== "viewer" && (
         <a href={`/api/sites/${site.slug}/enquiries.mbox`} download className="act-link ms-auto">
           {t("inbox.export")}
@@ -85,23 +84,14 @@ export function InboxPart() {
           <>
             <Lead inbox={first} />
             <Tools inbox={first} sought={typed} shown={shown} onSeek={setTyped} onShow={setShown} />
-            {enquiries.length === 0 && (
-              <p className="border-t border-line px-6 py-6 text-soft">
-                {sought ? t("mail.noMatch", { sought }) : t(`inbox.empty.${shown}`)}
-              </p>
-            )}
-            <ul className="border-line [&>li]:border-t">
-              {enquiries.map((enquiry) => (
+            <PagedList
+              sought={sought}
+              empty={t(`inbox.empty.${shown}`)}
+              rows={enquiries.map((enquiry) => (
                 <EnquiryRow key={enquiry.id} enquiry={enquiry} mayEdit={site.role !== "viewer"} />
               ))}
-            </ul>
-            {query.hasNextPage && (
-              <p className="px-6 py-4">
-                <Button variant="quiet" onClick={() => void query.fetchNextPage()}>
-                  {t("mail.older")}
-                </Button>
-              </p>
-            )}
+              onOlder={query.hasNextPage ? () => void query.fetchNextPage() : null}
+            />
           </>
         );
       }}

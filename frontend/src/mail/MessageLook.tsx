@@ -1,36 +1,11 @@
 import { useState } from "react";
 import { useTranslation } from "react-i18next";
 import { useSite } from "../draft/hooks";
+import { PillChoice } from "../ui/PillChoice";
 import { messageUrl, type Theme, type WholeMessage } from "./api";
 
 const THEMES: Theme[] = ["light", "dark"];
 type Shape = "wide" | "phone" | "text" | "headers";
-
-interface ChoiceProps<T extends string> {
-  name: string;
-  all: readonly T[];
-  chosen: T;
-  words: (one: T) => string;
-  onChoose: (one: T) => void;
-}
-
-function Choice<T extends string>({ name, all, chosen, words, onChoose }: ChoiceProps<T>) {
-  return (
-    <div role="group" aria-label={name} className="flex gap-1">
-      {all.map((one) => (
-        <button
-          key={one}
-          type="button"
-          aria-pressed={one === chosen}
-          onClick={() => onChoose(one)}
-          className="rounded-full px-3 py-1 text-soft hover:text-ink aria-pressed:bg-board aria-pressed:text-ink"
-        >
-          {words(one)}
-        </button>
-      ))}
-    </div>
-  );
-}
 
 interface Props {
   /** The message's number, or `kinds/` with a kind. */
@@ -58,16 +33,16 @@ export function MessageLook({ of, text, headers, version = "" }: Props) {
   return (
     <div className="grid gap-2">
       <div className="flex flex-wrap gap-x-6 gap-y-1">
-        <Choice
-          name={t("tray.as")}
+        <PillChoice
+          label={t("tray.as")}
           all={shapes}
           chosen={shape}
           words={(one) => t(`tray.shape.${one}`)}
           onChoose={setShape}
         />
         {drawn && (
-          <Choice
-            name={t("variant.dark")}
+          <PillChoice
+            label={t("variant.dark")}
             all={THEMES}
             chosen={theme}
             words={(one) => t(`tray.theme.${one}`)}

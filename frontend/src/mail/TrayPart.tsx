@@ -2,13 +2,13 @@ import { useState } from "react";
 import { useTranslation } from "react-i18next";
 import { useSite } from "../draft/hooks";
 import { ActionLink } from "../ui/ActionLink";
-import { Button } from "../ui/Button";
 import { Notice } from "../ui/Notice";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { SearchField } from "../ui/SearchField";
 import { useSettled } from "../ui/useSettled";
 import { useTray, type Tray } from "./api";
 import { MessageRow } from "./MessageRow";
+import { PagedList } from "./PagedList";
 
 function Head({ tray, failed, onFailed }: { tray: Tray; failed: boolean; onFailed: (only: boolean) => void }) {
   const { t } = useTranslation();
@@ -50,23 +50,14 @@ export function TrayPart() {
             <div className="px-6 pb-3">
               <SearchField label={t("tray.find")} value={typed} onType={setTyped} />
             </div>
-            {messages.length === 0 && (
-              <p className="border-t border-line px-6 py-6 text-soft">
-                {sought ? t("mail.noMatch", { sought }) : t("tray.empty")}
-              </p>
-            )}
-            <ul>
-              {messages.map((message) => (
+            <PagedList
+              sought={sought}
+              empty={t("tray.empty")}
+              rows={messages.map((message) => (
                 <MessageRow key={message.id} message={message} mayEdit={site.role !== "viewer"} />
               ))}
-            </ul>
-            {query.hasNextPage && (
-              <p className="px-6 py-4">
-                <Button variant="quiet" onClick={() => void query.fetchNextPage()}>
-                  {t("mail.older")}
-                </Button>
-              </p>
-            )}
+              onOlder={query.hasNextPage ? () => void query.fetchNextPage() : null}
+            />
           </>
         );
       }}
