@@ -62,13 +62,12 @@ _FILL = """
 import django, sys
 django.setup()
 from hestor import clock
-from hestor.core.messages.kinds import KINDS
 from hestor.mail.models import Body, Message, State
 from hestor.mail.selectors import letters
 from hestor.sites.models import Site
 site, now = Site.objects.get(slug="quillmere"), clock.now()
 said = {"address": "a@b.example", "moment": "now"}
-one = letters.write(site, now, KINDS["replaced"], said, "receiver@x.example")
+one = letters.Voice(site, now).write("replaced", said, "receiver@x.example")
 head, _, rest = one.raw.partition(b"Message-ID: ")
 tail = rest.partition(b"\\r\\n")[2]
 Message.objects.all().delete()

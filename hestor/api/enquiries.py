@@ -14,10 +14,9 @@ from hestor.api.schemas import Identifier, ProblemOut
 from hestor.core.roles import Action
 from hestor.mail.models import Enquiry
 from hestor.mail.selectors import inbox
-from hestor.mail.selectors.letters import voice
+from hestor.mail.selectors.letters import facts_of
 from hestor.mail.services import enquiries, notices
-from hestor.sites.models import Site
-from hestor.sites.selectors.states import live_edition
+from hestor.sites.models import Revision, Site
 
 router = Router(tags=["inbox"])
 
@@ -40,10 +39,10 @@ def _out(one: Enquiry, days: int) -> EnquiryOut:
 
 def _form(site: Site) -> str:
     """The public page with the form; empty where there is none."""
-    state = voice(site) if live_edition(site) else None
-    path = state.contact_page() if state else ""
-    page = state.page(path) if state and path else None
-    return path if page and page.kind == "contact" and "form" in voice(site).facts.contact_parts.page else ""
+    if not site.live_number or "form" not in facts_of(site).contact_parts.page:
+        return ""
+    pages = Revision.objects.in_edition_of(site.pk, site.live_number).filter(kind="contact").order_by("path")
+    return pages.values_list("path", flat=True).first() or ""
 
 
 @router.get("/sites/{site}/enquiries", response={200: InboxOut, 404: ProblemOut})
@@ -56,7 +55,7 @@ def list_enquiries(
 ) -> InboxOut:
     """The newest messages of those that are ``shown`` and hold all words of ``q``."""
     found = site_for(request, site, Action.VIEW)
-    rows, days = inbox.enquiries(found, q, shown, before), voice(found).facts.enquiry_days
+    rows, days = inbox.enquiries(found, q, shown, before), facts_of(found).enquiry_days
     return InboxOut(
         enquiries=[_out(one, days) for one in rows[: inbox.PAGE]],
         counts=inbox.counts(found),
@@ -81,7 +80,7 @@ def mark(request: HttpRequest, site: str, enquiry: Identifier, given: EnquiryCha
     """Marks a message as done or not, as a program's or a person's."""
     found = site_for(request, site, Action.EDIT)
     one = enquiries.mark(found, enquiry, given.done, given.suspect, clock.now())
-    return _out(one, voice(found).facts.enquiry_days)
+    return _out(one, facts_of(found).enquiry_days)
 
 
 @router.delete("/sites/{site}/enquiries/{enquiry}", response={204: None, 404: ProblemOut})

@@ -9,7 +9,8 @@ from hestor.core.contact.enquiry import Written
 from hestor.core.roles import Role
 from hestor.mail.models import Message, State
 from hestor.mail.services import enquiries, notices
-from hestor.mail.services.posting import post
+from hestor.mail.selectors.letters import Voice
+from hestor.mail.services.posting import put
 from hestor.press import Renderer
 from hestor.sites.models import Edition
 from hestor.sites.selectors.states import draft_of, edition_of
@@ -65,8 +66,9 @@ def test_a_message_is_framed_by_the_desk_alone_and_runs_nothing(client):
 
 
 def test_older_messages_come_page_by_page(client, site):
+    letter = Voice(site, NOW).write("replaced", {"address": "a@b.example", "moment": "now"}, "me@post.example")
     for _ in range(60):
-        post(site, "replaced", {"address": "a@b.example", "moment": "now"}, "me@post.example", NOW)
+        put(site, letter, NOW)
     first = get(client, "mail").json()
     assert (len(first["messages"]), first["more"]) == (50, True)
     last = get(client, "mail", before=first["messages"][-1]["id"]).json()

@@ -9,7 +9,8 @@ from django.test import Client
 from hestor.api.api import api
 from hestor.core.roles import Role
 from hestor.mail.models import Enquiry, Message, NoticesAddress, State
-from hestor.mail.services.posting import post
+from hestor.mail.selectors.letters import Voice
+from hestor.mail.services.posting import put
 from hestor.pictures.models import Picture
 from hestor.pictures.selectors import masters
 from hestor.pictures.services import upload
@@ -136,7 +137,8 @@ def mail(site):
     """A message from a visitor, and one that failed to be sent."""
     wrote = {"email": "v@visitor.example", "message": "Hello.", "path": "/contact/", "received": NOW, "digest": "d"}
     Enquiry.objects.create(site=site, **wrote)
-    post(site, "replaced", {"address": "a@b.example", "moment": "now"}, "b@b.example", NOW)
+    said = {"address": "a@b.example", "moment": "now"}
+    put(site, Voice(site, NOW).write("replaced", said, "b@b.example"), NOW)
     Message.objects.update(state=State.FAILED)
 
 

@@ -4,14 +4,12 @@ import pytest
 from hypothesis import HealthCheck, given, settings
 from hypothesis import strategies as st
 
-from hestor.core.messages.kinds import KINDS
 from hestor.mail.models import Body, Message
 from hestor.mail.selectors import letters, tray
 from hestor.sites.services.facts import write_facts
 from tests.conftest import NOW
 
 pytestmark = pytest.mark.django_db
-ENQUIRY = KINDS["enquiry"]
 HEADERS = {"From", "To", "Reply-To", "Subject", "Date", "Message-ID", "Content-Language", "Auto-Submitted",
            "MIME-Version", "Content-Type"}  # fmt: skip
 
@@ -25,11 +23,11 @@ def read(letter: letters.Letter):
 
 
 def test_it_comes_from_the_sites_own_domain_and_answers_go_to_the_right_person(contact_site):
-    mail = read(letters.write(contact_site, NOW, KINDS["replaced"], said(), "me@post.example"))
+    mail = read(letters.Voice(contact_site, NOW).write("replaced", said(), "me@post.example"))
     assert mail["From"] == "Seed Library <notices@seeds.localhost>"
     assert mail["Reply-To"] == "Seed Library <hello@seeds.example>"
     reply = letters.named("Ada", "ada@cottage.example")
-    mail = read(letters.write(contact_site, NOW, ENQUIRY, said(), "me@post.example", reply))
+    mail = read(letters.Voice(contact_site, NOW).write("enquiry", said(), "me@post.example", reply))
     assert mail["Reply-To"] == "Ada <ada@cottage.example>"
     assert (mail["Auto-Submitted"], mail["Content-Language"]) == ("auto-generated", "en-GB")
 
@@ -46,7 +44,7 @@ def test_it_speaks_the_sites_language_and_words_of_the_sites_own(contact_site, o
     write_facts(contact_site.pk, {"language": "de-CH", "own_words": own}, contact_site.revision)
     publish(contact_site.pk, owner, NOW)
     contact_site.refresh_from_db()
-    mail = read(letters.write(contact_site, NOW, ENQUIRY, said(), "me@post.example"))
+    mail = read(letters.Voice(contact_site, NOW).write("enquiry", said(), "me@post.example"))
     assert mail["Subject"] == "Post von Ada für Seed Library"
     assert "hat Ihnen über das Formular" in tray.part(mail, "plain")
     assert 'lang="de-CH"' in tray.part(mail, "html")
@@ -59,7 +57,7 @@ def test_no_words_begin_another_header(contact_site, name, message):
         name="=?utf-8?q?=0D=0ABcc:_all@x.example?=" + name + "\r\nBcc: all@x.example", message=message, moment=message
     )
     reply = letters.named(name + "\nBcc: all@x.example", "ada@cottage.example")
-    mail = read(letters.write(contact_site, NOW, ENQUIRY, odd, "me@post.example", reply))
+    mail = read(letters.Voice(contact_site, NOW).write("enquiry", odd, "me@post.example", reply))
     assert set(mail.keys()) == HEADERS
     assert len(mail.keys()) == len(HEADERS)
     assert mail["To"] == "me@post.example"
@@ -70,13 +68,13 @@ def test_no_words_begin_another_header(contact_site, name, message):
     "receiver", ["müller@x.example", '"odd one"@x.example', "a@xn--bcher-kva.example", "a+b@x.example"]
 )
 def test_any_address_that_is_taken_can_be_written_to(contact_site, receiver):
-    mail = read(letters.write(contact_site, NOW, ENQUIRY, said(), receiver))
+    mail = read(letters.Voice(contact_site, NOW).write("enquiry", said(), receiver))
     assert [address.addr_spec for address in mail["To"].addresses] == [receiver]
 
 
 def test_both_forms_hold_what_is_needed_and_html_is_escaped(contact_site):
     odd = "<script>alert(1)</script> {site} {link}"
-    mail = read(letters.write(contact_site, NOW, ENQUIRY, said(message=odd), "me@post.example"))
+    mail = read(letters.Voice(contact_site, NOW).write("enquiry", said(message=odd), "me@post.example"))
     assert odd in tray.part(mail, "plain")
     html = tray.part(mail, "html")
     assert "<script" not in html
@@ -84,7 +82,7 @@ def test_both_forms_hold_what_is_needed_and_html_is_escaped(contact_site):
 
 
 def test_light_and_dark_are_told_apart_for_the_desk(contact_site):
-    html = tray.part(read(letters.write(contact_site, NOW, ENQUIRY, said(), "me@post.example")), "html")
+    html = tray.part(read(letters.Voice(contact_site, NOW).write("enquiry", said(), "me@post.example")), "html")
     assert "@media (prefers-color-scheme:dark)" in html
     assert "@media all" in tray.in_theme(html, "dark")
     assert "@media not all" in tray.in_theme(html, "light")

@@ -7,7 +7,8 @@ import pytest
 from hestor.core.errors import NotFound
 from hestor.mail.models import Message, State
 from hestor.mail.services import sending
-from hestor.mail.services.posting import post
+from hestor.mail.selectors.letters import Voice
+from hestor.mail.services.posting import put
 from tests.conftest import NOW
 
 pytestmark = pytest.mark.django_db(transaction=True)
@@ -15,7 +16,8 @@ pytestmark = pytest.mark.django_db(transaction=True)
 
 def queue(site, *receivers: str) -> list[Message]:
     said = {"address": "a@b.example", "moment": "now"}
-    return [post(site, "replaced", said, receiver, NOW) for receiver in receivers]
+    voice = Voice(site, NOW)
+    return [put(site, voice.write("replaced", said, receiver), NOW) for receiver in receivers]
 
 
 def states() -> list[str]:

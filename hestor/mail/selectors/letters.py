@@ -10,21 +10,22 @@ from email.utils import format_datetime, make_msgid
 
 import idna
 
-from hestor.core.messages.kinds import MessageKind
+from hestor.core.facts.document import Facts
+from hestor.core.messages.kinds import KINDS, Kind
 from hestor.press import Renderer
-from hestor.press.message import Message as Pressed
 from hestor.sites.models import Site
 from hestor.sites.selectors.addresses import host_of
-from hestor.sites.selectors.states import StoredState, draft_of, edition_of, live_edition
+from hestor.sites.selectors.states import draft_of, edition_of, live_edition
 
 _LOCAL_PART = "notices"
-_LONGEST_NAME = 80
+_LONGEST_NAME, _LONGEST_SUBJECT = 80, 500
 
 
 @dataclass(frozen=True)
 class Letter:
-    """A message ready to go: who it is from and to, its subject, what it is searched by, its bytes."""
+    """A message ready to go: its kind, who it is from and to, its subject, what it is searched by, its bytes."""
 
+    kind: Kind
     sender: str
     receiver: str
     subject: str
@@ -32,10 +33,10 @@ class Letter:
     raw: bytes
 
 
-def voice(site: Site) -> StoredState:
-    """The state in whose words a site writes: what the public reads, else the draft."""
+def facts_of(site: Site) -> Facts:
+    """The facts by which a site writes: what the public reads, else the draft's."""
     edition = live_edition(site)
-    return edition_of(site, edition) if edition else draft_of(site)
+    return edition.facts if edition else site.facts
 
 
 def own_address(site: Site) -> str:
@@ -52,51 +53,49 @@ def in_header(text: str) -> str:
     return "".join(c if c.isprintable() else " " for c in text).replace("=?", "= ?")
 
 
-def _named(name: str, address: str) -> Address:
+def named(name: str, address: str) -> Address:
     """A name with its address, for a header."""
     plain = " ".join(in_header(name).split())
     local, _, domain = address.rpartition("@")
     return Address(plain[:_LONGEST_NAME], local.strip('"') if local.startswith('"') else local, domain)
 
 
-def press(site: Site, now: datetime, kind: MessageKind, said: Mapping[str, str]) -> Pressed:
-    """A message in the site's words at a moment."""
-    return Renderer(voice(site), now).message(kind, said)
+class Voice:
+    """A site as it writes at a moment: in the words that the public reads, else in the draft's.
 
+    Made before anybody is locked out: to read a site's state may wait for the studio (decision 0020).
+    """
 
-def write(
-    site: Site,
-    now: datetime,
-    kind: MessageKind,
-    said: Mapping[str, str],
-    receiver: str,
-    reply_to: Address | None = None,
-) -> Letter:
-    """A message to somebody. Answers go to ``reply_to``, else to the site's public address."""
-    state = voice(site)
-    pressed = Renderer(state, now).message(kind, said)
-    facts, sender = state.facts, own_address(site)
-    found = EmailMessage(policy=SMTP)
-    reply = reply_to or (_named(facts.name, facts.contact_email) if facts.contact_email else None)
-    addresses = [receiver, sender, *([reply.addr_spec] if reply else [])]
-    if not all(map(str.isascii, addresses)):
-        # Only then: not every server on the way takes headers that are not ASCII (RFC 6532).
-        found = EmailMessage(policy=SMTPUTF8)
-    found["From"] = _named(facts.name, sender)
-    found["To"] = _named("", receiver)
-    if reply:
-        found["Reply-To"] = reply
-    found["Subject"] = in_header(pressed.subject)[:500]
-    found["Date"] = format_datetime(now)
-    found["Message-ID"] = make_msgid(domain=sender.rpartition("@")[2])
-    # So that no machine answers it (RFC 3834, 5).
-    found["Auto-Submitted"] = "auto-generated"
-    found.set_content(pressed.text, cte="quoted-printable")
-    found.add_alternative(pressed.html.decode(), subtype="html", cte="quoted-printable")
-    found["Content-Language"] = facts.language
-    return Letter(sender, receiver, str(found["Subject"]), pressed.text, found.as_bytes())
+    def __init__(self, site: Site, now: datetime) -> None:
+        self.site, self.now = site, now
+        edition = live_edition(site)
+        self._renderer = Renderer(edition_of(site, edition) if edition else draft_of(site), now)
 
+    @property
+    def moment(self) -> str:
+        """The present moment on the site's clock, in its own form."""
+        return self._renderer.frame.moment(self.now)
 
-def named(name: str, address: str) -> Address:
-    """Whom answers go to."""
-    return _named(name, address)
+    def write(self, kind: Kind, said: Mapping[str, str], receiver: str, reply_to: Address | None = None) -> Letter:
+        """A message to somebody. Answers go to ``reply_to``, else to the site's public address."""
+        pressed = self._renderer.message(KINDS[kind], said)
+        facts, sender = self._renderer.state.facts, own_address(self.site)
+        found = EmailMessage(policy=SMTP)
+        reply = reply_to or (named(facts.name, facts.contact_email) if facts.contact_email else None)
+        addresses = [receiver, sender, *([reply.addr_spec] if reply else [])]
+        if not all(map(str.isascii, addresses)):
+            # Only then: not every server on the way takes headers that are not ASCII (RFC 6532).
+            found = EmailMessage(policy=SMTPUTF8)
+        found["From"] = named(facts.name, sender)
+        found["To"] = named("", receiver)
+        if reply:
+            found["Reply-To"] = reply
+        found["Subject"] = in_header(pressed.subject)[:_LONGEST_SUBJECT]
+        found["Date"] = format_datetime(self.now)
+        found["Message-ID"] = make_msgid(domain=sender.rpartition("@")[2])
+        # So that no machine answers it (RFC 3834, 5).
+        found["Auto-Submitted"] = "auto-generated"
+        found.set_content(pressed.text, cte="quoted-printable")
+        found.add_alternative(pressed.html.decode(), subtype="html", cte="quoted-printable")
+        found["Content-Language"] = facts.language
+        return Letter(kind, sender, receiver, str(found["Subject"]), pressed.text, found.as_bytes())

@@ -7,6 +7,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass, field
 from datetime import datetime, timedelta
 from ipaddress import ip_address, ip_network
+from typing import Any
 
 from django.conf import settings
 from django.core import signing
@@ -16,9 +17,8 @@ from hestor.core.contact import enquiry as rules
 from hestor.core.contact.enquiry import Written
 from hestor.core.errors import NotFound
 from hestor.mail.models import Enquiry, NoticesAddress
-from hestor.mail.selectors.letters import named, voice
-from hestor.mail.services.posting import post
-from hestor.press import Renderer
+from hestor.mail.selectors.letters import Letter, Voice, facts_of, named
+from hestor.mail.services.posting import put
 from hestor.sites.models import Site
 
 _SALT = "hestor.form"
@@ -83,39 +83,44 @@ def take(site: Site, path: str, given: Mapping[str, str], trap: str, address: st
     if Enquiry.objects.filter(site=site, digest=digest).exists():
         return Outcome()
     origin = _origin(address, now)
+    letter = None if trap else _letter(site, written, now)
     try:
         with transaction.atomic():
             if _is_too_much(site, origin, now):
                 return Outcome("contact.form.busy")
-            keep(site, written, path, now, bool(trap), digest, origin)
+            _keep(site, written, path, now, digest, letter, origin=origin, suspect=bool(trap))
     except IntegrityError:
         # The same form came twice at once; the other one was taken.
         return Outcome()
     return Outcome()
 
 
-def keep(
-    site: Site, written: Written, path: str, now: datetime, suspect: bool, digest: str, origin: str = ""
-) -> Enquiry:
+def keep(site: Site, written: Written, path: str, now: datetime, suspect: bool, digest: str) -> Enquiry:
     """Keeps what was written on the page at ``path``, and tells the site's owner unless it is ``suspect``."""
+    letter = None if suspect else _letter(site, written, now)
+    with transaction.atomic():
+        return _keep(site, written, path, now, digest, letter, suspect=suspect)
+
+
+def _keep(
+    site: Site, written: Written, path: str, now: datetime, digest: str, letter: Letter | None, **marks: Any
+) -> Enquiry:
     said = {"name": written.name, "email": written.email, "message": written.message}
-    kept = Enquiry.objects.create(
-        site=site, **said, path=path, received=now, suspect=suspect, digest=digest, origin=origin
-    )
-    if not suspect:
-        _tell(site, kept, written, now)
+    kept = Enquiry.objects.create(site=site, **said, path=path, received=now, digest=digest, **marks)
+    if letter:
+        put(site, letter, now, kept)
     return kept
 
 
-def _tell(site: Site, kept: Enquiry, written: Written, now: datetime) -> None:
-    """Tells the site's owner, where notices go somewhere."""
+def _letter(site: Site, written: Written, now: datetime) -> Letter | None:
+    """What tells the site's owner of a message; None where notices go nowhere."""
     receiver = NoticesAddress.objects.filter(site=site).values_list("address", flat=True).first()
     if not receiver:
-        return
-    moment = Renderer(voice(site), now).frame.moment(now)
+        return None
+    voice = Voice(site, now)
     name = written.name or written.email
-    said = {"name": name, "address": written.email, "moment": moment, "message": written.message}
-    post(site, "enquiry", said, receiver, now, named(written.name, written.email), kept)
+    said = {"name": name, "address": written.email, "moment": voice.moment, "message": written.message}
+    return voice.write("enquiry", said, receiver, named(written.name, written.email))
 
 
 def find(site: Site, number: int) -> Enquiry:
@@ -128,14 +133,18 @@ def find(site: Site, number: int) -> Enquiry:
 
 def mark(site: Site, number: int, done: bool | None, suspect: bool | None, now: datetime) -> Enquiry:
     """Marks a message as done or not, as sent by a program or not. One that turns out to be a person's is told of."""
+    found = find(site, number)
+    written = Written(found.name, found.email, found.message)
+    letter = _letter(site, written, now) if found.suspect and suspect is False else None
     with transaction.atomic():
         found = find(site, number)
         if done is not None:
             found.done = now if done else None
-        was_suspect, found.suspect = found.suspect, found.suspect if suspect is None else suspect
+        if suspect is not None:
+            found.suspect = suspect
         found.save(update_fields=["done", "suspect"])
-        if was_suspect and not found.suspect and not found.messages.exists():
-            _tell(site, found, Written(found.name, found.email, found.message), now)
+        if letter and not found.messages.exists():
+            put(site, letter, now, found)
         return found
 
 
@@ -148,7 +157,7 @@ def delete_old(now: datetime) -> int:
     """Deletes, on every site, what is older than its form says; says how many."""
     gone = 0
     for site in Site.objects.all():
-        days = timedelta(days=voice(site).facts.enquiry_days)
+        days = timedelta(days=facts_of(site).enquiry_days)
         gone += Enquiry.objects.filter(site=site, received__lt=now - days).delete()[1].get("hestor_mail.Enquiry", 0)
     # By then nobody needs to be told apart any more.
     Enquiry.objects.filter(received__lt=now - timedelta(days=1)).exclude(origin="").update(origin="")

@@ -7,12 +7,11 @@ from datetime import datetime, timedelta
 from django.core import signing
 from django.db import transaction
 
-from hestor.core.errors import ConfirmationSpent, InvalidInput, Problem, TooManyLinks
+from hestor.core.errors import ConfirmationSpent, InvalidInput, NotFound, Problem, TooManyLinks
 from hestor.core.facts import document
 from hestor.mail.models import Message, NoticesAddress
-from hestor.mail.selectors.letters import voice
-from hestor.mail.services.posting import post
-from hestor.press import Renderer
+from hestor.mail.selectors.letters import Letter, Voice
+from hestor.mail.services.posting import put
 from hestor.sites.models import Site
 from hestor.sites.selectors.addresses import desk_origin
 from hestor.sites.services.facts import write_facts
@@ -58,21 +57,33 @@ def ask(site_id: int, now: datetime) -> Standing:
 
     A link sent before is good no more. Raises InvalidInput where that address is in force already, TooManyLinks.
     """
-    with transaction.atomic():
-        site = locked(site_id)
-        kept, wished = _kept(site), site.facts.notices_email
-        if wished == kept.address:
-            raise InvalidInput([Problem(_KEY, "notices_in_force")])
-        if not wished:
-            _put_in_force(kept, "", now)
-            return standing(site, now)
-        if Message.objects.filter(site=site, kind="confirm", made__gt=now - GOOD_FOR).count() >= _MOST_A_DAY:
-            raise TooManyLinks(most=_MOST_A_DAY)
-        kept.asked_address, kept.asked_nonce, kept.asked = wished, secrets.token_hex(16), now
-        kept.save()
-        token = signing.dumps([site.pk, kept.asked_nonce], salt=_SALT)
-        post(site, "confirm", {"address": wished, "link": f"{desk_origin()}/confirm/{token}"}, wished, now)
+    nonce = secrets.token_hex(16)
+    while True:
+        site = Site.objects.filter(pk=site_id).first()
+        if site is None:
+            raise NotFound
+        wished = site.facts.notices_email
+        link = f"{desk_origin()}/confirm/{signing.dumps([site.pk, nonce], salt=_SALT)}"
+        letter = Voice(site, now).write("confirm", {"address": wished, "link": link}, wished) if wished else None
+        with transaction.atomic():
+            site = locked(site_id)
+            if site.facts.notices_email == wished:
+                return _ask(site, wished, nonce, letter, now)
+
+
+def _ask(site: Site, wished: str, nonce: str, letter: Letter | None, now: datetime) -> Standing:
+    kept = _kept(site)
+    if wished == kept.address:
+        raise InvalidInput([Problem(_KEY, "notices_in_force")])
+    if letter is None:
+        _put_in_force(kept, "", now, None)
         return standing(site, now)
+    if Message.objects.filter(site=site, kind="confirm", made__gt=now - GOOD_FOR).count() >= _MOST_A_DAY:
+        raise TooManyLinks(most=_MOST_A_DAY)
+    kept.asked_address, kept.asked_nonce, kept.asked = wished, nonce, now
+    kept.save()
+    put(site, letter, now)
+    return standing(site, now)
 
 
 def leave(site_id: int, now: datetime) -> Standing:
@@ -116,21 +127,29 @@ def asked_by(token: str, now: datetime) -> Asked:
 
 def confirm(token: str, now: datetime) -> Asked:
     """Puts the address of a link in force. Raises ConfirmationSpent."""
+    kept = _read(token, now)
+    letter = _farewell(kept, kept.asked_address, now)
     with transaction.atomic():
         kept = _read(token, now)
         found = Asked(kept.site.facts.name, kept.asked_address)
-        _put_in_force(kept, kept.asked_address, now)
+        _put_in_force(kept, kept.asked_address, now, letter)
         return found
 
 
-def _put_in_force(kept: NoticesAddress, address: str, now: datetime) -> None:
-    former = kept.address
+def _farewell(kept: NoticesAddress, address: str, now: datetime) -> Letter | None:
+    """What tells the former address that another one comes into force."""
+    if not kept.address or not address:
+        return None
+    voice = Voice(kept.site, now)
+    return voice.write("replaced", {"address": address, "moment": voice.moment}, kept.address)
+
+
+def _put_in_force(kept: NoticesAddress, address: str, now: datetime, farewell: Letter | None) -> None:
     kept.address, kept.since = address, now
     kept.asked_address, kept.asked_nonce, kept.asked = "", "", None
     kept.save()
-    if former and address:
-        moment = Renderer(voice(kept.site), now).frame.moment(now)
-        post(kept.site, "replaced", {"address": address, "moment": moment}, former, now)
+    if farewell:
+        put(kept.site, farewell, now)
 
 
 def set_in_force(site: Site, address: str, now: datetime) -> None:
@@ -138,7 +157,8 @@ def set_in_force(site: Site, address: str, now: datetime) -> None:
     value, problems = document.check(_KEY, address)
     if problems:
         raise InvalidInput(problems)
+    farewell = _farewell(_kept(site), value, now)
     with transaction.atomic():
-        fresh = Site.objects.get(pk=site.pk)
+        fresh = locked(site.pk)
         write_facts(site.pk, {_KEY: value}, fresh.revision)
-        _put_in_force(_kept(fresh), value, now)
+        _put_in_force(_kept(fresh), value, now, farewell)

@@ -1,32 +1,20 @@
 """Puts messages into the tray, and into the queue where real sending is set up."""
 
-from collections.abc import Mapping
 from datetime import datetime
-from email.headerregistry import Address
 
 from django.conf import settings
 
-from hestor.core.messages.kinds import KINDS, Kind
 from hestor.mail.models import Body, Enquiry, Message, State
-from hestor.mail.selectors import letters
+from hestor.mail.selectors.letters import Letter
 from hestor.sites.models import Site
 
 
-def post(
-    site: Site,
-    kind: Kind,
-    said: Mapping[str, str],
-    receiver: str,
-    now: datetime,
-    reply_to: Address | None = None,
-    enquiry: Enquiry | None = None,
-) -> Message:
-    """Makes a message and keeps it, within the caller's transaction; it is sent once that is committed."""
-    letter = letters.write(site, now, KINDS[kind], said, receiver, reply_to)
+def put(site: Site, letter: Letter, now: datetime, enquiry: Enquiry | None = None) -> Message:
+    """Keeps a message, within the caller's transaction; it is sent once that is committed."""
     made = Message.objects.create(
         site=site,
         enquiry=enquiry,
-        kind=kind,
+        kind=letter.kind,
         sender=letter.sender,
         receiver=letter.receiver,
         subject=letter.subject,
