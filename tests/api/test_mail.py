@@ -8,8 +8,8 @@ from django.test import Client
 from hestor.core.contact.enquiry import Written
 from hestor.core.roles import Role
 from hestor.mail.models import Message, State
-from hestor.mail.services import enquiries, notices
 from hestor.mail.selectors.letters import Voice
+from hestor.mail.services import enquiries, notices
 from hestor.mail.services.posting import put
 from hestor.press import Renderer
 from hestor.sites.models import Edition

@@ -6,8 +6,8 @@ import pytest
 
 from hestor.core.errors import NotFound
 from hestor.mail.models import Message, State
-from hestor.mail.services import sending
 from hestor.mail.selectors.letters import Voice
+from hestor.mail.services import sending
 from hestor.mail.services.posting import put
 from tests.conftest import NOW
 
