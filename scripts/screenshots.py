@@ -79,9 +79,9 @@ def _clock(page: Page, server: Server) -> None:
 
 
 def _contact(page: Page, server: Server) -> None:
-    page.goto(f"{server.desk}/quillmere/style#organisation")
-    page.get_by_role("group", name="Postal address").get_by_label("Postcode").wait_for()
-    page.evaluate("document.getElementById('organisation').scrollIntoView()")
+    page.goto(f"{server.desk}/quillmere/style#contact")
+    page.get_by_role("group", name="Contact address").get_by_text("takes mail").wait_for()
+    page.evaluate("document.getElementById('contact').scrollIntoView()")
     _shot(page, "contact")
     page.goto(f"{server.desk}/quillmere/mail?part=tray")
     page.get_by_role("button", name="Message from Ada Marrow").click()
@@ -103,7 +103,7 @@ def _desk(browser: Browser, server: Server) -> None:
             _shot(page, view)
         page.goto(f"{server.desk}/quillmere/pages")
         page.get_by_role("button", name="Borrowing seed").click()
-        page.get_by_text("Summary, for search and lists").wait_for()
+        page.get_by_role("textbox", name="What it is about (Markdown)").wait_for()
         _shot(page, "pages")
         _brand(page, server)
         _contact(page, server)
