@@ -46,3 +46,8 @@ def path_problems(field: str, path: str) -> Iterator[Problem]:
         yield Problem(field, "path_form", {})
     elif segments and (segments[0].startswith(OWN_PREFIX) or "." in segments[-1]):
         yield Problem(field, "path_reserved", {"path": path})
+
+
+def above(path: str) -> str:
+    """The address below which a page's own stands: ``/growing/`` for ``/growing/beans/``."""
+    return path.rstrip("/").rpartition("/")[0] + "/"

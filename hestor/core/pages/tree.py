@@ -49,6 +49,16 @@ def nested(pages: Sequence[P]) -> tuple[Node[P], ...]:
     return nodes(None)
 
 
+def below(pages: Sequence[P], page_id: int) -> tuple[P, ...]:
+    """All pages below one, each after the one above it; none for a page that is not among them."""
+    nodes = list(nested(pages))
+    for node in nodes:
+        if node.page.page_id == page_id:
+            return tuple(page for page, _ in walk(node.children))
+        nodes.extend(node.children)
+    return ()
+
+
 def walk(nodes: Sequence[Node[P]], depth: int = 0) -> Iterator[tuple[P, int]]:
     """Each page after the one above it, with how deep it stands (0 at the top)."""
     for node in nodes:

@@ -1,13 +1,14 @@
 """The tree of a draft's pages: new ones, moved ones, copies, and deleting with a way back."""
 
-from collections.abc import Iterable
+from collections.abc import Sequence
 from datetime import datetime, timedelta
 from typing import Any
 
-from django.db import transaction
+from django.db import IntegrityError, transaction
+from django.db.models import QuerySet
 
 from hestor.core.errors import InvalidInput, NotFound, Problem
-from hestor.core.pages import placing
+from hestor.core.pages import paths, placing, tree
 from hestor.core.pages.fields import Kind
 from hestor.core.text import lines
 from hestor.sites.models import RemovedPage, Revision, Site
@@ -43,13 +44,13 @@ def add_new(site: Site, title: str, kind: Kind, parent: int | None, today: datet
 
 def move(site_id: int, page: int, parent: int | None, index: int) -> None:
     """Puts a page below another, at a place among its siblings; its address stays. Raises InvalidInput, NotFound."""
-    with transaction.atomic():
-        locked(site_id)
-        pages = list(Revision.objects.in_draft_of(site_id).exclude(kind="post"))
-        if page not in {one.page_id for one in pages}:
-            raise NotFound
-        for place in placing.moved(pages, page, parent, index):
-            change_page(site_id, place.page, {"parent": place.parent, "order": place.order})
+    pages = list(Revision.objects.in_draft_of(site_id).exclude(kind="post"))
+    if page not in {one.page_id for one in pages}:
+        raise NotFound
+    # The page itself first: if it can't go there, nothing is written. Each is a write of its own, as writing a long
+    # page waits for the studio, and who waits must hold no lock.
+    for place in sorted(placing.moved(pages, page, parent, index), key=lambda place: place.page != page):
+        change_page(site_id, place.page, {"parent": place.parent, "order": place.order})
 
 
 def duplicate(site: Site, page: int) -> Revision:
@@ -57,24 +58,13 @@ def duplicate(site: Site, page: int) -> Revision:
     found = fields_of(current(site.pk, page))
     if found.kind not in ("page", "post", "event"):
         raise InvalidInput([Problem("kind", "one_of_a_kind")])
-    above = found.path.rstrip("/").rpartition("/")[0] + "/"
-    path = free_path(site.pk, above, found.title, found.kind)
+    path = free_path(site.pk, paths.above(found.path), found.title, found.kind)
     return add_page(site.pk, {**found.model_dump(), "path": path, "in_menu": False})
 
 
-def below(site_id: int, page: int) -> list[Revision]:
+def below(site_id: int, page: int) -> Sequence[Revision]:
     """All pages below one, each after the one above it."""
-    rows = list(Revision.objects.in_draft_of(site_id).exclude(kind="post").order_by("order", "path"))
-    found: list[Revision] = []
-
-    def gather(above: int) -> None:
-        for one in rows:
-            if one.parent_id == above and one not in found:
-                found.append(one)
-                gather(one.page_id)
-
-    gather(page)
-    return found
+    return tree.below(list(Revision.objects.in_draft_of(site_id).exclude(kind="post")), page)
 
 
 def delete(site_id: int, page: int, now: datetime, revision: int | None = None) -> list[RemovedPage]:
@@ -95,26 +85,28 @@ def delete(site_id: int, page: int, now: datetime, revision: int | None = None) 
 
 def bring_back(site_id: int, number: int) -> Revision:
     """Puts a deleted page back into the draft, at another address where its own was taken. Raises NotFound."""
-    with transaction.atomic():
-        locked(site_id)
-        kept = RemovedPage.objects.filter(site_id=site_id, pk=number).first()
-        if kept is None:
-            raise NotFound
-        fields: dict[str, Any] = {**kept.fields}
-        drafts = Revision.objects.in_draft_of(site_id)
-        if drafts.filter(path=fields["path"]).exists():
-            above = fields["path"].rstrip("/").rpartition("/")[0] + "/"
-            fields["path"] = free_path(site_id, above, fields["title"], fields["kind"])
-        if fields["parent"] and not drafts.filter(page_id=fields["parent"]).exists():
-            fields["parent"] = None
+    kept = removed(site_id).filter(pk=number).first()
+    if kept is None:
+        raise NotFound
+    fields: dict[str, Any] = {**kept.fields}
+    drafts = Revision.objects.in_draft_of(site_id)
+    if drafts.filter(path=fields["path"]).exists():
+        fields["path"] = free_path(site_id, paths.above(fields["path"]), fields["title"], fields["kind"])
+    if fields["parent"] and not drafts.filter(page_id=fields["parent"]).exists():
+        fields["parent"] = None
+    try:
         made = add_page(site_id, fields, page=kept.page)
-        kept.delete()
-        return made
+    except IntegrityError as error:
+        # Somebody else brought it back at the same moment.
+        raise NotFound from error
+    kept.delete()
+    return made
 
 
-def removed(site_id: int) -> Iterable[RemovedPage]:
+def removed(site_id: int) -> QuerySet[RemovedPage]:
     """The deleted pages that can be brought back, the newest first."""
-    return RemovedPage.objects.filter(site_id=site_id).order_by("-removed", "-pk")
+    kept = RemovedPage.objects.filter(site_id=site_id).order_by("-removed", "-pk")
+    return kept.exclude(page_id__in=Revision.objects.in_draft_of(site_id).values("page_id"))
 
 
 def purge(now: datetime) -> None:

@@ -49,6 +49,13 @@ def test_a_page_goes_up_down_in_and_out():
     assert below(after(inside, 4, None, 99), None) == [1, 2, 4]
 
 
+def test_all_that_stands_below_a_page_comes_after_what_it_is_below():
+    found = pages((1, None, 0), (2, 1, 2), (3, 1, 1), (4, 3, 0), (5, None, 1))
+    assert [one.page_id for one in tree.below(found, 1)] == [3, 4, 2]
+    assert [one.page_id for one in tree.below(found, 3)] == [4]
+    assert tree.below(found, 5) == tree.below(found, 9) == ()
+
+
 def test_who_stands_right_already_is_not_written():
     found = pages((1, None, 1), (2, None, 2), (3, None, 3))
     assert placing.moved(found, 2, None, 1) == []
