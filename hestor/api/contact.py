@@ -2,7 +2,6 @@
 
 from typing import Any
 
-from django.conf import settings
 from django.http import HttpRequest
 from ninja import Field, Router, Schema, Status
 
@@ -17,8 +16,8 @@ from hestor.api.mail_schemas import (
     DetailsOut,
 )
 from hestor.api.schemas import FieldErrorOut, ProblemOut, Strict
-from hestor.core.contact import addresses, delivery, imprint, phones, postal
-from hestor.core.contact.postal import Part, PostalAddress
+from hestor.core.contact import addresses, delivery, imprint, phones, postal, typed
+from hestor.core.contact.postal import Part
 from hestor.core.facts import organisation
 from hestor.core.roles import Action
 from hestor.mail import names
@@ -62,12 +61,7 @@ def check(request: HttpRequest, site: str, given: AddressIn) -> dict[str, Any]:
     if problems or not kept:
         return out
     domain, own = names.of(addresses.domain_of(kept)), found.domain or ""
-    # The simulated service knows a few made-up domains; that it knows no other says nothing of an address.
-    simulated = settings.NAME_SERVICE == "simulated" and domain.takes == "unknown"
-    notices = [
-        *addresses.notices("contact_email", kept, own),
-        *(() if simulated else delivery.notices("contact_email", kept, own, domain)),
-    ]
+    notices = [*addresses.notices("contact_email", kept, own), *names.notices("contact_email", kept, own, domain)]
     return {**out, "notices": [field_error(one) for one in notices], "takes": domain.takes, "hosts": list(domain.hosts)}
 
 
@@ -80,36 +74,19 @@ def _form(country: str) -> list[list[AddressPartOut]]:
     return [[_part(part) for part in line] for line in postal.form(country)]
 
 
-def _home(site: Site, address: PostalAddress | None) -> str:
-    facts = site.facts.model_copy(update={"postal_address": address}) if address else site.facts
-    return organisation.home_country(facts)
-
-
-def _country(given: Any, otherwise: str) -> str:
-    """The country that is being chosen, before anything else of the address is said."""
-    said = given.get("country") if isinstance(given, dict) else None
-    return said if isinstance(said, str) and postal.is_country(said) else otherwise
-
-
 @router.post("/sites/{site}/contact/details", response={200: DetailsOut, 404: ProblemOut, 422: ProblemOut})
 def details(request: HttpRequest, site: str, given: DetailsIn) -> DetailsOut:
     """How a number and an address will be shown, and what about them should be asked. Nothing is kept."""
     found = site_for(request, site, Action.VIEW)
-    phone, phone_problems = phones.rule("phone", given.phone)
-    address, problems = postal.rule("postal_address", given.postal_address)
-    home = _home(found, address if not problems else None)
-    country = _country(given.postal_address, home)
-    read = None if phone_problems else phones.read(phone, home)
-    notices = [*phones.notices("phone", "" if phone_problems else phone, home)]
-    notices += [*postal.notices("postal_address", None if problems else address)]
+    read = typed.read(found.facts, given.phone, given.postal_address)
     return DetailsOut(
-        country=country,
-        phone=phones.shown(phone, home) if read else "",
-        phone_abroad=read.international if read else "",
-        phone_example=phones.example(home),
-        address=postal.written(address, found.facts.language) if address and not problems else [],
-        form=_form(country) if postal.is_country(country) else [],
-        notices=[FieldErrorOut(**field_error(one)) for one in notices],
+        country=read.country,
+        phone=read.shown_phone,
+        phone_abroad=read.phone.international if read.phone else "",
+        phone_example=phones.example(read.home),
+        address=postal.written(read.address, found.facts.language) if read.address else [],
+        form=_form(read.country) if postal.is_country(read.country) else [],
+        notices=[FieldErrorOut(**field_error(one)) for one in read.notices],
     )
 
 
@@ -139,5 +116,5 @@ def state(request: HttpRequest, site: str) -> ContactState:
 def add_page(request: HttpRequest, site: str, given: ContactPageIn) -> Status[ContactState]:
     """Adds a contact page or an imprint to the draft; one that is there already stays the only one."""
     found = site_for(request, site, Action.EDIT)
-    page_of_kind(found, given.kind, in_menu=given.kind == "contact")
+    page_of_kind(found, given.kind)
     return Status(201, _state(found))

@@ -1,6 +1,6 @@
 """What answers questions about domains: a small simulated name service that ships with Hestor, or the machine's own."""
 
-from collections.abc import Callable
+from collections.abc import Callable, Iterator
 from functools import lru_cache
 from importlib.resources import files
 from threading import Lock
@@ -17,6 +17,7 @@ from dns.rdatatype import RdataType
 
 from hestor.core.contact import delivery
 from hestor.core.contact.delivery import Delivery
+from hestor.core.errors import Problem
 
 _SECONDS = 3.0
 _ROOT = dns.name.root
@@ -98,6 +99,15 @@ def of(domain: str) -> Delivery:
         return Delivery(domain, "missing")
     except (NoAnswer, dns.exception.DNSException, UnicodeError):
         return delivery.unknown(domain)
+
+
+def notices(key: str, address: str, own: str, found: Delivery) -> Iterator[Problem]:
+    """What should be thought of with an address; ``own`` is the site's domain.
+
+    The simulated service knows a few made-up domains; that it knows no other says nothing of an address.
+    """
+    if settings.NAME_SERVICE != "simulated" or found.takes != "unknown":
+        yield from delivery.notices(key, address, own, found)
 
 
 def clear_cache() -> None:

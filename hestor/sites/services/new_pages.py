@@ -17,12 +17,21 @@ def free_path(site_id: int, above: str, title: str, stem: str) -> str:
     return path
 
 
-def page_of_kind(site: Site, kind: Kind, in_menu: bool = True) -> Revision:
-    """The page of a kind; made where there is none, in the site's language, last in the menu."""
+# A legal notice is found from the contact page and by who looks for it; the menu is for what people come for.
+_NOT_IN_MENU: tuple[Kind, ...] = ("imprint",)
+
+
+def page_of_kind(site: Site, kind: Kind) -> Revision:
+    """The page of a kind; made where there is none, in the site's language, last in the menu if it belongs there."""
     found = Revision.objects.in_draft_of(site.pk).filter(kind=kind).order_by("path").first()
     if found:
         return found
     title = wording.catalogue("public", site.facts.language)[f"starter.{kind}"]
-    fields = {"path": free_path(site.pk, "/", title, kind), "title": title, "kind": kind, "in_menu": in_menu}
+    fields = {
+        "path": free_path(site.pk, "/", title, kind),
+        "title": title,
+        "kind": kind,
+        "in_menu": kind not in _NOT_IN_MENU,
+    }
     last = Revision.objects.in_draft_of(site.pk).filter(in_menu=True).order_by("-order").first()
     return add_page(site.pk, {**fields, "order": last.order + 1 if last else 1})
