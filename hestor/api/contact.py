@@ -81,7 +81,7 @@ def details(request: HttpRequest, site: str, given: DetailsIn) -> DetailsOut:
     read = typed.read(found.facts, given.phone, given.postal_address)
     return DetailsOut(
         country=read.country,
-        phone=read.shown_phone,
+        phone=read.phone.shown_in(read.home) if read.phone else "",
         phone_abroad=read.phone.international if read.phone else "",
         phone_example=phones.example(read.home),
         address=postal.written(read.address, found.facts.language) if read.address else [],

@@ -8,7 +8,9 @@ import sys
 from pathlib import Path
 from typing import Any
 
+from hestor.core.contact import details
 from hestor.core.facts import document
+from hestor.core.facts.contact import ENQUIRY_DAYS
 from hestor.core.facts.document import SPECS, Facts
 from hestor.core.facts.spec import Band, FactSpec, Slot
 from hestor.core.places.all import DRAWN, FILE_PLACES
@@ -46,6 +48,9 @@ def facts_source() -> str:
         "FACTS": facts,
         "DRAWN": [place.value for place in DRAWN],
         "FILE_PLACES": [one.place.value for one in FILE_PLACES],
+        "ENQUIRY_DAYS": ENQUIRY_DAYS,
+        "CONTACT_PARTS": details.PARTS,
+        "CONTACT_PAGE_PARTS": (*details.PARTS, *details.ON_PAGE),
     }
     consts = (f"export const {name} = {json.dumps(found, indent=2)} as const;" for name, found in lists.items())
     drawn = "export type DrawnPlace = (typeof DRAWN)[number];"

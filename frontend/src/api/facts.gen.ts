@@ -603,6 +603,35 @@ export const FILE_PLACES = [
   "card"
 ] as const;
 
+export const ENQUIRY_DAYS = [
+  30,
+  90,
+  180,
+  365
+] as const;
+
+export const CONTACT_PARTS = [
+  "legal_name",
+  "address",
+  "phone",
+  "email",
+  "hours",
+  "registrations",
+  "social"
+] as const;
+
+export const CONTACT_PAGE_PARTS = [
+  "legal_name",
+  "address",
+  "phone",
+  "email",
+  "hours",
+  "registrations",
+  "social",
+  "form",
+  "card"
+] as const;
+
 export type DrawnPlace = (typeof DRAWN)[number];
 
 export const DEFAULTS: components["schemas"]["Facts"] = {

@@ -1,8 +1,7 @@
 import { useTranslation } from "react-i18next";
+import { DEFAULTS, ENQUIRY_DAYS } from "../api/facts.gen";
 import { useFact, useFactActions } from "../draft/hooks";
 import { Choices } from "../ui/Choices";
-
-const DAYS = [30, 90, 180, 365] as const;
 
 /** For how long messages of the form are kept. */
 export function DaysField({ readOnly }: { readOnly: boolean }) {
@@ -12,8 +11,8 @@ export function DaysField({ readOnly }: { readOnly: boolean }) {
   return (
     <Choices
       field="enquiry_days"
-      choices={DAYS.map((value) => ({ value, name: t("days.of", { count: value }), does: t(`days.${value}`) }))}
-      chosen={DAYS.find((days) => days === chosen) ?? 180}
+      choices={ENQUIRY_DAYS.map((value) => ({ value, name: t("days.of", { count: value }), does: t(`days.${value}`) }))}
+      chosen={ENQUIRY_DAYS.find((days) => days === chosen) ?? DEFAULTS.enquiry_days}
       readOnly={readOnly}
       onChoose={(enquiry_days) => facts.choose({ enquiry_days })}
     />

@@ -1,23 +1,28 @@
 import { useTranslation } from "react-i18next";
+import { CONTACT_PAGE_PARTS, CONTACT_PARTS } from "../api/facts.gen";
 import { useFact, useFactActions, useSelect } from "../draft/hooks";
 import { ContactPages } from "./ContactPages";
 
-const PARTS = ["legal_name", "address", "phone", "email", "hours", "registrations", "social"] as const;
-const ON_PAGE = ["form", "card"] as const;
 const FACT = { address: "postal_address", email: "contact_email", hours: "opening_hours" } as const;
-type Part = (typeof PARTS)[number] | (typeof ON_PAGE)[number];
+type Part = (typeof CONTACT_PAGE_PARTS)[number];
 type Where = "footer" | "page";
 
 function isThere(value: unknown): boolean {
   return Array.isArray(value) ? value.length > 0 : Boolean(value);
 }
 
+function inFooter(part: Part): boolean {
+  return (CONTACT_PARTS as readonly Part[]).includes(part);
+}
+
 /** Which parts are said at all, and may show. */
 function useSaid(): ReadonlySet<string> {
   const said = useSelect(({ facts }) =>
-    PARTS.filter((part) => isThere(facts.value(part in FACT ? FACT[part as keyof typeof FACT] : (part as "phone")))),
+    CONTACT_PARTS.filter((part) =>
+      isThere(facts.value(part in FACT ? FACT[part as keyof typeof FACT] : (part as "phone"))),
+    ),
   );
-  return new Set<string>([...said, ...ON_PAGE]);
+  return new Set<string>([...said, ...CONTACT_PAGE_PARTS.filter((part) => !inFooter(part))]);
 }
 
 /** What shows in the footer of every page, and on the contact page. */
@@ -57,13 +62,13 @@ export function PartsField({ readOnly }: { readOnly: boolean }) {
           </tr>
         </thead>
         <tbody>
-          {[...PARTS, ...ON_PAGE].map((part) => (
+          {CONTACT_PAGE_PARTS.map((part) => (
             <tr key={part} className="border-t border-line">
               <th scope="row" className="py-1.5 text-start font-normal">
                 {t(`parts.of.${part}`)}
                 {!said.has(part) && <span className="block text-xs text-soft">{t("parts.unsaid")}</span>}
               </th>
-              <td className="text-center">{part === "form" || part === "card" ? null : box(part, "footer")}</td>
+              <td className="text-center">{inFooter(part) ? box(part, "footer") : null}</td>
               <td className="text-center">{box(part, "page")}</td>
             </tr>
           ))}

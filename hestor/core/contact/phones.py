@@ -31,6 +31,10 @@ class Phone:
     uri: str
     country: str
 
+    def shown_in(self, country: str) -> str:
+        """As pages of a country show it: in national form at home, else as one dials it from abroad."""
+        return self.national if self.country == country else self.international
+
     @property
     def e164(self) -> str:
         """The number for machines without its scheme and extension."""
@@ -60,9 +64,7 @@ def read(typed: str, country: str) -> Phone | None:
 def shown(typed: str, country: str) -> str:
     """A number as pages show it: in national form at home, else as one dials it from abroad; as typed, if unread."""
     found = read(typed, country)
-    if found is None:
-        return typed
-    return found.national if found.country == country else found.international
+    return found.shown_in(country) if found else typed
 
 
 def rule(key: str, given: object) -> Checked:

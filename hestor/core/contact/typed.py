@@ -24,13 +24,6 @@ class Typed:
     address: PostalAddress | None
     notices: Sequence[Problem]
 
-    @property
-    def shown_phone(self) -> str:
-        """The number as pages show it; empty for what is no number."""
-        if self.phone is None:
-            return ""
-        return self.phone.national if self.phone.country == self.home else self.phone.international
-
 
 def _chosen(given: Any, otherwise: str) -> str:
     """The country that is being chosen, before anything else of the address is said."""
