@@ -38,6 +38,7 @@ def test_an_address_for_notices_is_confirmed_through_the_tray(server, people, wi
     expect(reader.page.get_by_role("heading", name="Notices come here now")).to_be_visible()
     reader.page.goto(address)
     expect(reader.page.get_by_role("heading", name="This link no longer works")).to_be_visible()
+    expect(reader.page.get_by_role("button", name="Try again")).to_have_count(0)
     person.open()
     expect(row).to_contain_text("In force: notices go here.")
     expect(page.get_by_text("No changes")).to_be_visible()

@@ -1,6 +1,7 @@
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { useTranslation } from "react-i18next";
 import { api, result, type Schemas } from "../api/client";
+import { ApiProblem } from "../api/problem";
 import { AuthLayout } from "../ui/AuthLayout";
 import { Button } from "../ui/Button";
 import { ErrorNotice } from "../ui/ErrorNotice";
@@ -26,17 +27,21 @@ export function ConfirmAddress({ token }: { token: string }) {
       title={t(asked.isError ? "confirm.spent" : "confirm.title")}
       lead={asked.data ? t("confirm.lead", { ...asked.data }) : ""}
     >
-      <QueryBoundary query={asked}>
-        {() => (
-          <div className="grid gap-4">
-            <ErrorNotice error={confirm.error} />
-            <Button disabled={confirm.isPending} onClick={() => confirm.mutate()}>
-              {t("confirm.go")}
-            </Button>
-            <p className="text-soft">{t("confirm.no")}</p>
-          </div>
-        )}
-      </QueryBoundary>
+      {/* A link that is worth nothing is worth nothing the next time, either; a lost connection may come back. */}
+      {asked.error instanceof ApiProblem && <ErrorNotice error={asked.error} />}
+      {!(asked.error instanceof ApiProblem) && (
+        <QueryBoundary query={asked}>
+          {() => (
+            <div className="grid gap-4">
+              <ErrorNotice error={confirm.error} />
+              <Button disabled={confirm.isPending} onClick={() => confirm.mutate()}>
+                {t("confirm.go")}
+              </Button>
+              <p className="text-soft">{t("confirm.no")}</p>
+            </div>
+          )}
+        </QueryBoundary>
+      )}
     </AuthLayout>
   );
 }

@@ -1,6 +1,7 @@
 import { Search } from "lucide-react";
+import { useEffect, useRef } from "react";
 import { useTranslation } from "react-i18next";
-import { NavLink, useNavigate } from "react-router";
+import { NavLink, useLocation, useNavigate } from "react-router";
 import type { Session, Site } from "../api/client";
 import { countChanges } from "../draft/changes";
 import { useSelect, useStore } from "../draft/hooks";
@@ -38,8 +39,15 @@ function Waiting({ site }: { site: Site }) {
 
 function Views({ site }: { site: Site }) {
   const { t } = useTranslation();
+  const { pathname } = useLocation();
+  const nav = useRef<HTMLElement>(null);
+  // On a phone the row of views is wider than the window: the one that is open is to be seen.
+  useEffect(() => {
+    nav.current?.querySelector("[aria-current=page]")?.scrollIntoView({ inline: "center", block: "nearest" });
+  }, [pathname]);
   return (
     <nav
+      ref={nav}
       aria-label={t("shell.views")}
       className="flex min-w-0 flex-1 gap-0.5 overflow-x-auto max-lg:order-2 lg:flex-none"
     >
