@@ -26,11 +26,15 @@ def not_text(key: str) -> Checked:
 
 @dataclass(frozen=True)
 class Line:
-    """A one-line text of ``least`` to ``most`` characters (code points after NFC)."""
+    """A one-line text of ``least`` to ``most`` characters (code points after NFC).
+
+    ``also`` are fill-ins that only this text may use.
+    """
 
     least: int
     most: int
     takes_fill_ins: bool = False
+    also: tuple[str, ...] = ()
 
     def __call__(self, key: str, given: object) -> Checked:
         """Tidies and checks."""
@@ -42,5 +46,5 @@ class Line:
         text = lines.tidy(given)
         found = list(lines.line_problems(key, text, least=self.least, most=self.most))
         if self.takes_fill_ins:
-            found += fillins.problems(key, text)
+            found += fillins.problems(key, text, self.also)
         return text, tuple(found)

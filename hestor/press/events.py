@@ -4,7 +4,6 @@ from typing import Any
 
 from hestor.core.events import month
 from hestor.core.events.month import Month
-from hestor.core.pages import titles
 from hestor.press import calendar, files, ics, page, when
 from hestor.press.frame import Frame
 from hestor.press.response import Response
@@ -13,11 +12,11 @@ from hestor.press.state import Page
 OWN_FILE = "event.ics"
 
 
-def _months(frame: Frame, shown: Month) -> dict[str, Any]:
+def _months(frame: Frame, listed: Page, shown: Month) -> dict[str, Any]:
     """A page of one month: it names itself, and leaves it to the list to be found."""
     heading = frame.month(shown)
     return {
-        "title": titles.page_title(heading, frame.facts.name),
+        "title": frame.title(calendar.path_of(listed.path, shown), heading, frame.filled(listed.title)),
         "heading": heading,
         "share_title": heading,
         "text": "",
@@ -33,7 +32,7 @@ def respond(frame: Frame, listed: Page, shown: Month | None = None) -> Response:
     if shown:
         own = calendar.path_of(listed.path, shown)
         up = (frame.root + listed.path, frame.filled(listed.title))
-        values |= _months(frame, shown)
+        values |= _months(frame, listed, shown)
         values |= {"path": own, "canonical": files.address(frame.state.origin, own), "trail": [*values["trail"], up]}
     of = shown or calendar.month_of(frame.now)
     values |= {

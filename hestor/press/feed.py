@@ -67,7 +67,7 @@ def _entry(root: etree._Element, frame: Frame, post: Page) -> None:
     _add(entry, "id", post.identity.urn)
     _add(entry, "link", href=own)
     if post.published:
-        _add(entry, "published", posting.came_out(post.published, frame.facts.time_zone).isoformat())
+        _add(entry, "published", posting.came_out(post.published, frame.facts.time_zone, post.published_at).isoformat())
     _add(entry, "updated", _changed(frame, post).isoformat())
     if summary := frame.filled(post.summary):
         _add(entry, "summary", summary)

@@ -11,13 +11,17 @@ from markupsafe import Markup, escape
 
 from hestor import wording
 from hestor.core import languages, numerals, zones
+from hestor.core.added import code
 from hestor.core.dates import forms, patterns
 from hestor.core.events import occurrences
 from hestor.core.events.month import Month
 from hestor.core.facts import clock, document, own_words, plates
+from hestor.core.facts import frame as frame_facts
+from hestor.core.facts import titles as title_facts
 from hestor.core.imaging import palettes
-from hestor.core.pages import posting
-from hestor.core.text import fillins
+from hestor.core.pages import posting, titles
+from hestor.core.places.reading import ADDED_BEGIN, ADDED_END
+from hestor.core.text import fillins, markdown
 from hestor.press import card, contact, details, faces, opening, publisher, static_files
 from hestor.press.brand_files import BrandFiles
 from hestor.press.response import HTML, Response
@@ -37,11 +41,18 @@ JINJA = Environment(
 class Preview:
     """A private preview of a state that is not, or need not be, live: ``root`` is the address it is under.
 
-    ``edition`` is the number of the edition that is previewed, or None for the draft.
+    ``edition`` is the number of the edition that is previewed, or None for the draft. ``bare`` leaves out the code of
+    others, so that a site can be looked at whatever that code does.
     """
 
     root: str
     edition: int | None = None
+    bare: bool = False
+
+
+@lru_cache(maxsize=64)
+def _side_text(source: str) -> str:
+    return markdown.compile_text(source).html
 
 
 @lru_cache(maxsize=4096)
@@ -61,6 +72,9 @@ def _clock(at: datetime | time, form: str, language: str) -> str:
 
 class Frame:
     """What all pages of a state share, so that it is made once."""
+
+    without_added_code = False
+    """Set where a whole installation leaves out the code of others."""
 
     def __init__(self, state: SiteState, now: datetime, preview: Preview | None = None) -> None:
         self.state = state
@@ -121,15 +135,58 @@ class Frame:
 
     def changed(self, page: Page) -> datetime | None:
         """When a page's words last changed for its readers."""
-        return posting.changed(page.published, page.worded, self.facts.time_zone)
+        return posting.changed(page.published, page.worded, self.facts.time_zone, page.published_at)
 
     def html(self, template: str, status: int = 200, **values: Any) -> Response:
         """A page from its template."""
         text = JINJA.get_template(template).render(self.shared, **values)
         try:
-            return Response(status, HTML, text.encode())
+            return Response(status, HTML, text.encode(), policy=self._policy)
         except UnicodeEncodeError:
-            return Response(status, HTML, text.encode(errors="replace"))
+            return Response(status, HTML, text.encode(errors="replace"), policy=self._policy)
+
+    @cached_property
+    def added_code(self) -> code.AddedCode | None:
+        """The code of others, where this look at the site has it."""
+        return None if self.without_added_code or (self.preview and self.preview.bare) else self.facts.added_code
+
+    @cached_property
+    def _policy(self) -> tuple[tuple[str, tuple[str, ...]], ...]:
+        return tuple((name, tuple(sources)) for name, sources in code.policy(self.added_code).items())
+
+    @cached_property
+    def _titling(self) -> titles.Titling:
+        return title_facts.titling(self.facts, self.values)
+
+    def title(self, path: str, page: str, section: str = "", own: str = "") -> str:
+        """A title by the site's pattern; all texts come filled."""
+        return titles.title_of(self._titling, path, page, section, own)
+
+    @cached_property
+    def _side(self) -> Markup:
+        """The text beside every page's own."""
+        compiled = _side_text(self.facts.side_text) if self.facts.side_text else ""
+        compiled = markdown.with_contact(compiled, contact.link(self.facts))
+        return Markup(markdown.filled_html(compiled, self.values, self.root))  # noqa: S704
+
+    @cached_property
+    def _notice(self) -> str:
+        found = frame_facts.notice_shown(self.facts, self.now.date())
+        return self.filled(found.text) if found else ""
+
+    def _cookies(self) -> dict[str, str] | None:
+        found = self.facts.cookie_notice
+        return {"title": self.filled(found.title), "text": self.filled(found.text)} if found else None
+
+    def _html_classes(self) -> str:
+        """The classes of a page's root, for what its stylesheet sets otherwise than it would."""
+        found = [f"width-{self.facts.content_width}"] if self.facts.content_width != "medium" else []
+        return " ".join([*(["arabic"] if self._script == "Arab" else []), *found])
+
+    def _header_classes(self) -> str:
+        facts = self.facts
+        found = [f"is-{facts.header_arrangement}"] if facts.header_arrangement != "below" else []
+        return " ".join(["site-header", *found, *([f"folds-{facts.menu_fold}"] if facts.menu_fold else [])])
 
     @cached_property
     def has_news(self) -> bool:
@@ -238,7 +295,16 @@ class Frame:
             "share_locale": languages.with_country(facts.language),
             "plate": self.plate,
             "calendar_url": f"{self.root}/events.ics" if self.state.event_list() else "",
-            "is_arabic": self._script == "Arab",
+            "html_classes": self._html_classes(),
+            "header_classes": self._header_classes(),
+            "shows": frozenset(facts.header_parts),
+            "notice": self._notice,
+            "side": self._side,
+            "cookies": self._cookies(),
+            "added_code": Markup(self.added_code.code) if self.added_code else "",  # noqa: S704
+            "code_marks": (Markup(ADDED_BEGIN), Markup(ADDED_END)),  # noqa: S704
+            "left_out": (),
+            "keywords": facts.keywords,
             "theme_colours": {name: theme.band for name, theme in themes.items()},
             "manifest_url": f"{self.root}/site.webmanifest",
         }

@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 
 from hestor.core.events.month import Month
-from hestor.core.pages import descriptions, titles
+from hestor.core.pages import descriptions
 from hestor.core.pages.pagination import POSTS_A_PAGE, page_count, page_path
 from hestor.press import files, page
 from hestor.press.frame import Frame
@@ -38,7 +38,7 @@ def month_page(frame: Frame, news: Page, month: Month) -> Response | None:
     values = page.values(frame, news, listed)
     up = (frame.root + news.path, frame.filled(news.title))
     values |= {
-        "title": titles.page_title(heading, frame.facts.name),
+        "title": frame.title(own, heading, frame.filled(news.title)),
         "heading": heading,
         "share_title": heading,
         "path": own,
@@ -64,7 +64,7 @@ def respond(frame: Frame, news: Page, number: int) -> Response:
     if number > 1:
         heading = f"{values['heading']}, {frame.word('page_number', **numbers)}"
         values |= {
-            "title": titles.page_title(heading, frame.facts.name),
+            "title": frame.title(own, heading, page.section(frame, news)),
             "share_title": heading,
             "path": own,
             "canonical": files.address(frame.state.origin, own),

@@ -7,7 +7,7 @@ from typing import Any
 
 from markupsafe import Markup
 
-from hestor.core.pages import descriptions, titles
+from hestor.core.pages import descriptions
 from hestor.core.text import markdown
 from hestor.press import contact, files, opening
 from hestor.press.brand_files import PREFIX, Shown
@@ -89,6 +89,11 @@ def _named(frame: Frame, named: Named | None) -> Named | None:
     return (frame.root + named[0], frame.filled(named[1])) if named else None
 
 
+def section(frame: Frame, page: Page) -> str:
+    """What stands at the top above a page, as titles name it; nothing above those at the top."""
+    return frame.filled(page.trail[0][1]) if page.trail else ""
+
+
 def values(frame: Frame, page: Page, listed: Sequence[Teaser] = ()) -> dict[str, Any]:
     """What the page's template is given. ``listed`` are the posts that it lists."""
     state, facts, home = frame.state, frame.facts, page.path == "/"
@@ -102,7 +107,7 @@ def values(frame: Frame, page: Page, listed: Sequence[Teaser] = ()) -> dict[str,
     iso_changed = changed.isoformat() if changed else ""
     return {
         "path": page.path,
-        "title": titles.title_of(page.path, title, facts.name, facts.tagline),
+        "title": frame.title(page.path, title, section(frame, page), frame.filled(page.own_title)),
         "heading": title,
         "description": description,
         "canonical": files.address(state.origin, page.path),
@@ -124,6 +129,8 @@ def values(frame: Frame, page: Page, listed: Sequence[Teaser] = ()) -> dict[str,
         "share": share,
         "share_title": "" if home else title,
         "unlisted": False,
+        "left_out": page.left_out,
+        "shows_heading": page.shows_heading,
     }
 
 

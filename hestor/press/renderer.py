@@ -6,12 +6,11 @@ from datetime import datetime
 from hestor import wording
 from hestor.core import languages
 from hestor.core.messages.kinds import MessageKind
-from hestor.core.pages import titles
 from hestor.core.pages.fields import Kind
 from hestor.core.pages.pagination import POSTS_A_PAGE, numbered_paths, page_count, page_number, page_path, split_number
 from hestor.core.places.reading import PageReading
 from hestor.core.places.stylesheet import read_style
-from hestor.press import card, contact_page, events, feed, files, ics, message, news, page, static_files
+from hestor.press import card, contact_page, events, feed, files, ics, message, news, not_found, page, static_files
 from hestor.press.brand_files import BrandFiles
 from hestor.press.contact_page import FormState
 from hestor.press.frame import JINJA, Frame, Preview
@@ -118,9 +117,12 @@ class Renderer:
         return message.render(self.frame, kind, said)
 
     def not_found(self) -> Response:
-        """The page that says that an address leads nowhere."""
+        """The page that says that an address leads nowhere: the owner's, where there is one, else Hestor's own."""
+        own = self.state.not_found_page()
+        if own:
+            return not_found.respond(self.frame, own)
         heading = self.frame.word("not_found.title")
-        title = titles.page_title(heading, self.frame.facts.name)
+        title = self.frame.title("", heading)
         preloads = self.frame.preloads(heading, "")
         return self.frame.html("not_found.html.jinja", 404, title=title, preloads=preloads, path="")
 
@@ -172,6 +174,7 @@ _KINDS: Mapping[Kind, Callable[[Frame, Page], Response]] = {
     "events": events.respond,
     "contact": contact_page.respond,
     "imprint": contact_page.imprint,
+    "not_found": not_found.respond,
 }
 _FILES: Mapping[str, Callable[[Renderer], Response]] = {
     "/feed.xml": Renderer._feed,

@@ -12,7 +12,8 @@ class Response:
     """Status, media type and bytes. ``location`` is set for a redirect.
 
     ``immutable`` says that the address holds its content's hash, so it never says anything else; ``stamped`` that the
-    body holds a place for a form's stamp, which whoever hands it out fills.
+    body holds a place for a form's stamp, which whoever hands it out fills. ``policy`` is what its security policy has
+    to allow besides the page's own, by directive (CSP 3).
     """
 
     status: int
@@ -21,6 +22,7 @@ class Response:
     location: str = ""
     immutable: bool = False
     stamped: bool = False
+    policy: tuple[tuple[str, tuple[str, ...]], ...] = ()
 
     @cached_property
     def digest(self) -> str:

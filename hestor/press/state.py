@@ -2,7 +2,7 @@
 
 from collections.abc import Iterable, Sequence
 from dataclasses import dataclass
-from datetime import date, datetime
+from datetime import date, datetime, time
 from typing import Protocol
 from uuid import UUID
 
@@ -23,7 +23,9 @@ class Page:
     """One page of one state. ``html`` and ``excerpt`` are compiled (``core.text.markdown``), fill-ins open.
 
     ``title`` and ``summary`` are plain text that may hold fill-ins; ``schedule`` says when an event is. ``trail`` names
-    the pages above it, from the top; above a post stands the news. ``identity`` stays the same whatever happens to its
+    the pages above it, from the top; above a post stands the news. ``own_title`` is its title where it has one of its
+    own, ``published_at`` the time on its day from which on visitors see it, ``left_out`` the parts that all pages share
+    and it leaves out. ``identity`` stays the same whatever happens to its
     address; ``worded`` is when its words last changed.
     """
 
@@ -39,6 +41,10 @@ class Page:
     trail: tuple[Named, ...] = ()
     has_children: bool = False
     schedule: Schedule | None = None
+    own_title: str = ""
+    published_at: time | None = None
+    left_out: tuple[str, ...] = ()
+    shows_heading: bool = True
 
 
 @dataclass(frozen=True)
@@ -85,6 +91,9 @@ class SiteState(Protocol):
 
     def moved(self, path: str) -> str | None:
         """Where the page is now that had an address before, if there is one."""
+
+    def not_found_page(self) -> Page | None:
+        """The page that stands for all addresses that lead nowhere, if there is one."""
 
     def menu(self) -> Sequence[MenuItem]:
         """The menu, in its order."""

@@ -20,12 +20,16 @@ class Site(models.Model):
     """One website: its draft facts, and the number of the edition that is live (0 before the first).
 
     ``identity`` is what machines know it by, whatever becomes of its name and address. ``revision`` counts the writes
-    to the draft, facts and pages alike; ``pages_revision`` those to pages.
+    to the draft, facts and pages alike; ``pages_revision`` those to pages. ``domain`` is its own, without "www.", which
+    stands in front ``with_www``; ``folder`` is the address below it, as ``/seeds``, or nothing.
     """
 
     identity = models.UUIDField(default=uuid4, unique=True, editable=False)
     slug = models.CharField(max_length=40, unique=True)
     domain = models.CharField(max_length=253, unique=True, null=True, blank=True)
+    with_www = models.BooleanField(default=False)
+    prefers_https = models.BooleanField(default=False)
+    folder = models.CharField(max_length=60, blank=True)
     label = models.CharField(max_length=60, blank=True)
     draft_facts = models.JSONField()
     revision = models.PositiveIntegerField(default=1)
@@ -43,6 +47,18 @@ class Site(models.Model):
         if parsed is None or parsed[0] is not self.draft_facts:
             parsed = self.__dict__["_parsed"] = (self.draft_facts, document.parse(self.draft_facts))
         return parsed[1]
+
+
+class FormerHost(models.Model):
+    """A host under which a site was read before: it leads on to the site for as long as no other one takes it."""
+
+    site = models.ForeignKey(Site, on_delete=models.CASCADE, related_name="former_hosts")
+    host = models.CharField(max_length=253, unique=True)
+    folder = models.CharField(max_length=60, blank=True)
+    left = models.DateTimeField(auto_now_add=True)
+
+    def __str__(self) -> str:
+        return self.host
 
 
 class Membership(models.Model):
@@ -149,16 +165,20 @@ class Revision(models.Model):
     text = models.ForeignKey(Text, on_delete=models.PROTECT)
     path = models.CharField(max_length=200)
     title = models.CharField(max_length=200)
+    own_title = models.CharField(max_length=200, blank=True)
     menu_title = models.CharField(max_length=60, blank=True)
     summary = models.CharField(max_length=320, blank=True)
     kind = models.CharField(max_length=12, choices=[(kind, kind) for kind in KINDS], default="page")
     in_menu = models.BooleanField(default=False)
     order = models.PositiveIntegerField(default=0)
     published = models.DateField(null=True)
+    published_at = models.TimeField(null=True)
     schedule = models.JSONField(null=True)
     first_day = models.DateField(null=True)
     last_day = models.DateField(null=True)
-    signature = models.CharField(max_length=200, blank=True)
+    left_out = models.JSONField(default=list)
+    shows_heading = models.BooleanField(default=True)
+    signature = models.CharField(max_length=500, blank=True)
 
     in_draft = models.BooleanField(default=True)
     live_from = models.PositiveIntegerField(null=True)

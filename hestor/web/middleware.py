@@ -8,17 +8,26 @@ from django.http.request import split_domain_port
 from django.utils.encoding import iri_to_uri
 from django.utils.http import parse_etags
 
+from hestor.press import Response
 from hestor.sites.models import Site
 from hestor.sites.selectors import previews
 from hestor.sites.selectors.addresses import desk_origin, site_at
 from hestor.web import forms, serving
 
-_POLICY = (
-    "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; "
-    "manifest-src 'self'; connect-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'"
-)
+_POLICY = {
+    "default-src": ("'none'",),
+    "script-src": ("'self'",),
+    "style-src": ("'self'",),
+    "img-src": ("'self'", "data:"),
+    "font-src": ("'self'",),
+    "manifest-src": ("'self'",),
+    "connect-src": ("'self'",),
+    "base-uri": ("'none'",),
+    "form-action": ("'self'",),
+    "frame-ancestors": ("'none'",),
+}
 _ALWAYS = {
-    "Content-Security-Policy": _POLICY,
+    "Content-Security-Policy": "; ".join(f"{name} {' '.join(sources)}" for name, sources in _POLICY.items()),
     "X-Content-Type-Options": "nosniff",
     "X-Frame-Options": "DENY",
     "Referrer-Policy": "strict-origin-when-cross-origin",
@@ -37,6 +46,18 @@ def _matches(header: str, etag: str) -> bool:
     return etag in given or "*" in given
 
 
+def _policy(found: Response, is_private: bool) -> str:
+    """The security policy of a response: the same for all pages, and what an owner added to them needs besides."""
+    directives = {name: list(sources) for name, sources in _POLICY.items()}
+    for name, sources in found.policy:
+        kept = [one for one in directives.get(name, ()) if one != "'none'"]
+        directives[name] = [*kept, *(one for one in sources if one not in kept)]
+    if is_private:
+        # The desk shows the draft beside what is typed.
+        directives["frame-ancestors"] = [desk_origin()]
+    return "; ".join(f"{name} {' '.join(sources)}" for name, sources in directives.items())
+
+
 def _respond(
     request: HttpRequest, encoded: serving.EncodedResponse, private: bool, for_one: bool = False
 ) -> HttpResponse:
@@ -50,11 +71,9 @@ def _respond(
         headers["Location"] = found.location if found.status == 303 else _with_query(found.location, request)
     if private:
         headers |= {"X-Robots-Tag": "noindex", "Referrer-Policy": "no-referrer"}
-        # The desk shows the draft beside what is typed.
-        headers["Content-Security-Policy"] = _POLICY.replace(
-            "frame-ancestors 'none'", f"frame-ancestors {desk_origin()}"
-        )
         del headers["X-Frame-Options"]
+    if private or found.policy:
+        headers["Content-Security-Policy"] = _policy(found, private)
     if found.status == 200 and _matches(request.headers.get("If-None-Match", ""), encoded.etag):
         return HttpResponse(status=304, headers=headers)
     if encoded.coding:

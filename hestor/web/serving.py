@@ -21,7 +21,7 @@ from hestor.press.state import Page
 from hestor.sites import generated_files
 from hestor.sites.models import Edition, Site
 from hestor.sites.selectors import brand_report, logo_measures, picture_uses, previews, reach, states
-from hestor.sites.selectors.states import draft_of, edition_of, has_events, held_days, live_edition
+from hestor.sites.selectors.states import draft_of, edition_of, has_events, held_moments, live_edition
 from hestor.web import encoding
 
 
@@ -83,10 +83,14 @@ def _encoded(response: Response, accepts: str) -> EncodedResponse:
 
 @dataclass(frozen=True)
 class _Clock:
-    """The clock of an edition, what of it turns with the day or the hour, and the days on which more comes out."""
+    """The clock of an edition, and what of it turns with the day or the hour.
+
+    ``held`` are the moments at which more comes out, ``notice_until`` is the last day of its notice.
+    """
 
     zone: str
-    held: tuple[date, ...]
+    held: tuple[datetime, ...]
+    notice_until: date | None
     hours: OpeningHours | None
     has_events: bool
 
@@ -95,12 +99,14 @@ class _Clock:
 class _Moment:
     """All of the present moment that pages depend on.
 
-    The year that they say, how much has come out, on a site with events or hours the day, and whether it is open.
+    The year that they say, how much has come out, whether the notice has not ended, on a site with events or hours the
+    day, and whether it is open.
     ``now`` is one such moment.
     """
 
     year: int
     out: int
+    noticed: bool
     day: date | None
     status: Status | None
     now: datetime = field(compare=False)
@@ -114,7 +120,9 @@ def _clock_of(site: Site) -> _Clock | None:
     if edition is None:
         return None
     facts = edition.facts
-    clocked = _Clock(facts.time_zone, held_days(site, edition), facts.opening_hours, has_events(site, edition))
+    until = facts.site_notice.until if facts.site_notice else None
+    held, has_dates = held_moments(site, edition), has_events(site, edition)
+    clocked = _Clock(facts.time_zone, held, until, facts.opening_hours, has_dates)
     return _put(_CLOCKS, key, clocked)
 
 
@@ -127,11 +135,8 @@ def _moment(site: Site) -> _Moment | None:
     day = zones.day_in(found.zone, now)
     open_now = status(found.hours, found.zone, now) if found.hours else None
     turns = found.hours or found.has_events
-    return _Moment(day.year, bisect_right(found.held, day), day if turns else None, open_now, now)
-
-
-def _day(edition: Edition, moment: _Moment) -> date:
-    return zones.day_in(edition.facts.time_zone, moment.now)
+    noticed = found.notice_until is None or day <= found.notice_until
+    return _Moment(day.year, bisect_right(found.held, now), noticed, day if turns else None, open_now, now)
 
 
 def _renderer(site: Site, moment: _Moment) -> Renderer:
@@ -139,7 +144,7 @@ def _renderer(site: Site, moment: _Moment) -> Renderer:
     if cached := _get(_RENDERERS, key):
         return cached
     edition = Edition.objects.get(site=site, number=site.live_number)
-    return _put(_RENDERERS, key, Renderer(edition_of(site, edition, _day(edition, moment)), moment.now))
+    return _put(_RENDERERS, key, Renderer(edition_of(site, edition, moment.now), moment.now))
 
 
 def form_page(site: Site, path: str) -> tuple[Renderer, Page] | None:

@@ -1,4 +1,4 @@
-"""Titles, addresses, zones, colours, languages, roles: a truth table each."""
+"""Addresses, zones, colours, languages, roles: a truth table each."""
 
 from datetime import UTC, datetime
 
@@ -7,27 +7,8 @@ import pytest
 from hestor.core import languages, zones
 from hestor.core.errors import Forbidden
 from hestor.core.imaging import colours, palettes
-from hestor.core.pages import paths, titles
+from hestor.core.pages import paths
 from hestor.core.roles import Action, Role, may, require
-
-
-@pytest.mark.parametrize(
-    ("page", "title"),
-    [
-        ("Swap days", "Swap days – Seed Library"),
-        ("About Seed Library", "About Seed Library"),
-        ("about SEED library", "about SEED library"),
-        ("A seed libraryman", "A seed libraryman – Seed Library"),
-        ("", "Seed Library"),
-    ],
-)
-def test_a_page_title_says_the_name_once(page, title):
-    assert titles.page_title(page, "Seed Library") == title
-
-
-def test_the_home_title():
-    assert titles.home_title("Seed Library", "Borrow") == "Seed Library – Borrow"
-    assert titles.home_title("Seed Library", "") == "Seed Library"
 
 
 @pytest.mark.parametrize(
@@ -175,7 +156,3 @@ def test_roles(role, action):
     if action not in MAY[role]:
         with pytest.raises(Forbidden):
             require(role, action)
-
-
-def test_a_title_that_only_contains_the_names_letters_still_gets_the_name():
-    assert titles.page_title("Artist in residence", "Art") == "Artist in residence – Art"

@@ -7,7 +7,8 @@ import pytest
 from hestor.core.facts import document
 from hestor.core.facts.document import Facts
 from hestor.core.messages.kinds import KINDS
-from hestor.core.places.reading import PageReading, read_manifest
+from hestor.core.places.file_readings import read_manifest
+from hestor.core.places.reading import PageReading
 from hestor.press import Preview, Renderer, render
 from hestor.press.brand_files import BrandFiles, media_type
 from tests.support.hostile import HOSTILE

@@ -81,6 +81,9 @@ class MemoryState:
     def posts_of(self, wanted: Month) -> Sequence[Page]:
         return [p for p in self.posts(0, self.post_count()) if p.published and month.of(p.published) == wanted]
 
+    def not_found_page(self) -> Page | None:
+        return next((page for page in self.pages if page.kind == "not_found"), None)
+
     def event_list(self) -> tuple[str, str] | None:
         return next(((p.path, p.title) for p in self.pages if p.kind == "events"), None)
 

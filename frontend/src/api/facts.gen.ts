@@ -5,10 +5,12 @@ export const BAND_IDS = [
   "words",
   "brand",
   "colours",
+  "frame",
   "contact",
   "organisation",
   "language",
-  "clock"
+  "clock",
+  "added"
 ] as const;
 
 export const FACTS = [
@@ -104,6 +106,74 @@ export const FACTS = [
         "place": "footer"
       }
     ]
+  },
+  {
+    "key": "title_pattern",
+    "band": "words",
+    "editor": "title_pattern",
+    "size": "line",
+    "within": null,
+    "visual": false,
+    "takesFillIns": true,
+    "common": false,
+    "least": 1,
+    "most": 200,
+    "slots": [
+      {
+        "place": "tab"
+      },
+      {
+        "place": "search"
+      }
+    ]
+  },
+  {
+    "key": "home_title",
+    "band": "words",
+    "editor": "title_pattern",
+    "size": "line",
+    "within": null,
+    "visual": false,
+    "takesFillIns": true,
+    "common": false,
+    "least": 1,
+    "most": 200,
+    "slots": [
+      {
+        "place": "tab",
+        "home": true
+      },
+      {
+        "place": "search",
+        "home": true
+      }
+    ]
+  },
+  {
+    "key": "title_long",
+    "band": "words",
+    "editor": "title_long",
+    "size": "line",
+    "within": null,
+    "visual": false,
+    "takesFillIns": false,
+    "common": false,
+    "slots": [
+      {
+        "place": "search"
+      }
+    ]
+  },
+  {
+    "key": "keywords",
+    "band": "words",
+    "editor": "keywords",
+    "size": "line",
+    "within": null,
+    "visual": false,
+    "takesFillIns": false,
+    "common": false,
+    "slots": []
   },
   {
     "key": "logo",
@@ -266,6 +336,112 @@ export const FACTS = [
       {
         "place": "share",
         "home": true
+      }
+    ]
+  },
+  {
+    "key": "header_parts",
+    "band": "frame",
+    "editor": "header_parts",
+    "size": "line",
+    "within": null,
+    "visual": false,
+    "takesFillIns": false,
+    "common": false,
+    "slots": [
+      {
+        "place": "header"
+      },
+      {
+        "place": "header",
+        "variant": "phone"
+      }
+    ]
+  },
+  {
+    "key": "header_arrangement",
+    "band": "frame",
+    "editor": "arrangement",
+    "size": "line",
+    "within": null,
+    "visual": false,
+    "takesFillIns": false,
+    "common": false,
+    "slots": [
+      {
+        "place": "header"
+      },
+      {
+        "place": "header",
+        "variant": "phone"
+      }
+    ]
+  },
+  {
+    "key": "menu_fold",
+    "band": "frame",
+    "editor": "menu_fold",
+    "size": "line",
+    "within": null,
+    "visual": false,
+    "takesFillIns": false,
+    "common": false,
+    "slots": [
+      {
+        "place": "header",
+        "variant": "phone"
+      }
+    ]
+  },
+  {
+    "key": "content_width",
+    "band": "frame",
+    "editor": "content_width",
+    "size": "line",
+    "within": null,
+    "visual": false,
+    "takesFillIns": false,
+    "common": false,
+    "slots": []
+  },
+  {
+    "key": "shows_trail",
+    "band": "frame",
+    "editor": "yes_no",
+    "size": "line",
+    "within": null,
+    "visual": false,
+    "takesFillIns": false,
+    "common": false,
+    "slots": []
+  },
+  {
+    "key": "site_notice",
+    "band": "frame",
+    "editor": "site_notice",
+    "size": "line",
+    "within": null,
+    "visual": false,
+    "takesFillIns": false,
+    "common": false,
+    "slots": [
+      {
+        "place": "notice"
+      }
+    ]
+  },
+  {
+    "key": "side_text",
+    "band": "frame",
+    "editor": "side_text",
+    "size": "line",
+    "within": null,
+    "visual": false,
+    "takesFillIns": false,
+    "common": false,
+    "slots": [
+      {
+        "place": "side"
       }
     ]
   },
@@ -572,14 +748,43 @@ export const FACTS = [
         "place": "hours"
       }
     ]
+  },
+  {
+    "key": "cookie_notice",
+    "band": "added",
+    "editor": "cookie_notice",
+    "size": "line",
+    "within": null,
+    "visual": false,
+    "takesFillIns": false,
+    "common": false,
+    "slots": [
+      {
+        "place": "cookies"
+      }
+    ]
+  },
+  {
+    "key": "added_code",
+    "band": "added",
+    "editor": "added_code",
+    "size": "line",
+    "within": null,
+    "visual": false,
+    "takesFillIns": false,
+    "common": false,
+    "slots": []
   }
 ] as const;
 
 export const DRAWN = [
   "tab",
+  "notice",
   "header",
+  "side",
   "footer",
   "search",
+  "cookies",
   "dated",
   "event",
   "calendar",
@@ -640,6 +845,10 @@ export const DEFAULTS: components["schemas"]["Facts"] = {
   "tagline": "",
   "description": "",
   "footer_text": "\u00a9 {year} {site}",
+  "title_pattern": "{page} \u2013 {site}",
+  "home_title": "{site} \u2013 {tagline}",
+  "title_long": "keep",
+  "keywords": "",
   "logo": null,
   "logo_dark": null,
   "logo_plate": "",
@@ -650,6 +859,18 @@ export const DEFAULTS: components["schemas"]["Facts"] = {
   "brand_colour": "#3d4f7c",
   "accent_colour": "",
   "typefaces": "reading",
+  "header_parts": [
+    "logo",
+    "name",
+    "tagline",
+    "menu"
+  ],
+  "header_arrangement": "below",
+  "menu_fold": 0,
+  "content_width": "medium",
+  "shows_trail": true,
+  "site_notice": null,
+  "side_text": "",
   "contact_email": "",
   "contact_label": "",
   "contact_protection": "",
@@ -683,5 +904,7 @@ export const DEFAULTS: components["schemas"]["Facts"] = {
   "date_short": "",
   "time_style": "",
   "first_weekday": "",
-  "opening_hours": null
+  "opening_hours": null,
+  "cookie_notice": null,
+  "added_code": null
 };

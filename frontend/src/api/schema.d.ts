@@ -1509,6 +1509,19 @@ export interface components {
             name: string;
         };
         /**
+         * AddedCode
+         * @description The code, and further hosts that it may fetch from and send to, besides those that it names itself.
+         */
+        AddedCode: {
+            /** Code */
+            code: string;
+            /**
+             * Hosts
+             * @default []
+             */
+            hosts: string[];
+        };
+        /**
          * AddressChoiceOut
          * @description One of the values of a part, and its name.
          */
@@ -1593,18 +1606,25 @@ export interface components {
             /** Facts */
             facts?: {
                 accent_colour?: unknown;
+                added_code?: unknown;
                 brand_colour?: unknown;
                 contact_email?: string;
                 contact_label?: string;
                 contact_parts?: unknown;
                 contact_protection?: unknown;
+                content_width?: unknown;
+                cookie_notice?: unknown;
                 date_long?: unknown;
                 date_short?: unknown;
                 description?: string;
                 enquiry_days?: unknown;
                 first_weekday?: unknown;
                 footer_text?: string;
+                header_arrangement?: unknown;
+                header_parts?: unknown;
+                home_title?: unknown;
                 icon?: unknown;
+                keywords?: unknown;
                 language?: unknown;
                 legal_name?: string;
                 logo?: unknown;
@@ -1612,6 +1632,7 @@ export interface components {
                 logo_plate?: unknown;
                 logo_says_name?: unknown;
                 logo_width?: unknown;
+                menu_fold?: unknown;
                 name?: string;
                 notices_email?: unknown;
                 opening_hours?: unknown;
@@ -1621,10 +1642,15 @@ export interface components {
                 registrations?: unknown;
                 share_picture?: unknown;
                 short_name?: string;
+                shows_trail?: unknown;
+                side_text?: unknown;
+                site_notice?: unknown;
                 social?: unknown;
                 tagline?: string;
                 time_style?: unknown;
                 time_zone?: unknown;
+                title_long?: unknown;
+                title_pattern?: unknown;
                 typefaces?: unknown;
             } & {
                 [key: string]: unknown;
@@ -1761,6 +1787,16 @@ export interface components {
             imprint_lacks: string[];
             /** Page */
             page: string;
+        };
+        /**
+         * CookieNotice
+         * @description What it is called and what it says; both answers are Hestor's own words, and equally easy.
+         */
+        CookieNotice: {
+            /** Text */
+            text: string;
+            /** Title */
+            title: string;
         };
         /**
          * CountryOut
@@ -2137,6 +2173,7 @@ export interface components {
              * @default
              */
             accent_colour: string;
+            added_code?: components["schemas"]["AddedCode"] | null;
             /**
              * Brand Colour
              * @default #3d4f7c
@@ -2177,6 +2214,13 @@ export interface components {
              */
             contact_protection: string;
             /**
+             * Content Width
+             * @default medium
+             * @enum {string}
+             */
+            content_width: "narrow" | "medium" | "wide";
+            cookie_notice?: components["schemas"]["CookieNotice"] | null;
+            /**
              * Date Long
              * @default
              */
@@ -2206,8 +2250,34 @@ export interface components {
              * @default © {year} {site}
              */
             footer_text: string;
+            /**
+             * Header Arrangement
+             * @default below
+             * @enum {string}
+             */
+            header_arrangement: "below" | "line" | "centred";
+            /**
+             * Header Parts
+             * @default [
+             *       "logo",
+             *       "name",
+             *       "tagline",
+             *       "menu"
+             *     ]
+             */
+            header_parts: string[];
+            /**
+             * Home Title
+             * @default {site} – {tagline}
+             */
+            home_title: string;
             /** Icon */
             icon?: (components["schemas"]["PictureIcon"] | components["schemas"]["LogoIcon"] | components["schemas"]["DrawnIcon"]) | null;
+            /**
+             * Keywords
+             * @default
+             */
+            keywords: string;
             /**
              * Language
              * @default en-GB
@@ -2236,6 +2306,11 @@ export interface components {
              * @default 0
              */
             logo_width: number;
+            /**
+             * Menu Fold
+             * @default 0
+             */
+            menu_fold: number;
             /** Name */
             name: string;
             /**
@@ -2267,6 +2342,17 @@ export interface components {
              */
             short_name: string;
             /**
+             * Shows Trail
+             * @default true
+             */
+            shows_trail: boolean;
+            /**
+             * Side Text
+             * @default
+             */
+            side_text: string;
+            site_notice?: components["schemas"]["SiteNotice"] | null;
+            /**
              * Social
              * @default []
              */
@@ -2286,6 +2372,17 @@ export interface components {
              * @default UTC
              */
             time_zone: string;
+            /**
+             * Title Long
+             * @default keep
+             * @enum {string}
+             */
+            title_long: "keep" | "name_last" | "without_name";
+            /**
+             * Title Pattern
+             * @default {page} – {site}
+             */
+            title_pattern: string;
             /**
              * Typefaces
              * @default reading
@@ -2740,18 +2837,26 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind?: "page" | "post" | "news" | "event" | "events" | "contact" | "imprint";
+            kind?: "page" | "post" | "news" | "event" | "events" | "contact" | "imprint" | "not_found";
+            /** Left Out */
+            left_out?: ("header" | "menu" | "notice" | "trail" | "side" | "footer" | "contact")[];
             /** Menu Title */
             menu_title?: string;
             /** Order */
             order?: number;
+            /** Own Title */
+            own_title?: string;
             /** Parent */
             parent?: number | null;
             /** Path */
             path?: string;
             /** Published */
             published?: string | null;
+            /** Published At */
+            published_at?: string | null;
             schedule?: components["schemas"]["Schedule"] | null;
+            /** Shows Heading */
+            shows_heading?: boolean;
             /** Summary */
             summary?: string;
             /** Title */
@@ -2782,7 +2887,12 @@ export interface components {
              * @default page
              * @enum {string}
              */
-            kind: "page" | "post" | "news" | "event" | "events" | "contact" | "imprint";
+            kind: "page" | "post" | "news" | "event" | "events" | "contact" | "imprint" | "not_found";
+            /**
+             * Left Out
+             * @default []
+             */
+            left_out: ("header" | "menu" | "notice" | "trail" | "side" | "footer" | "contact")[];
             /**
              * Menu Title
              * @default
@@ -2795,17 +2905,29 @@ export interface components {
              * @default 0
              */
             order: number;
+            /**
+             * Own Title
+             * @default
+             */
+            own_title: string;
             /** Parent */
             parent?: number | null;
             /** Path */
             path: string;
             /** Published */
             published?: string | null;
+            /** Published At */
+            published_at?: string | null;
             /** Revision */
             revision: number;
             schedule?: components["schemas"]["Schedule"] | null;
             /** Shown Title */
             shown_title: string;
+            /**
+             * Shows Heading
+             * @default true
+             */
+            shows_heading: boolean;
             /**
              * State
              * @enum {string}
@@ -2841,7 +2963,12 @@ export interface components {
              * @default page
              * @enum {string}
              */
-            kind: "page" | "post" | "news" | "event" | "events" | "contact" | "imprint";
+            kind: "page" | "post" | "news" | "event" | "events" | "contact" | "imprint" | "not_found";
+            /**
+             * Left Out
+             * @default []
+             */
+            left_out: ("header" | "menu" | "notice" | "trail" | "side" | "footer" | "contact")[];
             /**
              * Menu Title
              * @default
@@ -2852,13 +2979,25 @@ export interface components {
              * @default 0
              */
             order: number;
+            /**
+             * Own Title
+             * @default
+             */
+            own_title: string;
             /** Parent */
             parent?: number | null;
             /** Path */
             path: string;
             /** Published */
             published?: string | null;
+            /** Published At */
+            published_at?: string | null;
             schedule?: components["schemas"]["Schedule"] | null;
+            /**
+             * Shows Heading
+             * @default true
+             */
+            shows_heading: boolean;
             /**
              * Summary
              * @default
@@ -2901,7 +3040,12 @@ export interface components {
              * @default page
              * @enum {string}
              */
-            kind: "page" | "post" | "news" | "event" | "events" | "contact" | "imprint";
+            kind: "page" | "post" | "news" | "event" | "events" | "contact" | "imprint" | "not_found";
+            /**
+             * Left Out
+             * @default []
+             */
+            left_out: ("header" | "menu" | "notice" | "trail" | "side" | "footer" | "contact")[];
             /**
              * Menu Title
              * @default
@@ -2912,15 +3056,27 @@ export interface components {
              * @default 0
              */
             order: number;
+            /**
+             * Own Title
+             * @default
+             */
+            own_title: string;
             /** Parent */
             parent?: number | null;
             /** Path */
             path: string;
             /** Published */
             published?: string | null;
+            /** Published At */
+            published_at?: string | null;
             schedule?: components["schemas"]["Schedule"] | null;
             /** Shown Title */
             shown_title: string;
+            /**
+             * Shows Heading
+             * @default true
+             */
+            shows_heading: boolean;
             /**
              * State
              * @enum {string}
@@ -3160,7 +3316,7 @@ export interface components {
          * @description Anywhere a fact is seen. A new place is a name here and its module; see ``places.all``.
          * @enum {string}
          */
-        Place: "tab" | "header" | "footer" | "search" | "text" | "dated" | "event" | "calendar" | "archive" | "hours" | "contact" | "share" | "links" | "structured" | "not_found" | "feed" | "manifest" | "message" | "card";
+        Place: "tab" | "notice" | "header" | "side" | "footer" | "search" | "cookies" | "added" | "text" | "dated" | "event" | "calendar" | "archive" | "hours" | "contact" | "share" | "links" | "structured" | "not_found" | "feed" | "manifest" | "message" | "card";
         /**
          * PlaceIn
          * @description A place whose proof is wanted: on the page that was named, or on the home page.
@@ -3175,7 +3331,7 @@ export interface components {
              * Place
              * @enum {string}
              */
-            place: "tab" | "header" | "footer" | "search" | "dated" | "event" | "calendar" | "archive" | "hours" | "contact" | "share" | "links" | "structured" | "feed" | "manifest" | "message" | "card";
+            place: "tab" | "notice" | "header" | "side" | "footer" | "search" | "cookies" | "dated" | "event" | "calendar" | "archive" | "hours" | "contact" | "share" | "links" | "structured" | "feed" | "manifest" | "message" | "card";
         };
         /**
          * PlaceReachOut
@@ -3273,7 +3429,7 @@ export interface components {
              * Place
              * @enum {string}
              */
-            place: "tab" | "header" | "footer" | "search" | "dated" | "event" | "calendar" | "archive" | "hours" | "contact" | "share" | "links" | "structured" | "feed" | "manifest" | "message" | "card";
+            place: "tab" | "notice" | "header" | "side" | "footer" | "search" | "cookies" | "dated" | "event" | "calendar" | "archive" | "hours" | "contact" | "share" | "links" | "structured" | "feed" | "manifest" | "message" | "card";
             /** Plates */
             plates: string;
             /** Read On */
@@ -3310,18 +3466,25 @@ export interface components {
             /** Facts */
             facts?: {
                 accent_colour?: unknown;
+                added_code?: unknown;
                 brand_colour?: unknown;
                 contact_email?: string;
                 contact_label?: string;
                 contact_parts?: unknown;
                 contact_protection?: unknown;
+                content_width?: unknown;
+                cookie_notice?: unknown;
                 date_long?: unknown;
                 date_short?: unknown;
                 description?: string;
                 enquiry_days?: unknown;
                 first_weekday?: unknown;
                 footer_text?: string;
+                header_arrangement?: unknown;
+                header_parts?: unknown;
+                home_title?: unknown;
                 icon?: unknown;
+                keywords?: unknown;
                 language?: unknown;
                 legal_name?: string;
                 logo?: unknown;
@@ -3329,6 +3492,7 @@ export interface components {
                 logo_plate?: unknown;
                 logo_says_name?: unknown;
                 logo_width?: unknown;
+                menu_fold?: unknown;
                 name?: string;
                 notices_email?: unknown;
                 opening_hours?: unknown;
@@ -3338,10 +3502,15 @@ export interface components {
                 registrations?: unknown;
                 share_picture?: unknown;
                 short_name?: string;
+                shows_trail?: unknown;
+                side_text?: unknown;
+                site_notice?: unknown;
                 social?: unknown;
                 tagline?: string;
                 time_style?: unknown;
                 time_zone?: unknown;
+                title_long?: unknown;
+                title_pattern?: unknown;
                 typefaces?: unknown;
             } & {
                 [key: string]: unknown;
@@ -3445,18 +3614,25 @@ export interface components {
             /** Facts */
             facts?: {
                 accent_colour?: unknown;
+                added_code?: unknown;
                 brand_colour?: unknown;
                 contact_email?: string;
                 contact_label?: string;
                 contact_parts?: unknown;
                 contact_protection?: unknown;
+                content_width?: unknown;
+                cookie_notice?: unknown;
                 date_long?: unknown;
                 date_short?: unknown;
                 description?: string;
                 enquiry_days?: unknown;
                 first_weekday?: unknown;
                 footer_text?: string;
+                header_arrangement?: unknown;
+                header_parts?: unknown;
+                home_title?: unknown;
                 icon?: unknown;
+                keywords?: unknown;
                 language?: unknown;
                 legal_name?: string;
                 logo?: unknown;
@@ -3464,6 +3640,7 @@ export interface components {
                 logo_plate?: unknown;
                 logo_says_name?: unknown;
                 logo_width?: unknown;
+                menu_fold?: unknown;
                 name?: string;
                 notices_email?: unknown;
                 opening_hours?: unknown;
@@ -3473,10 +3650,15 @@ export interface components {
                 registrations?: unknown;
                 share_picture?: unknown;
                 short_name?: string;
+                shows_trail?: unknown;
+                side_text?: unknown;
+                site_notice?: unknown;
                 social?: unknown;
                 tagline?: string;
                 time_style?: unknown;
                 time_zone?: unknown;
+                title_long?: unknown;
+                title_pattern?: unknown;
                 typefaces?: unknown;
             } & {
                 [key: string]: unknown;
@@ -3693,6 +3875,16 @@ export interface components {
             };
         };
         /**
+         * SiteNotice
+         * @description A line for all pages, with the last day on which it shows (None: until it is taken away).
+         */
+        SiteNotice: {
+            /** Text */
+            text: string;
+            /** Until */
+            until?: string | null;
+        };
+        /**
          * SiteOut
          * @description A site as the switcher shows it. ``name`` and ``icon_url`` are those of the draft.
          *
@@ -3749,18 +3941,25 @@ export interface components {
             /** Facts */
             facts: {
                 accent_colour?: unknown;
+                added_code?: unknown;
                 brand_colour?: unknown;
                 contact_email?: string;
                 contact_label?: string;
                 contact_parts?: unknown;
                 contact_protection?: unknown;
+                content_width?: unknown;
+                cookie_notice?: unknown;
                 date_long?: unknown;
                 date_short?: unknown;
                 description?: string;
                 enquiry_days?: unknown;
                 first_weekday?: unknown;
                 footer_text?: string;
+                header_arrangement?: unknown;
+                header_parts?: unknown;
+                home_title?: unknown;
                 icon?: unknown;
+                keywords?: unknown;
                 language?: unknown;
                 legal_name?: string;
                 logo?: unknown;
@@ -3768,6 +3967,7 @@ export interface components {
                 logo_plate?: unknown;
                 logo_says_name?: unknown;
                 logo_width?: unknown;
+                menu_fold?: unknown;
                 name?: string;
                 notices_email?: unknown;
                 opening_hours?: unknown;
@@ -3777,10 +3977,15 @@ export interface components {
                 registrations?: unknown;
                 share_picture?: unknown;
                 short_name?: string;
+                shows_trail?: unknown;
+                side_text?: unknown;
+                site_notice?: unknown;
                 social?: unknown;
                 tagline?: string;
                 time_style?: unknown;
                 time_zone?: unknown;
+                title_long?: unknown;
+                title_pattern?: unknown;
                 typefaces?: unknown;
             } & {
                 [key: string]: unknown;

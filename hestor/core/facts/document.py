@@ -8,21 +8,27 @@ from pydantic import TypeAdapter
 
 from hestor.core.errors import MOST_PROBLEMS, InvalidInput, Problem
 from hestor.core.facts import clock
+from hestor.core.facts.added import AddedFacts
 from hestor.core.facts.assets import Logo
 from hestor.core.facts.brand import BrandFacts
 from hestor.core.facts.clock import ClockFacts
 from hestor.core.facts.colours import ColourFacts
 from hestor.core.facts.contact import ContactFacts
+from hestor.core.facts.frame import FrameFacts
 from hestor.core.facts.language import LanguageFacts
 from hestor.core.facts.organisation import OrganisationFacts
 from hestor.core.facts.spec import Words, plain_words, specs_of
+from hestor.core.facts.titles import TitleFacts
 from hestor.core.facts.upgrade import VERSION, upgraded
 from hestor.core.facts.words import WordFacts
 from hestor.core.rules import Checked, Value
 from hestor.core.text import fillins, lines
 
 
-class Facts(ClockFacts, LanguageFacts, OrganisationFacts, ContactFacts, ColourFacts, BrandFacts, WordFacts):
+class Facts(
+    AddedFacts, ClockFacts, LanguageFacts, OrganisationFacts, ContactFacts,
+    FrameFacts, ColourFacts, BrandFacts, TitleFacts, WordFacts,
+):  # fmt: skip
     """All facts of a site."""
 
 

@@ -25,15 +25,19 @@ class Band(StrEnum):
     WORDS = "words"
     BRAND = "brand"
     COLOURS = "colours"
+    FRAME = "frame"
     CONTACT = "contact"
     ORGANISATION = "organisation"
     LANGUAGE = "language"
     CLOCK = "clock"
+    ADDED = "added"
 
 
 Editor = Literal[
     "line", "logo", "icon", "share", "colour", "typefaces", "language", "clock", "date_form", "time_form", "weekday",
     "hours", "own_words", "protection", "notices", "phone", "address", "registrations", "social", "parts", "days",
+    "title_pattern", "title_long", "keywords", "header_parts", "arrangement", "menu_fold", "content_width", "yes_no",
+    "site_notice", "side_text", "cookie_notice", "added_code",
 ]  # fmt: skip
 Size = Literal["name", "line", "text"]
 

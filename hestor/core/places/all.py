@@ -1,9 +1,11 @@
 """All places, in the order in which reach lists them. A new place is its module and its line here."""
 
+from hestor.core.places.added import ADDED
 from hestor.core.places.archive import ARCHIVE
 from hestor.core.places.calendar import CALENDAR
 from hestor.core.places.card import CARD
 from hestor.core.places.contact import CONTACT
+from hestor.core.places.cookies import COOKIES
 from hestor.core.places.dated import DATED
 from hestor.core.places.definition import FilePlace, PagePlace
 from hestor.core.places.event import EVENT
@@ -15,15 +17,17 @@ from hestor.core.places.links import LINKS
 from hestor.core.places.manifest import MANIFEST
 from hestor.core.places.message import MESSAGE
 from hestor.core.places.not_found import NOT_FOUND
+from hestor.core.places.notice import NOTICE
 from hestor.core.places.place import Place
 from hestor.core.places.search import SEARCH
 from hestor.core.places.share import SHARE
+from hestor.core.places.side import SIDE
 from hestor.core.places.structured import STRUCTURED
 from hestor.core.places.tab import TAB
 from hestor.core.places.text import TEXT
 
 PAGE_PLACES: tuple[PagePlace, ...] = (
-    TAB, HEADER, FOOTER, SEARCH, TEXT, DATED,
+    TAB, NOTICE, HEADER, SIDE, FOOTER, SEARCH, COOKIES, ADDED, TEXT, DATED,
     EVENT, CALENDAR, ARCHIVE, HOURS, CONTACT, SHARE, LINKS, STRUCTURED,
 )  # fmt: skip
 FILE_PLACES: tuple[FilePlace, ...] = (NOT_FOUND, FEED, MANIFEST, MESSAGE, CARD)

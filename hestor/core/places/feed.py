@@ -1,9 +1,9 @@
 """The feed, as a feed reader lists it."""
 
 from hestor.core.places.definition import FilePlace
+from hestor.core.places.file_readings import read_feed
 from hestor.core.places.place import Place
 from hestor.core.places.proof import Line, Proof, Sought, line
-from hestor.core.places.reading import read_feed
 
 
 def proof(body: bytes, sought: Sought) -> Proof:

@@ -4,7 +4,7 @@ from collections.abc import Hashable
 
 from hestor.core.places.definition import PagePlace
 from hestor.core.places.place import Place
-from hestor.core.places.proof import Proof, Sought, line, pictures
+from hestor.core.places.proof import Line, Proof, Sought, line, pictures
 from hestor.core.places.reading import PageReading
 
 
@@ -12,7 +12,7 @@ def read(page: PageReading) -> Hashable:
     """All that a header shows."""
     words = (page.site_name, page.name_is_seen, page.tagline, page.menu)
     images = (page.logo, page.logo_dark, page.logo_plates, page.header_icon)
-    return words, images, page.theme_colour, page.style.of("band", "heading")
+    return words, images, page.theme_colour, page.style.of("band", "heading"), page.arrangement
 
 
 def proof(path: str, page: PageReading, sought: Sought) -> Proof:
@@ -20,9 +20,11 @@ def proof(path: str, page: PageReading, sought: Sought) -> Proof:
     lines = (
         line("name" if page.name_is_seen else "name_read_out", page.site_name, sought, ("name",)),
         line("tagline", page.tagline, sought, ("tagline",)),
+        *(Line("entry", entry) for entry in page.top_menu),
+        *(Line("folded", text) for text in page.texts("header .unfold")),
     )
     found = pictures(logo=page.logo, logo_dark=page.logo_dark, icon=page.header_icon)
-    return Proof(Place.HEADER, path, lines, page.theme_colour, found, page.logo_plates)
+    return Proof(Place.HEADER, path, lines, page.theme_colour, found, page.logo_plates, arrangement=page.arrangement)
 
 
 HEADER = PagePlace(Place.HEADER, read, proof)

@@ -1,9 +1,10 @@
 """The site as it is named below its icon on a home screen (W3C's web app manifest)."""
 
 from hestor.core.places.definition import FilePlace
+from hestor.core.places.file_readings import read_manifest
 from hestor.core.places.place import Place
 from hestor.core.places.proof import Proof, Sought, line, pictures
-from hestor.core.places.reading import ImageReading, read_manifest
+from hestor.core.places.reading import ImageReading
 
 
 def proof(body: bytes, sought: Sought) -> Proof:

@@ -7,9 +7,13 @@ class Place(StrEnum):
     """Anywhere a fact is seen. A new place is a name here and its module; see ``places.all``."""
 
     TAB = "tab"
+    NOTICE = "notice"
     HEADER = "header"
+    SIDE = "side"
     FOOTER = "footer"
     SEARCH = "search"
+    COOKIES = "cookies"
+    ADDED = "added"
     TEXT = "text"
     DATED = "dated"
     EVENT = "event"

@@ -44,7 +44,8 @@ class Picture:
 class Proof:
     """One place on one page (``path`` is empty for a file that belongs to no page).
 
-    ``read_on`` is the page that it was read on, where that is another one than was asked for.
+    ``read_on`` is the page that it was read on, where that is another one than was asked for; ``arrangement`` is how
+    a header is arranged.
     """
 
     place: Place
@@ -54,6 +55,7 @@ class Proof:
     pictures: tuple[Picture, ...] = ()
     plates: str = ""
     read_on: str = ""
+    arrangement: str = ""
 
 
 def pictures(**found: ImageReading | None) -> tuple[Picture, ...]:

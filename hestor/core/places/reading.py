@@ -1,16 +1,16 @@
-"""What rendered bytes say of their site: the one reader behind proofs, reach and checks.
+"""What rendered pages say of their site: the reader behind proofs, reach and checks. Files: ``file_readings``.
 
-Pages are read with an HTML5 parser (selectolax on Lexbor), feeds with lxml, manifests as JSON, stylesheets with
-tinycss2. A page that does not say a thing reads as an empty text.
+Pages are read with an HTML5 parser (selectolax on Lexbor), stylesheets with tinycss2. A page that does not say a thing
+reads as an empty text.
 """
 
 import json
+import re
 from collections.abc import Iterator, Mapping
 from dataclasses import dataclass
 from functools import cached_property
 from typing import Any
 
-from lxml import etree
 from selectolax.lexbor import LexborHTMLParser, LexborNode
 
 from hestor.core.places.stylesheet import NO_STYLE, StyleReading
@@ -23,7 +23,9 @@ _APART = {
     "details": "main .details",
     "hours": "main .hours",
 }
-_ATOM = "{http://www.w3.org/2005/Atom}"
+ADDED_BEGIN, ADDED_END = "<!-- added code -->", "<!-- end of added code -->"
+"""What stands around the code of others."""
+_ADDED = re.compile(f"{ADDED_BEGIN}(.*?){ADDED_END}".encode(), re.DOTALL)
 
 
 def words(text: str | None) -> str:
@@ -226,6 +228,39 @@ class PageReading:
         return _said(self._header.get("site-tagline"))
 
     @cached_property
+    def notice(self) -> str:
+        """The line at the top that all pages carry for a while."""
+        return self._text("header .notice-line") if self.holds("notice-line") else ""
+
+    @cached_property
+    def arrangement(self) -> str:
+        """How the header is arranged, and below which width its menu folds."""
+        header = self._tree.css_first("header")
+        found = (header.attributes.get("class") or "").split() if header else []
+        return " ".join(name for name in found if name.startswith(("is-", "folds-")))
+
+    @cached_property
+    def content_width(self) -> str:
+        """How wide the page's text may be."""
+        return next((name for name in (self._root.get("class") or "").split() if name.startswith("width-")), "")
+
+    @cached_property
+    def keywords(self) -> str:
+        """The keywords in the page's head."""
+        return self._metas.get("keywords", "")
+
+    @cached_property
+    def added_code(self) -> str:
+        """The code of others in the page's head, as it is written."""
+        found = _ADDED.search(self._body)
+        return found[1].decode(errors="replace") if found else ""
+
+    @cached_property
+    def top_menu(self) -> tuple[str, ...]:
+        """The entries of the menu that are seen at once."""
+        return self.texts("header nav > ul > li > a")
+
+    @cached_property
     def menu(self) -> tuple[str, ...]:
         """The entries of the site's menu, in reading order."""
         return tuple(words(node.text(deep=True)) for node in self._tree.css("header nav a"))
@@ -306,76 +341,3 @@ class PageReading:
         """The styles written into the body's elements, as messages have them."""
         styled = self._tree.css("body, body [style]")
         return " ".join(node.attributes.get("style") or "" for node in styled)
-
-
-@dataclass(frozen=True)
-class EntryReading:
-    """One entry of a feed."""
-
-    title: str
-    published: str
-    content: str
-
-
-@dataclass(frozen=True)
-class FeedReading:
-    """What an Atom feed (RFC 4287) says of where it comes from, and its entries, newest first."""
-
-    title: str
-    subtitle: str
-    language: str
-    updated: str
-    entries: tuple[EntryReading, ...]
-
-    @property
-    def newest(self) -> str:
-        """The title of the newest entry."""
-        return self.entries[0].title if self.entries else ""
-
-
-def read_feed(body: bytes) -> FeedReading:
-    """Reads an Atom feed. Raises ValueError if it isn't one."""
-    try:
-        root = etree.fromstring(body, etree.XMLParser(resolve_entities=False, no_network=True))
-    except etree.XMLSyntaxError as error:
-        raise ValueError(f"not an XML document: {error}") from error
-    if root.tag != f"{_ATOM}feed":
-        raise ValueError(f"not an Atom feed: {root.tag}")
-    entries = (
-        EntryReading(*(words(entry.findtext(_ATOM + name)) for name in ("title", "published", "content")))
-        for entry in root.findall(f"{_ATOM}entry")
-    )
-    title, subtitle, updated = (words(root.findtext(_ATOM + name)) for name in ("title", "subtitle", "updated"))
-    language = root.get("{http://www.w3.org/XML/1998/namespace}lang") or ""
-    return FeedReading(title, subtitle, language, updated, tuple(entries))
-
-
-@dataclass(frozen=True)
-class ManifestReading:
-    """What a web app manifest (W3C) says of its site."""
-
-    name: str
-    short_name: str
-    description: str
-    language: str
-    direction: str
-    theme_colour: str
-    icon: str = ""
-    maskable: str = ""
-
-
-def _icon_of(found: dict[str, Any], purpose: str) -> str:
-    icons = found.get("icons")
-    fit = [one for one in icons if isinstance(one, dict)] if isinstance(icons, list) else []
-    return next((str(one.get("src", "")) for one in reversed(fit) if one.get("purpose", "any") == purpose), "")
-
-
-def read_manifest(body: bytes) -> ManifestReading:
-    """Reads a web app manifest. Raises ValueError if it isn't one."""
-    found = json.loads(body)
-    if not isinstance(found, dict):
-        raise ValueError("not a web app manifest")
-    keys = ("name", "short_name", "description", "lang", "dir", "theme_color")
-    name, short_name, description, language, direction, colour = (words(str(found.get(key, ""))) for key in keys)
-    icon, maskable = _icon_of(found, "any"), _icon_of(found, "maskable")
-    return ManifestReading(name, short_name, description, language, direction, colour, icon, maskable)

@@ -9,8 +9,8 @@ from hestor.core.places.reading import PageReading
 
 
 def read(page: PageReading) -> Hashable:
-    """All that a search result says."""
-    return page.canonical, page.title, page.description
+    """All that a search result says, and the keywords that nobody is shown."""
+    return page.canonical, page.title, page.description, page.keywords
 
 
 def proof(path: str, page: PageReading, sought: Sought) -> Proof:

@@ -9,7 +9,7 @@ from hestor.core.places.reading import PageReading
 
 def read(page: PageReading) -> Hashable:
     """All that the main part says, and how."""
-    return page.text, page.language, page.direction, page.style.of("text", "heading")
+    return page.text, page.language, page.direction, page.content_width, page.style.of("text", "heading")
 
 
 TEXT = PagePlace(Place.TEXT, read)

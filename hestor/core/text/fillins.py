@@ -82,6 +82,7 @@ _FILLERS: Mapping[str, Callable[[str, Values], str]] = {
     "open": lambda _, values: values.open(),
 }
 KNOWN = tuple(_FILLERS)
+"""The fill-ins that any text with fill-ins may use; some texts know further ones (``also``), which only they fill."""
 _SHORT = ",short"
 _SLUG = re.compile(r"[\w-]{1,80}")
 _CLOCK = re.compile(r"([01]\d|2[0-3]):[0-5]\d")
@@ -117,10 +118,10 @@ def trait(key: str) -> str:
 _STOP = re.compile("['{]")
 
 
-def nearest(name: str) -> str:
+def nearest(name: str, also: tuple[str, ...] = ()) -> str:
     """The known fill-in whose name is most like ``name``."""
     begin = name[:_LONGEST_NAME].lower()
-    return max(KNOWN, key=lambda known: difflib.SequenceMatcher(None, begin, known).ratio())
+    return max((*also, *KNOWN), key=lambda known: difflib.SequenceMatcher(None, begin, known).ratio())
 
 
 def _quoted(text: str, start: int) -> tuple[str, int]:
@@ -171,9 +172,9 @@ def _scan(text: str) -> Iterator[Piece | int]:
             at = end
 
 
-def problems(key: str, text: str) -> Iterator[Problem]:
+def problems(key: str, text: str, also: tuple[str, ...] = ()) -> Iterator[Problem]:
     """The first fill-ins of ``text`` that are unknown, unclosed or have a wrong argument, with their places."""
-    return islice(_all_problems(key, text), MOST_PROBLEMS)
+    return islice(_all_problems(key, text, also), MOST_PROBLEMS)
 
 
 def _named(text: str, fill: Fill) -> str:
@@ -181,15 +182,15 @@ def _named(text: str, fill: Fill) -> str:
     return text[fill.start : min(fill.end, fill.start + _LONGEST_NAME)]
 
 
-def _all_problems(key: str, text: str) -> Iterator[Problem]:
+def _all_problems(key: str, text: str, also: tuple[str, ...]) -> Iterator[Problem]:
     for part in _scan(text):
         if isinstance(part, int):
             end = len(text)
             name = text[part + 1 :].strip()
-            fix = f"{{{name}}}" if name in _FILLERS else None
+            fix = f"{{{name}}}" if name in _FILLERS or name in also else None
             yield Problem(key, "fillin_unclosed", {"position": part + 1}, part, end, fix)
-        elif isinstance(part, Fill) and part.name not in _FILLERS:
-            fix = f"{{{nearest(part.name)}}}"
+        elif isinstance(part, Fill) and part.name not in _FILLERS and part.name not in also:
+            fix = f"{{{nearest(part.name, also)}}}"
             params: dict[str, Param] = {"position": part.start + 1, "name": _named(text, part), "nearest": fix}
             yield Problem(key, "fillin_unknown", params, part.start, part.end, fix)
         elif isinstance(part, Fill) and not _argument_ok(part.name, part.argument):
@@ -198,15 +199,18 @@ def _all_problems(key: str, text: str) -> Iterator[Problem]:
             yield Problem(key, code, params, part.start, part.end)
 
 
-def parse(text: str) -> tuple[Piece, ...]:
-    """The literal runs and fill-ins of a text. A fill-in that ``problems`` names stays literal."""
+def parse(text: str, also: tuple[str, ...] = ()) -> tuple[Piece, ...]:
+    """The literal runs and fill-ins of a text, those of the names ``also`` among them.
+
+    A fill-in that ``problems`` names stays literal.
+    """
     # Nearly every text is plain; an apostrophe alone means nothing.
     if not any(mark in text for mark in ("{", "}", "''")):
         return (text,) if text else ()
     parts: list[Piece] = []
     run: list[str] = []
     for part in _scan(text):
-        if isinstance(part, Fill) and _is_good(part):
+        if isinstance(part, Fill) and _is_good(part, also):
             parts += ["".join(run), part] if run else [part]
             run = []
         elif isinstance(part, Fill):
@@ -216,8 +220,8 @@ def parse(text: str) -> tuple[Piece, ...]:
     return (*parts, "".join(run)) if run else tuple(parts)
 
 
-def _is_good(fill: Fill) -> bool:
-    return fill.name in _FILLERS and _argument_ok(fill.name, fill.argument)
+def _is_good(fill: Fill, also: tuple[str, ...]) -> bool:
+    return (fill.name in _FILLERS or fill.name in also) and _argument_ok(fill.name, fill.argument)
 
 
 def value_of(name: str, argument: str, values: Values) -> str:

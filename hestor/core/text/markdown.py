@@ -24,7 +24,7 @@ from markdown_it.token import Token
 from hestor.core.errors import MOST_PROBLEMS, Problem
 from hestor.core.text import fillins, lines
 
-COMPILER_VERSION = 4
+COMPILER_VERSION = 5
 """Counts up when the same source would compile to something else, so that kept texts are made anew."""
 
 _OPEN, _CLOSE, _ROOT = "\ufdd0", "\ufdd1", "\ufdd2"

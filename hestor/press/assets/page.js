@@ -16,6 +16,77 @@
     } else closeOthers(null);
   });
 
+  // Without a script the link leads to the menu, which then unfolds; with one it is a button that folds it again.
+  const unfold = document.querySelector("header .unfold");
+  if (unfold) {
+    const nav = unfold.parentElement;
+    const set = (open) => {
+      nav.classList.toggle("is-open", open);
+      unfold.setAttribute("aria-expanded", open);
+    };
+    unfold.setAttribute("role", "button");
+    const toggle = (event) => {
+      event.preventDefault();
+      set(!nav.classList.contains("is-open"));
+    };
+    set(false);
+    unfold.addEventListener("click", toggle);
+    unfold.addEventListener("keydown", (event) => event.key === " " && toggle(event));
+  }
+
+  // The code of others waits in a template until a visitor agrees; the answer stays in this browser.
+  const cookies = document.querySelector(".cookies");
+  if (cookies) {
+    const key = "cookies-answer";
+    const asked = cookies.textContent.trim();
+    const mind = document.querySelector(".mind");
+    const stored = () => {
+      try {
+        const { answer, to } = JSON.parse(localStorage.getItem(key));
+        return to === asked ? answer : null;
+      } catch {
+        return null;
+      }
+    };
+    const run = () => {
+      const added = document.getElementById("added");
+      for (const node of added ? [...added.content.children] : []) {
+        // A script that was parsed within a template never runs; one that is made anew does.
+        const made = document.createElement(node.tagName);
+        for (const { name, value } of node.attributes) made.setAttribute(name, value);
+        made.textContent = node.textContent;
+        document.head.append(made);
+      }
+      added?.remove();
+    };
+    const show = (answer) => {
+      cookies.hidden = answer !== null;
+      mind.hidden = answer === null;
+    };
+    const first = stored();
+    show(first);
+    if (first === "yes") run();
+    for (const button of cookies.querySelectorAll("button"))
+      button.addEventListener("click", () => {
+        const before = stored();
+        try {
+          // What was agreed to is what was read: other words are asked for anew.
+          localStorage.setItem(key, JSON.stringify({ answer: button.value, to: asked }));
+        } catch {
+          // Without a memory the notice comes again with the next page.
+        }
+        show(button.value);
+        if (button.value === "yes") run();
+        // What runs already can only be ended by a page without it.
+        else if (before === "yes") location.reload();
+        mind.querySelector("button").focus();
+      });
+    mind.querySelector("button").addEventListener("click", () => {
+      cookies.hidden = false;
+      cookies.querySelector("button").focus();
+    });
+  }
+
   const marks = { tabindex: "0", role: "group", "aria-labelledby": "scrolls" };
   const mark = ([box, wide]) => {
     for (const [name, value] of Object.entries(marks)) wide ? box.setAttribute(name, value) : box.removeAttribute(name);

@@ -131,7 +131,8 @@ _GROUPS: LRUCache[Any, tuple[Group, ...]] = LRUCache(200)
 # The number of writes to a site's pages stands for the pages, so what is cached never goes stale.
 @cached(_GROUPS, lock=Lock())
 def _groups(site_id: int, pages_revision: int) -> tuple[Group, ...]:
-    draft = Revision.objects.in_draft_of(site_id)
+    # The not-found page is no page of its own, but a place that the site has once.
+    draft = Revision.objects.in_draft_of(site_id).exclude(kind="not_found")
     teasers, named = _teasers(draft), _named_pages(draft)
     apart = set(teasers) | set(named) | set(draft.filter(kind="news").values_list("page_id", flat=True))
     return (*_plain(draft, apart), *_with_others(draft, teasers, named, apart), *_numbered(draft))

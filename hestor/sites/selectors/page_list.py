@@ -1,12 +1,14 @@
 """The pages of a draft as the Pages view lists them."""
 
-from datetime import date, datetime
+from collections.abc import Mapping
+from dataclasses import dataclass
+from datetime import datetime
 from typing import Any
 
-from hestor.core import zones
-from hestor.core.pages import titles, tree
+from hestor.core.facts.titles import titling
+from hestor.core.pages import posting, titles, tree
+from hestor.core.pages.titles import Titling
 from hestor.core.text import fillins
-from hestor.core.text.fillins import Values
 from hestor.press.files import address
 from hestor.press.frame import Frame
 from hestor.sites.models import Revision, Site
@@ -17,26 +19,69 @@ from hestor.sites.selectors.states import draft_of
 _DEEPEST = 50
 
 
-def values_at(site: Site, now: datetime) -> Values:
+@dataclass(frozen=True)
+class Naming:
+    """What titles of a draft's pages are made of: the house style, and what each page is called."""
+
+    titling: Titling
+    names: Mapping[int, str]
+    parents: Mapping[int, int | None]
+    lists: Mapping[str, int]
+
+    def filled(self, text: str) -> str:
+        """A text with its fill-ins filled."""
+        return fillins.fill(text, self.titling.values)
+
+    def section(self, page: int, kind: str) -> str:
+        """What the page at the top above one is called; nothing for one that is at the top itself."""
+        above: list[int] = []
+        parent = self.parents.get(page)
+        while parent is not None and parent in self.parents and parent not in above:
+            above.append(parent)
+            parent = self.parents[parent]
+        listed = self.lists.get(kind)
+        top = listed if listed is not None and listed not in above else above[-1] if above else None
+        return self.filled(self.names[top]) if top is not None else ""
+
+    def title(self, row: Any) -> str:
+        """The title of a page; ``row`` has its id, kind, path, title and own title."""
+        page, own = self.filled(row.title), self.filled(row.own_title)
+        return titles.title_of(self.titling, row.path, page, self.section(row.page_id, row.kind), own)
+
+
+def naming_of(site: Site, now: datetime) -> Naming:
+    """What the titles of a site's draft are made of at a moment."""
+    rows = list(Revision.objects.in_draft_of(site.pk).values_list("page_id", "parent_id", "title", "kind", "path"))
+    lists = {kind: page for page, _, _, kind, _ in sorted(rows, key=lambda row: row[4], reverse=True)}
+    of_kind = {"post": "news", "event": "events"}
+    return Naming(
+        titling(site.facts, values_at(site, now)),
+        {page: title for page, _, title, _, _ in rows},
+        {page: parent for page, parent, _, _, _ in rows},
+        {kind: lists[listed] for kind, listed in of_kind.items() if listed in lists},
+    )
+
+
+def values_at(site: Site, now: datetime) -> fillins.Values:
     """What fill-ins stand for in a draft at a moment."""
     return Frame(draft_of(site), now).values
 
 
-def _state(revision: Revision, was_live: bool, today: date) -> str:
+def _state(revision: Revision, was_live: bool, zone: str, now: datetime) -> str:
     if revision.live_from is None:
         return "changed" if was_live else "new"
-    return "held" if revision.published and revision.published > today else "live"
+    out = posting.came_out(revision.published, zone, revision.published_at) if revision.published else now
+    return "held" if out > now else "live"
 
 
-def _row(revision: Revision, values: Values, origin: str, was_live: bool, depth: int, today: date) -> dict[str, Any]:
-    title = fillins.fill(revision.title, values)
+def _row(revision: Revision, naming: Naming, site: Site, was_live: bool, depth: int, now: datetime) -> dict[str, Any]:
     return {
         **columns_of(revision),
         "id": revision.page_id,
-        "shown_title": title,
-        "tab_title": titles.title_of(revision.path, title, values.site, values.tagline),
-        "state": _state(revision, was_live, today),
-        "address": address(origin, revision.path),
+        "shown_title": naming.filled(revision.title),
+        "tab_title": naming.title(revision),
+        "state": _state(revision, was_live, site.facts.time_zone, now),
+        "address": address(origin_of(site), revision.path),
         "depth": depth,
     }
 
@@ -44,8 +89,7 @@ def _row(revision: Revision, values: Values, origin: str, was_live: bool, depth:
 def page_row(site: Site, revision: Revision, now: datetime) -> dict[str, Any]:
     """One page, with its computed title, its address and its state: live, held back until its day, changed or new."""
     was_live = Revision.objects.leaving(site.pk).filter(page_id=revision.page_id).exists()
-    today = zones.day_in(site.facts.time_zone, now)
-    return _row(revision, values_at(site, now), origin_of(site), was_live, _depth(site, revision), today)
+    return _row(revision, naming_of(site, now), site, was_live, _depth(site, revision), now)
 
 
 def _depth(site: Site, revision: Revision) -> int:
@@ -59,7 +103,7 @@ def _depth(site: Site, revision: Revision) -> int:
 
 def page_rows(site: Site, now: datetime) -> list[dict[str, Any]]:
     """All pages: the tree in its order first, then the posts, newest first."""
-    values, origin = values_at(site, now), origin_of(site)
+    naming = naming_of(site, now)
     leaving = set(Revision.objects.leaving(site.pk).values_list("page_id", flat=True))
     drafts = list(Revision.objects.in_draft_of(site.pk))
     posts = sorted(
@@ -67,5 +111,4 @@ def page_rows(site: Site, now: datetime) -> list[dict[str, Any]]:
     )
     placed = tree.walk(tree.nested([r for r in drafts if r.kind != "post"]))
     rows = [*placed, *((post, 0) for post in posts)]
-    today = zones.day_in(site.facts.time_zone, now)
-    return [_row(revision, values, origin, revision.page_id in leaving, depth, today) for revision, depth in rows]
+    return [_row(revision, naming, site, revision.page_id in leaving, depth, now) for revision, depth in rows]

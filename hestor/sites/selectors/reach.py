@@ -63,7 +63,7 @@ class _Sample:
         self._state = state
         self._sampled = sampled
         self.facts, self.origin = state.facts, state.origin
-        self.page, self.menu = state.page, state.menu
+        self.page, self.menu, self.not_found_page = state.page, state.menu, state.not_found_page
         self.post_count, self.news, self.paths = state.post_count, state.news, state.paths
         self.around, self.moved, self.identity = state.around, state.moved, state.identity
         self.standings = state.standings

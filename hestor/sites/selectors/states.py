@@ -15,7 +15,7 @@ from hestor.core.events.month import read as read_month
 from hestor.core.events.schedule import Schedule
 from hestor.core.facts.document import Facts
 from hestor.core.facts.plates import Standings
-from hestor.core.pages import tree
+from hestor.core.pages import posting, tree
 from hestor.core.pages.fields import Kind
 from hestor.core.pages.tree import Node
 from hestor.core.text import markdown
@@ -76,6 +76,10 @@ class StoredPages:
             identity=revision.page.identity,
             worded=revision.worded,
             schedule=Schedule.model_validate(revision.schedule) if revision.schedule else None,
+            own_title=revision.own_title,
+            published_at=revision.published_at,
+            left_out=tuple(revision.left_out),
+            shows_heading=revision.shows_heading,
         )
 
     def _trail(self, revision: Revision) -> tuple[tuple[str, str], ...]:
@@ -110,6 +114,11 @@ class StoredPages:
         if parent is None:
             return ()
         return [self._page(revision) for revision in self._below(parent).select_related("text", "page")]
+
+    def not_found_page(self) -> Page | None:
+        """The page that stands for all addresses that lead nowhere, if there is one."""
+        found = self.revisions.filter(kind="not_found").order_by("path").select_related("text", "page").first()
+        return self._page(found) if found else None
 
     def menu(self) -> Sequence[MenuItem]:
         """The menu, in its order; an entry whose parent is not in the menu stands at the top."""
@@ -196,7 +205,8 @@ class StoredPages:
 
     def paths(self) -> Iterable[tuple[str, datetime]]:
         """The addresses of all pages and posts, each with when its words last changed."""
-        return self.revisions.order_by("path").values_list("path", "worded")
+        listed = self.revisions.exclude(kind="not_found")
+        return listed.order_by("path").values_list("path", "worded")
 
 
 class CachedPages(StoredPages):
@@ -222,6 +232,10 @@ class CachedPages(StoredPages):
         """The pages directly below the page at ``path``."""
         read = super().children
         return self._once(("children", path), lambda: read(path))
+
+    def not_found_page(self) -> Page | None:
+        """The page that stands for all addresses that lead nowhere, if there is one."""
+        return self._once(("not found",), super().not_found_page)
 
     def menu(self) -> Sequence[MenuItem]:
         """The menu, in its order."""
@@ -293,6 +307,7 @@ class StoredState:
         self.page = pages.page
         self.children = pages.children
         self.menu = pages.menu
+        self.not_found_page = pages.not_found_page
         self.posts = pages.posts
         self.post_count = pages.post_count
         self.news = pages.news
@@ -330,20 +345,25 @@ def draft_of(site: Site, facts: Facts | None = None) -> StoredState:
     return StoredState(site, facts or site.facts, draft_pages(site.pk, site.pages_revision))
 
 
-def edition_of(site: Site, edition: Edition, today: date | None = None) -> StoredState:
-    """A published edition: as it is on the day ``today``, before which later posts are held back; else all of it."""
+def edition_of(site: Site, edition: Edition, now: datetime | None = None) -> StoredState:
+    """A published edition: as it is at the moment ``now``, before which later posts are held back; else all of it."""
     revisions = Revision.objects.in_edition_of(site.pk, edition.number)
-    if today is not None:
-        revisions = revisions.filter(Q(published__isnull=True) | Q(published__lte=today))
+    if now is not None:
+        clock = now.astimezone(zones.clock_of(edition.facts.time_zone))
+        day, at = clock.date(), clock.time()
+        today = Q(published=day) & (Q(published_at__isnull=True) | Q(published_at__lte=at))
+        revisions = revisions.filter(Q(published__isnull=True) | Q(published__lt=day) | today)
     return StoredState(site, edition.facts, StoredPages(revisions, _public(site.pk, edition.number)))
 
 
-def held_days(site: Site, edition: Edition) -> tuple[date, ...]:
-    """The days on which posts of an edition come out that were held back when it was published, in their order."""
+def held_moments(site: Site, edition: Edition) -> tuple[datetime, ...]:
+    """The moments at which posts of an edition come out that were held back when it was published, in their order."""
+    zone = edition.facts.time_zone
     posts = Revision.objects.in_edition_of(site.pk, edition.number).filter(kind="post")
-    later = posts.filter(published__gt=zones.day_in(edition.facts.time_zone, edition.published))
-    days = later.order_by("published").values_list("published", flat=True).distinct()
-    return tuple(day for day in days if day is not None)
+    later = posts.filter(published__gte=zones.day_in(zone, edition.published))
+    times = later.values_list("published", "published_at").distinct()
+    moments = {posting.came_out(day, zone, at) for day, at in times if day is not None}
+    return tuple(sorted(moment for moment in moments if moment > edition.published))
 
 
 def has_events(site: Site, edition: Edition) -> bool:

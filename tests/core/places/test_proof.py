@@ -3,7 +3,8 @@ import pytest
 from hestor.core.facts import document
 from hestor.core.facts.document import Facts
 from hestor.core.places import proof
-from hestor.core.places.reading import PageReading, read_feed, read_manifest
+from hestor.core.places.file_readings import read_feed, read_manifest
+from hestor.core.places.reading import PageReading
 
 
 def spots(fact: str, words: str, text: str) -> list[str]:

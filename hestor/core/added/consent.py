@@ -1,0 +1,30 @@
+"""The cookie notice: what is asked of visitors before the code of others runs."""
+
+from pydantic import BaseModel, ConfigDict, ValidationError
+
+from hestor.core.errors import Problem
+from hestor.core.rules import Checked, Line
+
+_TITLE, _TEXT = Line(1, 80, takes_fill_ins=True), Line(1, 600, takes_fill_ins=True)
+
+
+class CookieNotice(BaseModel):
+    """What it is called and what it says; both answers are Hestor's own words, and equally easy."""
+
+    model_config = ConfigDict(frozen=True, extra="forbid")
+
+    title: str
+    text: str
+
+
+def rule(key: str, given: object) -> Checked:
+    """A notice with title and text, or none."""
+    if given is None:
+        return None, ()
+    try:
+        read = CookieNotice.model_validate(given.model_dump() if isinstance(given, BaseModel) else given)
+    except ValidationError:
+        return None, (Problem(key, "notice_unreadable"),)
+    title, one = _TITLE(f"{key}.title", read.title)
+    text, other = _TEXT(f"{key}.text", read.text)
+    return CookieNotice(title=title, text=text), (*one, *other)

@@ -1,0 +1,29 @@
+"""The notice that asks visitors before the code of others runs."""
+
+from collections.abc import Hashable
+
+from hestor.core.places.definition import PagePlace
+from hestor.core.places.place import Place
+from hestor.core.places.proof import Line, Proof, Sought, line
+from hestor.core.places.reading import PageReading
+
+_ANSWERS = ".cookies button"
+
+
+def read(page: PageReading) -> Hashable:
+    """What it is called, what it says, and its answers."""
+    return (page.texts(".cookies :is(h2, p)"), page.texts(_ANSWERS)) if page.holds("cookies") else None
+
+
+def proof(path: str, page: PageReading, sought: Sought) -> Proof:
+    """The notice as it was read."""
+    if not page.holds("cookies"):
+        return Proof(Place.COOKIES, path, ())
+    title, *text = page.texts(".cookies :is(h2, p:not(.answers))")
+    answers = (Line("answer", one) for one in page.texts(_ANSWERS))
+    return Proof(
+        Place.COOKIES, path, (line("title", title, sought), *(line("text", one, sought) for one in text), *answers)
+    )
+
+
+COOKIES = PagePlace(Place.COOKIES, read, proof)
