@@ -26,6 +26,7 @@ from hestor.api import (
     session,
     sites,
     style,
+    titles,
     towns,
 )
 from hestor.api.auth import signed_in
@@ -55,7 +56,7 @@ api = DeskApi(
 register(api)
 _MODULES = (
     session, account, sites, style, proofs, reach, brand, files, pictures, pages, changes, editions, towns, languages,
-    dates, events, contact, mail, enquiries, notices, defaults,
+    dates, events, contact, mail, enquiries, notices, defaults, titles,
 )  # fmt: skip
 for module in _MODULES:
     api.add_router("", module.router)

@@ -18,15 +18,19 @@ from hestor.core.errors import MOST_PROBLEMS, HestorError, InvalidInput, Malform
 
 MOST_BYTES, MOST_PAGE_BYTES = 64_000, 1_000_000
 _PAGE = re.compile(r"/api/sites/[^/]+/pages(?:/[^/]+)?")
+MOST_TABLE_BYTES = 24_000_000
+_TABLE = re.compile(r"/api/sites/[^/]+/titles(?:/csv)?")
 _DEEPEST = 12
-_MOST_VALUES = 2_000
+_MOST_VALUES, _MOST_CELL_VALUES = 2_000, 400_000
 # What a database's integer holds (64 bits with a sign).
 _FARTHEST = 2**63 - 1
 _SURROGATE = re.compile("[\ud800-\udfff]")
 
 
 def most_bytes(path: str) -> int:
-    """How long a call to an address may be, in bytes: a page has a text, all else are settings."""
+    """How long a call to an address may be, in bytes: a page has a text, a table many; all else are settings."""
+    if _TABLE.fullmatch(path):
+        return MOST_TABLE_BYTES
     return MOST_PAGE_BYTES if _PAGE.fullmatch(path) else MOST_BYTES
 
 
@@ -69,7 +73,7 @@ def read(body: bytes, most: int) -> Any:
     parsed = _parsed(body)
     problems: dict[tuple[str, str], Problem] = {}
     for number, (field, value) in enumerate(_walked(parsed, "body")):
-        if number > _MOST_VALUES:
+        if number > (_MOST_CELL_VALUES if most == MOST_TABLE_BYTES else _MOST_VALUES):
             raise TooBig
         if len(problems) < MOST_PROBLEMS and (found := _problem(field, value)):
             problems.setdefault((found.field, found.code), found)

@@ -28,6 +28,9 @@ class Conflict(Exception):
 def field_name(key: str) -> str:
     """What a field is called on the desk."""
     known = wording.catalogue("desk", wording.FALLBACK)
+    if key.partition(".")[0].isdigit():
+        # A cell of a table of pages.
+        key = key.partition(".")[2]
     return known.get(f"fact.{key}") or known.get(f"field.{key}") or key
 
 

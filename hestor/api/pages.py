@@ -15,6 +15,7 @@ from hestor.api.schemas import (
     NewEvent,
     NewPage,
     PageChange,
+    PageChoice,
     PageFull,
     PageIn,
     PageMove,
@@ -29,8 +30,9 @@ from hestor.core.roles import Action
 from hestor.sites.models import RemovedPage, Revision, Site
 from hestor.sites.selectors.page_fields import current, fields_of
 from hestor.sites.selectors.page_list import page_row, page_rows
-from hestor.sites.services import page_tree
+from hestor.sites.services import choosing, page_tree
 from hestor.sites.services.events import add_event
+from hestor.sites.services.following import follow
 from hestor.sites.services.pages import add_page, change_page
 
 router = Router(tags=["pages"])
@@ -77,6 +79,24 @@ def move(request: HttpRequest, site: str, page: Identifier, given: PageMove) -> 
     """Puts a page elsewhere in the tree; its address stays. Gives all pages, in the order of the tree."""
     found = site_for(request, site, Action.EDIT)
     page_tree.move(found.pk, page, given.parent, given.index)
+    found.refresh_from_db()
+    return page_rows(found, clock.now())
+
+
+@router.post("/sites/{site}/pages/{page}/home", response={200: list[PageOut], 404: ProblemOut, 422: ProblemOut})
+def make_home(request: HttpRequest, site: str, page: Identifier) -> list[dict[str, Any]]:
+    """Makes a page the home page; the one that was gets an address of its own. Gives all pages."""
+    found = site_for(request, site, Action.EDIT)
+    choosing.make_home(found.pk, page)
+    found.refresh_from_db()
+    return page_rows(found, clock.now())
+
+
+@router.post("/sites/{site}/pages/{page}/not-found", response={200: list[PageOut], 404: ProblemOut, 422: ProblemOut})
+def make_not_found(request: HttpRequest, site: str, page: Identifier, given: PageChoice) -> list[dict[str, Any]]:
+    """Makes a page the one for addresses that lead nowhere, or a page like others again. Gives all pages."""
+    found = site_for(request, site, Action.EDIT)
+    choosing.make_not_found(found.pk, page, given.on)
     found.refresh_from_db()
     return page_rows(found, clock.now())
 
@@ -130,7 +150,11 @@ def change(request: HttpRequest, site: str, page: Identifier, given: PageChange)
     found = site_for(request, site, Action.EDIT)
     sent = given.model_dump(exclude_unset=True)
     try:
-        return _full(found, change_page(found.pk, page, sent, given_revision(request)))
+        before = current(found.pk, page).path if "path" in sent else ""
+        changed = change_page(found.pk, page, sent, given_revision(request))
+        if before not in ("", changed.path):
+            follow(found.pk, {before: changed.path})
+        return _full(found, current(found.pk, page))
     except StaleRevision as error:
         theirs = PageFull.model_validate(_full(found, current(found.pk, page))).model_dump(mode="json")
         raise Conflict(error, given.model_dump(mode="json", exclude_unset=True), theirs) from error

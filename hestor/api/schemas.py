@@ -294,6 +294,12 @@ class PageOut(PageFields):
     body: str = Field(default="", exclude=True)
 
 
+class PageChoice(Strict):
+    """Whether a page is the chosen one."""
+
+    on: bool
+
+
 class PageFull(PageOut):
     """A page with its text, and the draft's revision that it was read at.
 

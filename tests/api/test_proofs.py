@@ -18,7 +18,7 @@ def test_proofs_say_what_the_rendered_draft_says(desk, site):
     said = desk.get("/api/sites/seeds/proofs", {"path": "/about/"}).json()
     assert texts(place(said, "tab", "/about/")) == {"title": "About – Bean House"}
     assert texts(place(said, "tab", "/")) == {"title": "Bean House – Borrow"}
-    assert texts(place(said, "header", "/about/")) == {"name": "Bean House", "tagline": "Borrow"}
+    assert texts(place(said, "header", "/about/")) == {"name": "Bean House", "tagline": "Borrow", "entry": "News"}
     assert texts(place(said, "footer", "/about/")) == {"line": "By Bean House"}
     assert texts(place(said, "search", "/about/"))["description"] == "This is Bean House."
     assert texts(place(said, "feed", ""))["title"] == "Bean House"
@@ -33,7 +33,7 @@ def test_words_being_typed_are_shown_and_not_kept(desk, site):
 
 def test_a_refused_value_is_said_and_the_kept_one_is_shown(desk, site):
     said = ask(desk, name="", tagline="New")
-    assert texts(place(said, "header", "/about/")) == {"name": "Seed Library", "tagline": "New"}
+    assert texts(place(said, "header", "/about/")) == {"name": "Seed Library", "tagline": "New", "entry": "News"}
     assert [(e["field"], e["code"]) for e in said["errors"]] == [("name", "empty")]
 
 

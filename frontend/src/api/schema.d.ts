@@ -1094,6 +1094,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{site}/pages/{page}/home": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Make Home
+         * @description Makes a page the home page; the one that was gets an address of its own. Gives all pages.
+         */
+        post: operations["hestor_api_pages_make_home"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{site}/pages/{page}/move": {
         parameters: {
             query?: never;
@@ -1108,6 +1128,26 @@ export interface paths {
          * @description Puts a page elsewhere in the tree; its address stays. Gives all pages, in the order of the tree.
          */
         post: operations["hestor_api_pages_move"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/pages/{page}/not-found": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Make Not Found
+         * @description Makes a page the one for addresses that lead nowhere, or a page like others again. Gives all pages.
+         */
+        post: operations["hestor_api_pages_make_not_found"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1368,6 +1408,110 @@ export interface paths {
          * @description Keeps new values in the draft. A stale write is refused, with both values.
          */
         patch: operations["hestor_api_style_change"];
+        trace?: never;
+    };
+    "/api/sites/{site}/titles": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Show
+         * @description A part of the table: ``count`` pages from number ``start`` on, in the order of the tree.
+         */
+        get: operations["hestor_api_titles_show"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        /**
+         * Change
+         * @description Keeps words of many pages at once; gives the rows of those. A stale write is refused, with both values.
+         */
+        patch: operations["hestor_api_titles_change"];
+        trace?: never;
+    };
+    "/api/sites/{site}/titles.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Take Out
+         * @description The whole table as CSV (RFC 4180).
+         */
+        get: operations["hestor_api_titles_take_out"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/titles/csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Take In
+         * @description What a file of titles says otherwise than the draft; nothing is kept. What can't be taken is named.
+         */
+        post: operations["hestor_api_titles_take_in"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/titles/mends": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Mends
+         * @description The mends that are proposed for one kind of fault, on all pages or on some; nothing is kept.
+         */
+        post: operations["hestor_api_titles_mends"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/titles/replace": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Replace
+         * @description What putting other words in place of some would change, with how many spots; nothing is kept.
+         */
+        post: operations["hestor_api_titles_replace"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
         trace?: never;
     };
     "/api/sites/{site}/tokens": {
@@ -1807,6 +1951,14 @@ export interface components {
             code: string;
             /** Name */
             name: string;
+        };
+        /**
+         * CsvIn
+         * @description A file of titles, as text.
+         */
+        CsvIn: {
+            /** Text */
+            text: string;
         };
         /**
          * DateFormIn
@@ -2390,6 +2542,38 @@ export interface components {
             typefaces: string;
         };
         /**
+         * FaultCount
+         * @description How many pages have a fault, and for how many there is a mend.
+         */
+        FaultCount: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "title_repeats_name" | "title_empty" | "title_twin" | "title_long" | "former_name" | "description_unset" | "description_twin" | "description_long" | "description_stuffed";
+            /** Mends */
+            mends: number;
+            /** Pages */
+            pages: number;
+        };
+        /**
+         * FaultOut
+         * @description One thing that is amiss; ``mend`` are new words for some of the page's fields, where there is a proposal.
+         */
+        FaultOut: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "title_repeats_name" | "title_empty" | "title_twin" | "title_long" | "former_name" | "description_unset" | "description_twin" | "description_long" | "description_stuffed";
+            /** Mend */
+            mend: {
+                [key: string]: string;
+            };
+            /** Message */
+            message: string;
+        };
+        /**
          * FieldErrorOut
          * @description One refused spot; start and end count code points of the tidied value, where ``fix`` may be put.
          */
@@ -2646,6 +2830,19 @@ export interface components {
             width: number;
         };
         /**
+         * MendIn
+         * @description A kind of fault; of all pages, or of some.
+         */
+        MendIn: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "title_repeats_name" | "title_empty" | "title_twin" | "title_long" | "former_name" | "description_unset" | "description_twin" | "description_long" | "description_stuffed";
+            /** Pages */
+            pages?: number[] | null;
+        };
+        /**
          * MessageOut
          * @description A message as the tray lists it; ``error`` is what the mail server said.
          */
@@ -2861,6 +3058,14 @@ export interface components {
             summary?: string;
             /** Title */
             title?: string;
+        };
+        /**
+         * PageChoice
+         * @description Whether a page is the chosen one.
+         */
+        PageChoice: {
+            /** On */
+            on: boolean;
         };
         /**
          * PageFull
@@ -3554,20 +3759,15 @@ export interface components {
         };
         /**
          * ProposalOut
-         * @description What a town tells of a site, and what else there is in its country.
+         * @description What would change, to be looked at before it is kept: ``count`` is how many spots were found.
          */
         ProposalOut: {
-            /** Facts */
-            facts: components["schemas"]["ProposedOut"][];
-            /** Language */
-            language: string;
-            /** Languages */
-            languages: components["schemas"]["TagOut"][];
-            town: components["schemas"]["TownOut"];
-            /** Zone */
-            zone: string;
-            /** Zones */
-            zones: components["schemas"]["TownClockOut"][];
+            /** Cells */
+            cells: components["schemas"]["TitleCell"][];
+            /** Count */
+            count: number;
+            /** Errors */
+            errors: components["schemas"]["FieldErrorOut"][];
         };
         /**
          * ProposedOut
@@ -3749,6 +3949,26 @@ export interface components {
              * @default []
              */
             weekdays: ("mon" | "tue" | "wed" | "thu" | "fri" | "sat" | "sun")[];
+        };
+        /**
+         * ReplaceIn
+         * @description Words to be sought in some fields of all pages, and what to put in their place.
+         */
+        ReplaceIn: {
+            /**
+             * By
+             * @default
+             */
+            by: string;
+            /** Fields */
+            fields?: ("title" | "own_title" | "menu_title" | "summary")[];
+            /** Find */
+            find: string;
+            /**
+             * Match Case
+             * @default false
+             */
+            match_case: boolean;
         };
         /**
          * RestoredOut
@@ -4054,6 +4274,82 @@ export interface components {
             plate: string;
             /** Soft */
             soft: string;
+        };
+        /**
+         * TitleCell
+         * @description New words for one field of a page.
+         */
+        TitleCell: {
+            /**
+             * Field
+             * @enum {string}
+             */
+            field: "title" | "own_title" | "menu_title" | "summary";
+            /** Page */
+            page: number;
+            /** Value */
+            value: string;
+        };
+        /**
+         * TitleRow
+         * @description A page with its words as they are typed, its title and description as they will be, and widths in CSS pixels.
+         */
+        TitleRow: {
+            /** Description */
+            description: string;
+            /** Faults */
+            faults: components["schemas"]["FaultOut"][];
+            /** Id */
+            id: number;
+            /** Menu Title */
+            menu_title: string;
+            /** Own Title */
+            own_title: string;
+            /** Path */
+            path: string;
+            /** Search Width */
+            search_width: number;
+            /** Shown Title */
+            shown_title: string;
+            /**
+             * Source
+             * @enum {string}
+             */
+            source: "summary" | "excerpt" | "";
+            /** Summary */
+            summary: string;
+            /** Tab Width */
+            tab_width: number;
+            /** Title */
+            title: string;
+        };
+        /**
+         * TitlesChange
+         * @description Words of many pages at once: all of them are kept, or none.
+         */
+        TitlesChange: {
+            /** Cells */
+            cells: components["schemas"]["TitleCell"][];
+        };
+        /**
+         * TitlesOut
+         * @description A part of the table: ``count`` is how many pages there are; cuts are where a tab and a search result end.
+         */
+        TitlesOut: {
+            /** Count */
+            count: number;
+            /** Description Cut */
+            description_cut: number;
+            /** Faults */
+            faults: components["schemas"]["FaultCount"][];
+            /** Revision */
+            revision: number;
+            /** Rows */
+            rows: components["schemas"]["TitleRow"][];
+            /** Search Cut */
+            search_cut: number;
+            /** Tab Cut */
+            tab_cut: number;
         };
         /**
          * TokenIn
@@ -7004,6 +7300,56 @@ export interface operations {
             };
         };
     };
+    hestor_api_pages_make_home: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                page: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PageOut"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
     hestor_api_pages_move: {
         parameters: {
             query?: never;
@@ -7017,6 +7363,60 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["PageMove"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PageOut"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_pages_make_not_found: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                page: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PageChoice"];
             };
         };
         responses: {
@@ -7802,6 +8202,301 @@ export interface operations {
             };
             /** @description Precondition Required */
             428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_titles_show: {
+        parameters: {
+            query?: {
+                start?: number;
+                count?: number;
+            };
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TitlesOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_titles_change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TitlesChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TitlesOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_titles_take_out: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": unknown;
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_titles_take_in: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CsvIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProposalOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_titles_mends: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MendIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProposalOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_titles_replace: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReplaceIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProposalOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

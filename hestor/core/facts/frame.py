@@ -1,5 +1,6 @@
 """The band of header, footer and side: what stands around the text of every page."""
 
+import re
 from datetime import date
 from typing import Annotated, Any, Literal
 
@@ -22,6 +23,7 @@ WIDTHS: tuple[Width, ...] = ("narrow", "medium", "wide")
 FOLDS = (0, 480, 640, 800, 1000)
 """Below how many CSS pixels of the window the menu folds; 0: never."""
 _MOST_SIDE = 4_000
+_PICTURE = re.compile(r"!\[[^\]\n]*\]")
 
 
 class SiteNotice(BaseModel):
@@ -62,7 +64,8 @@ def _side_text(key: str, given: object) -> Checked:
     if len(given) > _MOST_SIDE:
         return given, (lines.too_long(key, given, _MOST_SIDE),)
     text = lines.carried(given).strip()
-    return text, tuple(markdown.problems(key, text))
+    pictures = [Problem(key, "side_picture", {}, *found.span()) for found in _PICTURE.finditer(text)]
+    return text, (*markdown.problems(key, text), *pictures[:1])
 
 
 def notice_shown(facts: Any, day: date) -> SiteNotice | None:

@@ -1,6 +1,7 @@
 """Addresses: a site's own, and those of its pages."""
 
 import re
+import unicodedata
 from collections.abc import Iterator
 
 from slugify import slugify
@@ -46,6 +47,11 @@ def path_problems(field: str, path: str) -> Iterator[Problem]:
         yield Problem(field, "path_form", {})
     elif segments and (segments[0].startswith(OWN_PREFIX) or "." in segments[-1]):
         yield Problem(field, "path_reserved", {"path": path})
+
+
+def comparable(path: str) -> str:
+    """An address as those are compared that a person would take for the same one: without case, letters in NFKC."""
+    return unicodedata.normalize("NFKC", unicodedata.normalize("NFKC", path).casefold())
 
 
 def above(path: str) -> str:

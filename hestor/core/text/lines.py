@@ -138,6 +138,15 @@ def _spans(words: str, text: str, match_case: bool) -> Iterator[tuple[int, int]]
         start = text.find(words, start + 1)
 
 
+def spans(words: str, text: str, match_case: bool) -> Iterator[tuple[int, int]]:
+    """Where ``words`` stand in ``text``, also inside longer words; none overlaps another."""
+    last = 0
+    for start, end in _spans(words, text, match_case) if words else ():
+        if start >= last:
+            yield start, end
+            last = end
+
+
 def _by_itself(text: str, start: int, end: int) -> bool:
     joined_before = start > 0 and _in_a_word(text[start]) and _in_a_word(text[start - 1])
     joined_after = end < len(text) and _in_a_word(text[end - 1]) and _in_a_word(text[end])

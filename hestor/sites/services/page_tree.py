@@ -13,9 +13,10 @@ from hestor.core.pages.fields import Kind
 from hestor.core.text import lines
 from hestor.sites.models import RemovedPage, Revision, Site
 from hestor.sites.selectors.page_fields import current, fields_of
+from hestor.sites.services import page_values
 from hestor.sites.services.locking import locked
 from hestor.sites.services.new_pages import free_path, page_of_kind
-from hestor.sites.services.pages import add_page, change_page, remove_page
+from hestor.sites.services.pages import add_page, check_place, remove_page
 
 DAYS_KEPT = 30
 
@@ -47,10 +48,11 @@ def move(site_id: int, page: int, parent: int | None, index: int) -> None:
     pages = list(Revision.objects.in_draft_of(site_id).exclude(kind="post"))
     if page not in {one.page_id for one in pages}:
         raise NotFound
-    # The page itself first: if it can't go there, nothing is written. Each is a write of its own, as writing a long
-    # page waits for the studio, and who waits must hold no lock.
-    for place in sorted(placing.moved(pages, page, parent, index), key=lambda place: place.page != page):
-        change_page(site_id, place.page, {"parent": place.parent, "order": place.order})
+    places = placing.moved(pages, page, parent, index)
+    with transaction.atomic():
+        site = locked(site_id)
+        check_place(site, current(site_id, page), parent)
+        page_values.put(site, {one.page: {"parent_id": one.parent, "order": one.order} for one in places})
 
 
 def duplicate(site: Site, page: int) -> Revision:

@@ -10,12 +10,12 @@ from hestor import clock
 from hestor.core.errors import InvalidInput, Problem, TooMuchWork
 from hestor.core.events import expansion, month
 from hestor.core.pages import fields as page_fields
-from hestor.core.pages import signature
+from hestor.core.pages import paths, signature
 from hestor.core.pages.fields import PageFields
 from hestor.core.pages.pagination import page_number
 from hestor.core.text import markdown
 from hestor.core.text.markdown import CompiledText
-from hestor.sites.models import Page, Revision, Site, Text
+from hestor.sites.models import Page, Revision, RevisionQuerySet, Site, Text
 from hestor.sites.selectors.page_fields import COLUMNS, current, fields_of
 from hestor.sites.services.locking import bump, locked
 from hestor.studio import TO_READ, run_within
@@ -30,6 +30,8 @@ def _address_problems(site: Site, given: PageFields, page: Page | None) -> Itera
     others = Revision.objects.in_draft_of(site.pk).exclude(page=page)
     if others.filter(path=given.path).exists():
         yield Problem("path", "path_taken", {"path": given.path})
+    elif found := _alike(others, given.path):
+        yield Problem("path", "path_alike", {"path": given.path, "other": found})
     news = given.path if given.kind == "news" else others.filter(kind="news").values_list("path", flat=True).first()
     if news is None:
         return
@@ -37,6 +39,13 @@ def _address_problems(site: Site, given: PageFields, page: Page | None) -> Itera
     paths = others.filter(path__startswith=news).values_list("path", flat=True) if news == given.path else [given.path]
     if taken := next((path for path in paths if page_number(path, news)), None):
         yield Problem("path", "path_numbered", {"path": taken, "news": news})
+
+
+def _alike(others: RevisionQuerySet, path: str) -> str | None:
+    """An address that is only written otherwise: in capitals, or with other code points for the same letters."""
+    near = others.filter(path__iexact=path) if path.isascii() else others
+    same = paths.comparable(path)
+    return next((one for one in near.values_list("path", flat=True) if paths.comparable(one) == same), None)
 
 
 def _month_problems(site: Site, given: PageFields, page: Page | None) -> Iterator[Problem]:
@@ -103,6 +112,13 @@ def _check_in_site(site: Site, given: PageFields, page: Page | None) -> None:
     if page is not None and given.path != "/" and at_home.exists():
         problems.append(Problem("path", "home_stays"))
     if problems:
+        raise InvalidInput(problems)
+
+
+def check_place(site: Site, revision: Revision, parent: int | None) -> None:
+    """Raises InvalidInput if a page can't stand below ``parent``."""
+    given = fields_of(revision).model_copy(update={"parent": parent})
+    if problems := list(_parent_problems(site, given, revision.page)):
         raise InvalidInput(problems)
 
 

@@ -1,0 +1,155 @@
+"""The table of titles and descriptions: read, written, sought through, mended, taken out and in as CSV."""
+
+from collections import Counter
+from collections.abc import Iterable, Mapping, Sequence
+
+from django.http import HttpRequest, HttpResponse
+from ninja import Router
+
+from hestor import clock, wording
+from hestor.api.auth import needed_revision, site_for
+from hestor.api.description import gives
+from hestor.api.errors import Conflict, field_error
+from hestor.api.schemas import FieldErrorOut, ProblemOut
+from hestor.api.title_schemas import (
+    CsvIn,
+    FaultCount,
+    FaultOut,
+    MendIn,
+    ProposalOut,
+    ReplaceIn,
+    TitleCell,
+    TitleRow,
+    TitlesChange,
+    TitlesOut,
+)
+from hestor.core.errors import StaleRevision
+from hestor.core.pages import descriptions, faults, titles, titles_csv
+from hestor.core.pages.faults import KINDS, Field, Row
+from hestor.core.roles import Action
+from hestor.sites.models import Site
+from hestor.sites.selectors.title_table import rows_for, table_of
+from hestor.sites.services.cells import Cell, write_cells
+
+router = Router(tags=["titles"])
+_MOST_ROWS = 5_000
+
+
+def _row(row: Row, words: Mapping[faults.Kind, str]) -> TitleRow:
+    page = row.page
+    return TitleRow.model_construct(
+        id=page.page_id,
+        path=page.path,
+        title=page.title,
+        own_title=page.own_title,
+        menu_title=page.menu_title,
+        summary=page.summary,
+        shown_title=row.shown,
+        description=row.description,
+        source=row.source,
+        search_width=row.search_width,
+        tab_width=row.tab_width,
+        faults=[FaultOut.model_construct(kind=one.kind, message=words[one.kind], mend=one.mend) for one in row.faults],
+    )
+
+
+def _out(site: Site, rows: Iterable[Row], whole: Sequence[Row]) -> TitlesOut:
+    pages: Counter[str] = Counter()
+    mends: Counter[str] = Counter()
+    for row in whole:
+        for fault in row.faults:
+            pages[fault.kind] += 1
+            mends[fault.kind] += bool(fault.mend)
+    known = wording.catalogue("desk", wording.speaking())
+    words: dict[faults.Kind, str] = {kind: known[f"fault.{kind}"] for kind in KINDS}
+    return TitlesOut.model_construct(
+        revision=site.revision,
+        count=len(whole),
+        rows=[_row(row, words) for row in rows],
+        faults=[FaultCount(kind=kind, pages=pages[kind], mends=mends[kind]) for kind in KINDS if pages[kind]],
+        search_cut=round(titles.SEARCH_CUT),
+        tab_cut=round(titles.TAB_CUT),
+        description_cut=descriptions.MOST_SHOWN,
+    )
+
+
+@router.get("/sites/{site}/titles", response={200: TitlesOut, 404: ProblemOut})
+def show(request: HttpRequest, site: str, start: int = 0, count: int = 1_000) -> TitlesOut:
+    """A part of the table: ``count`` pages from number ``start`` on, in the order of the tree."""
+    found = site_for(request, site, Action.VIEW)
+    whole = table_of(found, clock.now())
+    first = max(0, start)
+    return _out(found, whole[first : first + max(1, min(count, _MOST_ROWS))], whole)
+
+
+def _given(cells: Iterable[TitleCell]) -> list[Cell]:
+    return [Cell(one.page, one.field, one.value) for one in cells]
+
+
+@router.patch("/sites/{site}/titles", response={200: TitlesOut, 404: ProblemOut, 412: ProblemOut, 422: ProblemOut})
+def change(request: HttpRequest, site: str, given: TitlesChange) -> TitlesOut:
+    """Keeps words of many pages at once; gives the rows of those. A stale write is refused, with both values."""
+    found = site_for(request, site, Action.EDIT)
+    pages = [one.page for one in given.cells]
+    try:
+        write_cells(found.pk, _given(given.cells), needed_revision(request))
+    except StaleRevision as error:
+        found.refresh_from_db()
+        theirs = _out(found, rows_for(found, pages, clock.now()), table_of(found, clock.now()))
+        raise Conflict(error, given.model_dump(mode="json"), theirs.model_dump(mode="json")) from error
+    found.refresh_from_db()
+    return _out(found, rows_for(found, pages, clock.now()), table_of(found, clock.now()))
+
+
+def _proposal(count: int, cells: Iterable[tuple[int, Field, str]], errors: Iterable[FieldErrorOut] = ()) -> ProposalOut:
+    made = [TitleCell.model_construct(page=page, field=field, value=value) for page, field, value in cells]
+    return ProposalOut(count=count, cells=made, errors=list(errors))
+
+
+@router.post("/sites/{site}/titles/replace", response={200: ProposalOut, 404: ProblemOut, 422: ProblemOut})
+def replace(request: HttpRequest, site: str, given: ReplaceIn) -> ProposalOut:
+    """What putting other words in place of some would change, with how many spots; nothing is kept."""
+    found = site_for(request, site, Action.EDIT)
+    total, cells = 0, []
+    for row in table_of(found, clock.now()):
+        for field in given.fields:
+            before = getattr(row.page, field)
+            after, count = titles_csv.replaced(before, given.find, given.by, given.match_case)
+            total += count
+            if after != before:
+                cells.append((row.page.page_id, field, after))
+    return _proposal(total, cells)
+
+
+@router.post("/sites/{site}/titles/mends", response={200: ProposalOut, 404: ProblemOut, 422: ProblemOut})
+def mends(request: HttpRequest, site: str, given: MendIn) -> ProposalOut:
+    """The mends that are proposed for one kind of fault, on all pages or on some; nothing is kept."""
+    found = site_for(request, site, Action.EDIT)
+    wanted = None if given.pages is None else set(given.pages)
+    cells = [
+        (row.page.page_id, field, value)
+        for row in table_of(found, clock.now())
+        if wanted is None or row.page.page_id in wanted
+        for fault in row.faults
+        if fault.kind == given.kind
+        for field, value in fault.mend.items()
+    ]
+    return _proposal(len(cells), cells)
+
+
+@router.get("/sites/{site}/titles.csv", openapi_extra=gives("text/csv"))
+def take_out(request: HttpRequest, site: str) -> HttpResponse:
+    """The whole table as CSV (RFC 4180)."""
+    found = site_for(request, site, Action.VIEW)
+    text = titles_csv.written(table_of(found, clock.now()))
+    name = f"{found.slug}-titles.csv"
+    headers = {"Content-Disposition": f'attachment; filename="{name}"'}
+    return HttpResponse(text.encode(), content_type="text/csv; charset=utf-8", headers=headers)
+
+
+@router.post("/sites/{site}/titles/csv", response={200: ProposalOut, 404: ProblemOut, 422: ProblemOut})
+def take_in(request: HttpRequest, site: str, given: CsvIn) -> ProposalOut:
+    """What a file of titles says otherwise than the draft; nothing is kept. What can't be taken is named."""
+    found = site_for(request, site, Action.EDIT)
+    read = titles_csv.read(given.text, [row.page for row in table_of(found, clock.now())])
+    return _proposal(len(read.cells), read.cells, [FieldErrorOut(**field_error(one)) for one in read.problems[:50]])

@@ -1,0 +1,218 @@
+"""What is amiss with how pages are called and described, seen over all of them; and for most of it a mend.
+
+A mend is new words for some of a page's own fields. It is a proposal: nothing is changed here.
+"""
+
+from collections import Counter, defaultdict
+from collections.abc import Iterable, Iterator, Mapping, Sequence
+from dataclasses import dataclass, field
+from typing import Literal
+
+import regex
+
+from hestor.core.pages import descriptions, titles
+from hestor.core.pages.empty_titles import says_nothing
+from hestor.core.pages.titles import Titling
+from hestor.core.text import fillins, lines, widths
+
+Kind = Literal[
+    "title_repeats_name", "title_empty", "title_twin", "title_long", "former_name",
+    "description_unset", "description_twin", "description_long", "description_stuffed",
+]  # fmt: skip
+KINDS: tuple[Kind, ...] = (
+    "former_name", "title_repeats_name", "title_empty", "title_twin", "title_long",
+    "description_unset", "description_twin", "description_long", "description_stuffed",
+)  # fmt: skip
+"""Titles first, in the order of how much a visitor is misled."""
+_MOST_REPEATED = 3
+_LONG_WORD = 4
+_WORD = regex.compile(r"[\p{L}\p{M}\p{N}’']+")
+_SENTENCE = regex.compile(r"^.*[.!?。！？؟…](?=\s|$)", regex.DOTALL)
+
+
+@dataclass(frozen=True)
+class NamedPage:
+    """A page with the words by which it is known; texts may hold fill-ins, but for ``section`` and ``excerpt``."""
+
+    page_id: int
+    path: str
+    title: str
+    own_title: str = ""
+    menu_title: str = ""
+    summary: str = ""
+    excerpt: str = ""
+    section: str = ""
+    day: str = ""
+
+
+Field = Literal["title", "own_title", "menu_title", "summary"]
+"""The words of a page that are edited in the table of titles."""
+FIELDS: tuple[Field, ...] = ("title", "own_title", "menu_title", "summary")
+Cells = Mapping[Field, str]
+
+
+@dataclass(frozen=True)
+class Fault:
+    """One thing that is amiss, and the fields that would mend it (none: only a person can)."""
+
+    kind: Kind
+    mend: Cells = field(default_factory=dict)
+
+
+@dataclass(frozen=True)
+class Row:
+    """A page with its title as it will be, its description, how wide both titles are (CSS pixels), and its faults."""
+
+    page: NamedPage
+    shown: str
+    description: str
+    source: descriptions.Source
+    search_width: int
+    tab_width: int
+    faults: tuple[Fault, ...]
+
+
+@dataclass(frozen=True)
+class House:
+    """What of the house style titles and descriptions are held to; ``former`` are names that the site had before."""
+
+    titling: Titling
+    description: str = ""
+    former: Sequence[str] = ()
+
+
+class _Table:
+    def __init__(self, pages: Sequence[NamedPage], house: House) -> None:
+        self._house, self._values = house, house.titling.values
+        self._pages = pages
+        self._shown = [self.shown(page) for page in pages]
+        self._first: dict[str, int] = {}
+        for page, shown in zip(pages, self._shown, strict=True):
+            self._first.setdefault(shown.casefold(), page.page_id)
+        self._counts = Counter(shown.casefold() for shown in self._shown)
+        self._described: dict[str, list[int]] = defaultdict(list)
+        for page in pages:
+            if page.summary:
+                self._described[page.summary.casefold()].append(page.page_id)
+
+    def filled(self, text: str) -> str:
+        return fillins.fill(text, self._values) if "{" in text or "'" in text else text
+
+    def shown(self, page: NamedPage, own: str | None = None) -> str:
+        own_title = self.filled(page.own_title if own is None else own)
+        return titles.title_of(self._house.titling, page.path, self.filled(page.title), page.section, own_title)
+
+    def rows(self) -> Iterator[Row]:
+        for page, shown in zip(self._pages, self._shown, strict=True):
+            source = descriptions.source(page.summary, page.excerpt)
+            own = self.filled(page.summary) if source == "summary" else page.excerpt
+            described = descriptions.description(page.path == "/", own, self._house.description)
+            wide = widths.width(shown, titles.SEARCH_SIZE)
+            tab = wide * titles.TAB_SIZE / titles.SEARCH_SIZE
+            found = tuple(self._faults(page, shown, wide, source))
+            yield Row(page, shown, described, source, round(wide), round(tab), found)
+
+    def _faults(self, page: NamedPage, shown: str, wide: float, source: str) -> Iterator[Fault]:
+        yield from self._former(page)
+        yield from self._repeated(page, shown)
+        yield from self._empty(page)
+        yield from self._twin(page, shown)
+        if wide > titles.SEARCH_CUT:
+            yield Fault("title_long", self._shorter(page))
+        yield from self._description_faults(page, source)
+
+    def _former(self, page: NamedPage) -> Iterator[Fault]:
+        mend: dict[Field, str] = {}
+        for name in FIELDS:
+            text = getattr(page, name)
+            if text and (renamed := without_former(text, self._values.site, self._house.former)) != text:
+                mend[name] = renamed
+        if mend:
+            yield Fault("former_name", mend)
+
+    def _repeated(self, page: NamedPage, shown: str) -> Iterator[Fault]:
+        if len(list(lines.occurrences(self._values.site, shown, match_case=False))) > 1:
+            by_pattern = self.shown(page, "")
+            once = len(list(lines.occurrences(self._values.site, by_pattern, match_case=False))) <= 1
+            yield Fault("title_repeats_name", {"own_title": ""} if page.own_title and once else {})
+
+    def _empty(self, page: NamedPage) -> Iterator[Fault]:
+        if page.own_title:
+            if says_nothing(self.filled(page.own_title)):
+                yield Fault("title_empty", {"own_title": ""})
+        elif page.path != "/" and says_nothing(self.filled(page.title)):
+            words = lines.shorten(_first_sentence(page.excerpt), 60).rstrip("…").strip(" .")
+            yield Fault("title_empty", {"title": words} if words and not says_nothing(words) else {})
+
+    def _twin(self, page: NamedPage, shown: str) -> Iterator[Fault]:
+        if self._counts[shown.casefold()] < 2:
+            return
+        if self._first[shown.casefold()] == page.page_id:
+            yield Fault("title_twin")
+            return
+        apart = page.day or page.section
+        title = f"{page.title} ({apart})" if apart else ""
+        is_new = bool(title) and self.shown(_with(page, title=title)).casefold() not in self._counts
+        yield Fault("title_twin", {"title": title} if is_new and not page.own_title else {})
+
+    def _shorter(self, page: NamedPage) -> Cells:
+        whole = page.own_title or page.title
+        if page.own_title or widths.width(self.filled(whole), titles.SEARCH_SIZE) > titles.SEARCH_CUT:
+            # Fill-ins are kept whole: what is cut is cut between the words as they were typed.
+            short = widths.fitting(whole, titles.SEARCH_SIZE, titles.SEARCH_CUT)
+            return {"own_title": short} if short != whole and "{" not in whole else {}
+        return {"own_title": whole}
+
+    def _description_faults(self, page: NamedPage, source: str) -> Iterator[Fault]:
+        if not source:
+            if not (page.path == "/" and self._house.description):
+                yield Fault("description_unset")
+            return
+        if source != "summary":
+            return
+        text = self.filled(page.summary)
+        same = self._described[page.summary.casefold()]
+        if len(same) > 1:
+            mends = same[0] != page.page_id and bool(page.excerpt)
+            yield Fault("description_twin", {"summary": ""} if mends else {})
+        if is_stuffed(text):
+            yield Fault("description_stuffed", {"summary": ""} if page.excerpt else {})
+        elif len(text) > descriptions.MOST_SHOWN:
+            short = _SENTENCE.match(lines.cut(page.summary, descriptions.MOST_SHOWN))
+            yield Fault("description_long", {"summary": short[0]} if short else {})
+
+
+def _with(page: NamedPage, title: str) -> NamedPage:
+    return NamedPage(page.page_id, page.path, title, page.own_title, section=page.section)
+
+
+def _first_sentence(text: str) -> str:
+    found = regex.match(r".*?[.!?。！？؟](?=\s|$)", text)
+    return found[0] if found else text
+
+
+def is_stuffed(text: str) -> bool:
+    """Whether a description says one word over and over, as if for machines."""
+    counted = Counter(word.casefold() for word in _WORD.findall(text) if len(word) >= _LONG_WORD)
+    return any(count > _MOST_REPEATED for count in counted.values())
+
+
+def without_former(text: str, name: str, former: Iterable[str]) -> str:
+    """A text with each former name given way to the fill-in for the present one.
+
+    What is part of the present name, or of a longer former one, is left alone.
+    """
+    spans: list[tuple[int, int]] = []
+    kept = [*lines.occurrences(name, text)]
+    for one in sorted(former, key=len, reverse=True):
+        for start, end in lines.occurrences(one, text):
+            if all(end <= a or start >= b for a, b in (*kept, *spans)):
+                spans.append((start, end))
+    for start, end in sorted(spans, reverse=True):
+        text = f"{text[:start]}{{site}}{text[end:]}"
+    return text
+
+
+def rows_of(pages: Sequence[NamedPage], house: House) -> tuple[Row, ...]:
+    """All pages, in their order, with what is amiss with each."""
+    return tuple(_Table(pages, house).rows())
