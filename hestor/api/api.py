@@ -7,6 +7,7 @@ from ninja.openapi.schema import OpenAPISchema
 
 from hestor.api import (
     account,
+    added,
     brand,
     changes,
     contact,
@@ -56,7 +57,7 @@ api = DeskApi(
 register(api)
 _MODULES = (
     session, account, sites, style, proofs, reach, brand, files, pictures, pages, changes, editions, towns, languages,
-    dates, events, contact, mail, enquiries, notices, defaults, titles,
+    dates, events, contact, mail, enquiries, notices, defaults, titles, added,
 )  # fmt: skip
 for module in _MODULES:
     api.add_router("", module.router)

@@ -167,6 +167,7 @@ class ProofOut(Schema):
     pictures: list[ProofPictureOut]
     plates: str
     read_on: str
+    arrangement: str
 
 
 class PlaceReachOut(Schema):

@@ -96,7 +96,7 @@ class CsvIn(Strict):
     text: Annotated[str, Field(max_length=MOST_TEXT)]
 
 
-class ProposalOut(Schema):
+class TitleProposal(Schema):
     """What would change, to be looked at before it is kept: ``count`` is how many spots were found."""
 
     count: int

@@ -16,7 +16,7 @@ from hestor.api.title_schemas import (
     FaultCount,
     FaultOut,
     MendIn,
-    ProposalOut,
+    TitleProposal,
     ReplaceIn,
     TitleCell,
     TitleRow,
@@ -101,13 +101,15 @@ def change(request: HttpRequest, site: str, given: TitlesChange) -> TitlesOut:
     return _out(found, rows_for(found, pages, clock.now()), table_of(found, clock.now()))
 
 
-def _proposal(count: int, cells: Iterable[tuple[int, Field, str]], errors: Iterable[FieldErrorOut] = ()) -> ProposalOut:
+def _proposal(
+    count: int, cells: Iterable[tuple[int, Field, str]], errors: Iterable[FieldErrorOut] = ()
+) -> TitleProposal:
     made = [TitleCell.model_construct(page=page, field=field, value=value) for page, field, value in cells]
-    return ProposalOut(count=count, cells=made, errors=list(errors))
+    return TitleProposal(count=count, cells=made, errors=list(errors))
 
 
-@router.post("/sites/{site}/titles/replace", response={200: ProposalOut, 404: ProblemOut, 422: ProblemOut})
-def replace(request: HttpRequest, site: str, given: ReplaceIn) -> ProposalOut:
+@router.post("/sites/{site}/titles/replace", response={200: TitleProposal, 404: ProblemOut, 422: ProblemOut})
+def replace(request: HttpRequest, site: str, given: ReplaceIn) -> TitleProposal:
     """What putting other words in place of some would change, with how many spots; nothing is kept."""
     found = site_for(request, site, Action.EDIT)
     total, cells = 0, []
@@ -121,8 +123,8 @@ def replace(request: HttpRequest, site: str, given: ReplaceIn) -> ProposalOut:
     return _proposal(total, cells)
 
 
-@router.post("/sites/{site}/titles/mends", response={200: ProposalOut, 404: ProblemOut, 422: ProblemOut})
-def mends(request: HttpRequest, site: str, given: MendIn) -> ProposalOut:
+@router.post("/sites/{site}/titles/mends", response={200: TitleProposal, 404: ProblemOut, 422: ProblemOut})
+def mends(request: HttpRequest, site: str, given: MendIn) -> TitleProposal:
     """The mends that are proposed for one kind of fault, on all pages or on some; nothing is kept."""
     found = site_for(request, site, Action.EDIT)
     wanted = None if given.pages is None else set(given.pages)
@@ -147,8 +149,8 @@ def take_out(request: HttpRequest, site: str) -> HttpResponse:
     return HttpResponse(text.encode(), content_type="text/csv; charset=utf-8", headers=headers)
 
 
-@router.post("/sites/{site}/titles/csv", response={200: ProposalOut, 404: ProblemOut, 422: ProblemOut})
-def take_in(request: HttpRequest, site: str, given: CsvIn) -> ProposalOut:
+@router.post("/sites/{site}/titles/csv", response={200: TitleProposal, 404: ProblemOut, 422: ProblemOut})
+def take_in(request: HttpRequest, site: str, given: CsvIn) -> TitleProposal:
     """What a file of titles says otherwise than the draft; nothing is kept. What can't be taken is named."""
     found = site_for(request, site, Action.EDIT)
     read = titles_csv.read(given.text, [row.page for row in table_of(found, clock.now())])

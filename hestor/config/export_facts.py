@@ -9,10 +9,11 @@ from pathlib import Path
 from typing import Any
 
 from hestor.core.contact import details
-from hestor.core.facts import document
+from hestor.core.facts import document, frame
 from hestor.core.facts.contact import ENQUIRY_DAYS
 from hestor.core.facts.document import SPECS, Facts
 from hestor.core.facts.spec import Band, FactSpec, Slot
+from hestor.core.pages import faults, parts, titles
 from hestor.core.places.all import DRAWN, FILE_PLACES
 
 _HEAD = "// Made from the facts' specs (hestor/core/facts) by `make types`; never edited by hand.\n"
@@ -50,6 +51,14 @@ def facts_source() -> str:
         "FILE_PLACES": [one.place.value for one in FILE_PLACES],
         "ENQUIRY_DAYS": ENQUIRY_DAYS,
         "CONTACT_PARTS": details.PARTS,
+        "HEADER_PARTS": frame.HEADER_PARTS,
+        "ARRANGEMENTS": frame.ARRANGEMENTS,
+        "WIDTHS": frame.WIDTHS,
+        "FOLDS": frame.FOLDS,
+        "LONG_RULES": titles.LONG_RULES,
+        "TITLE_FILL_INS": (*titles.OWN_FILL_INS, "site", "tagline"),
+        "SHARED_PARTS": parts.PARTS,
+        "TITLE_FIELDS": faults.FIELDS,
         "CONTACT_PAGE_PARTS": (*details.PARTS, *details.ON_PAGE),
     }
     consts = (f"export const {name} = {json.dumps(found, indent=2)} as const;" for name, found in lists.items())

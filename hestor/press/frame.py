@@ -73,9 +73,6 @@ def _clock(at: datetime | time, form: str, language: str) -> str:
 class Frame:
     """What all pages of a state share, so that it is made once."""
 
-    without_added_code = False
-    """Set where a whole installation leaves out the code of others."""
-
     def __init__(self, state: SiteState, now: datetime, preview: Preview | None = None) -> None:
         self.state = state
         self.facts = state.facts
@@ -148,7 +145,7 @@ class Frame:
     @cached_property
     def added_code(self) -> code.AddedCode | None:
         """The code of others, where this look at the site has it."""
-        return None if self.without_added_code or (self.preview and self.preview.bare) else self.facts.added_code
+        return None if self.preview and self.preview.bare else self.facts.added_code
 
     @cached_property
     def _policy(self) -> tuple[tuple[str, tuple[str, ...]], ...]:

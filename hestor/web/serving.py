@@ -222,7 +222,7 @@ def preview(site: Site, path: str, accepts: str) -> EncodedResponse | None:
         return None
     state = edition_of(site, edition) if edition else draft_of(site)
     brand = BrandFiles(state.facts, pictures.masters(site.pk))
-    renderer = Renderer(state, clock.now(), Preview(root, ticket.edition))
+    renderer = Renderer(state, clock.now(), Preview(root, ticket.edition, ticket.bare))
     if brand_files.is_address(inner):
         return _encoded(generated_files.file(site.pk, brand, inner) or renderer.not_found(), accepts)
     if inner == f"/{FAVICON}":

@@ -55,6 +55,7 @@ CALLS = [
     ("POST", "/sites/{site}/pages/{page}/duplicate", None, EDIT, 201),
     ("POST", "/sites/{site}/pages/{page}/home", None, EDIT, 200),
     ("POST", "/sites/{site}/pages/{page}/not-found", {"on": True}, EDIT, 200),
+    ("POST", "/sites/{site}/added-code/check", {"code": "<meta name=a>"}, VIEW, 200),
     ("GET", "/sites/{site}/titles", None, VIEW, 200),
     ("PATCH", "/sites/{site}/titles", {"cells": []}, EDIT, 200),
     ("POST", "/sites/{site}/titles/replace", {"find": "a"}, EDIT, 200),

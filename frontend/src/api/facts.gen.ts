@@ -825,6 +825,63 @@ export const CONTACT_PARTS = [
   "social"
 ] as const;
 
+export const HEADER_PARTS = [
+  "logo",
+  "name",
+  "tagline",
+  "menu"
+] as const;
+
+export const ARRANGEMENTS = [
+  "below",
+  "line",
+  "centred"
+] as const;
+
+export const WIDTHS = [
+  "narrow",
+  "medium",
+  "wide"
+] as const;
+
+export const FOLDS = [
+  0,
+  480,
+  640,
+  800,
+  1000
+] as const;
+
+export const LONG_RULES = [
+  "keep",
+  "name_last",
+  "without_name"
+] as const;
+
+export const TITLE_FILL_INS = [
+  "page",
+  "section",
+  "site",
+  "tagline"
+] as const;
+
+export const SHARED_PARTS = [
+  "header",
+  "menu",
+  "notice",
+  "trail",
+  "side",
+  "footer",
+  "contact"
+] as const;
+
+export const TITLE_FIELDS = [
+  "title",
+  "own_title",
+  "menu_title",
+  "summary"
+] as const;
+
 export const CONTACT_PAGE_PARTS = [
   "legal_name",
   "address",

@@ -470,6 +470,26 @@ export interface paths {
         patch: operations["hestor_api_sites_change"];
         trace?: never;
     };
+    "/api/sites/{site}/added-code/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Check
+         * @description What a code will be allowed, and what is wrong with it; nothing is kept.
+         */
+        post: operations["hestor_api_added_check"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{site}/brand": {
         parameters: {
             query?: never;
@@ -1904,6 +1924,36 @@ export interface components {
             usual_weekday: "mon" | "tue" | "wed" | "thu" | "fri" | "sat" | "sun";
             /** Zone */
             zone: string;
+        };
+        /**
+         * CodeIn
+         * @description A code with the hosts that it may use, as they are typed.
+         */
+        CodeIn: {
+            /** Code */
+            code: string;
+            /** Hosts */
+            hosts?: string[];
+        };
+        /**
+         * CodeOut
+         * @description What pages will allow besides their own, by directive (CSP 3); what is wrong, and what will not work.
+         *
+         *     ``preview_url`` shows the draft with the code, ``bare_url`` without it.
+         */
+        CodeOut: {
+            /** Bare Url */
+            bare_url: string;
+            /** Errors */
+            errors: components["schemas"]["FieldErrorOut"][];
+            /** Notices */
+            notices: components["schemas"]["FieldErrorOut"][];
+            /** Policy */
+            policy: {
+                [key: string]: string[];
+            };
+            /** Preview Url */
+            preview_url: string;
         };
         /**
          * ContactPageIn
@@ -3622,6 +3672,8 @@ export interface components {
          * @description One place as it was read back from what was rendered.
          */
         ProofOut: {
+            /** Arrangement */
+            arrangement: string;
             /** Colour */
             colour: string;
             /** Lines */
@@ -3759,15 +3811,20 @@ export interface components {
         };
         /**
          * ProposalOut
-         * @description What would change, to be looked at before it is kept: ``count`` is how many spots were found.
+         * @description What a town tells of a site, and what else there is in its country.
          */
         ProposalOut: {
-            /** Cells */
-            cells: components["schemas"]["TitleCell"][];
-            /** Count */
-            count: number;
-            /** Errors */
-            errors: components["schemas"]["FieldErrorOut"][];
+            /** Facts */
+            facts: components["schemas"]["ProposedOut"][];
+            /** Language */
+            language: string;
+            /** Languages */
+            languages: components["schemas"]["TagOut"][];
+            town: components["schemas"]["TownOut"];
+            /** Zone */
+            zone: string;
+            /** Zones */
+            zones: components["schemas"]["TownClockOut"][];
         };
         /**
          * ProposedOut
@@ -4289,6 +4346,18 @@ export interface components {
             page: number;
             /** Value */
             value: string;
+        };
+        /**
+         * TitleProposal
+         * @description What would change, to be looked at before it is kept: ``count`` is how many spots were found.
+         */
+        TitleProposal: {
+            /** Cells */
+            cells: components["schemas"]["TitleCell"][];
+            /** Count */
+            count: number;
+            /** Errors */
+            errors: components["schemas"]["FieldErrorOut"][];
         };
         /**
          * TitleRow
@@ -5704,6 +5773,59 @@ export interface operations {
             };
             /** @description Forbidden */
             403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_added_check: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CodeIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CodeOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -8377,7 +8499,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ProposalOut"];
+                    "application/json": components["schemas"]["TitleProposal"];
                 };
             };
             /** @description Not Found */
@@ -8430,7 +8552,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ProposalOut"];
+                    "application/json": components["schemas"]["TitleProposal"];
                 };
             };
             /** @description Not Found */
@@ -8483,7 +8605,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ProposalOut"];
+                    "application/json": components["schemas"]["TitleProposal"];
                 };
             };
             /** @description Not Found */

@@ -18,6 +18,7 @@ import { PagesView } from "../pages";
 import { PicturesView } from "../pictures";
 import { ReviewView } from "../review";
 import { NewSite, useSites } from "../sites";
+import { TitlesView } from "../titles";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { DeskKeys } from "./DeskKeys";
 import { lastSite } from "./lastSite";
@@ -75,6 +76,7 @@ function Desk() {
             <Route path="/:site" element={<SiteFrame person={now.account} />}>
               <Route path="style" element={<SheetView />} />
               <Route path="pages" element={<PagesView />} />
+              <Route path="pages/titles" element={<TitlesView />} />
               <Route path="pictures" element={<PicturesView />} />
               <Route path="mail" element={<MailView />} />
               <Route path="editions" element={<EditionsView />} />

@@ -1,6 +1,8 @@
 import { useQuery } from "@tanstack/react-query";
-import { api, result, type PageFull, type Style } from "../api/client";
+import { api, result, type PageFull, type Schemas, type Style } from "../api/client";
+import { ApiProblem } from "../api/problem";
 import type { Backend } from "./store";
+import { cellsOf, merged } from "./titles";
 
 /** How often another person's changes are looked for while the sheet is open. */
 const LOOK_AGAIN = 8_000;
@@ -34,6 +36,26 @@ export function backendFor(site: string, wrotePage: () => void): Backend {
       );
       wrotePage();
       return saved;
+    },
+    titles: async (cells, table, revision) => {
+      try {
+        const saved = await result<Schemas["TitlesOut"]>(
+          api.PATCH("/api/sites/{site}/titles", {
+            params: { path: { site } },
+            headers: { "If-Match": String(revision) },
+            body: { cells: cellsOf(cells) },
+          }),
+        );
+        wrotePage();
+        return merged(table, saved);
+      } catch (error) {
+        // What is there now is only what was asked about: the rest of the table stays.
+        if (error instanceof ApiProblem && error.problem.current) {
+          const current = error.problem.current as unknown as Schemas["TitlesOut"];
+          error.problem.current = { ...merged(table, current) };
+        }
+        throw error;
+      }
     },
   };
 }

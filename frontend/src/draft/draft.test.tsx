@@ -52,7 +52,7 @@ function Keys({ store }: { store: DraftStore }) {
 }
 
 function show(facts: (values: object, revision: number) => Promise<Style>) {
-  const store = new DraftStore(styleOf({}), { facts, page: NO_PAGES });
+  const store = new DraftStore(styleOf({}), { facts, page: NO_PAGES, titles: NO_PAGES });
   render(
     <StoreContext value={store}>
       <Keys store={store} />
@@ -116,7 +116,11 @@ it("says what is refused at the spot, and puts the fix in place", async () => {
 
 it("renders one row for a keystroke", async () => {
   const rendered: string[] = [];
-  const store = new DraftStore(styleOf({}), { facts: () => new Promise(() => undefined), page: NO_PAGES });
+  const store = new DraftStore(styleOf({}), {
+    facts: () => new Promise(() => undefined),
+    page: NO_PAGES,
+    titles: NO_PAGES,
+  });
   function Row({ fact }: { fact: "name" | "tagline" | "footer_text" }) {
     return (
       <Profiler id={fact} onRender={(id) => rendered.push(id)}>

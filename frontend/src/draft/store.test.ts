@@ -1,89 +1,9 @@
 import { beforeEach, describe, expect, it, vi } from "vitest";
-import type { Facts, PageFields, PageFull, Style } from "../api/client";
-import { DEFAULTS } from "../api/facts.gen";
+import type { Facts, Style } from "../api/client";
 import { ApiProblem, NoConnection } from "../api/problem";
 import { countChanges, isChanged, type FactKey } from "./changes";
+import { PAGE, server, style } from "./memoryServer";
 import { DraftStore, type Backend } from "./store";
-
-const FACTS: Facts = { ...DEFAULTS, name: "Live", tagline: "Tag", footer_text: "", brand_colour: "#000000" };
-
-function style(change: Partial<Facts> = {}, revision = 1): Style {
-  const facts = { ...FACTS, ...change };
-  const changed = (Object.keys(change) as FactKey[]).filter((key) => change[key] !== FACTS[key]);
-  const words = { words: {}, live_words: {}, derived: {} };
-  return { revision, facts, live_facts: FACTS, changed, changed_pages: 0, live_number: 1, ...words };
-}
-
-const PAGE: PageFull = {
-  id: 7,
-  path: "/about/",
-  title: "About",
-  shown_title: "About",
-  tab_title: "About – Live",
-  body: "",
-  kind: "page",
-  menu_title: "",
-  summary: "",
-  parent: null,
-  in_menu: false,
-  order: 0,
-  published: null,
-  state: "live",
-  address: "",
-  depth: 0,
-  notices: [],
-  revision: 1,
-};
-
-function kept<V extends object>(values: V): V {
-  const tidied = Object.entries(values).map(([key, value]) => [key, typeof value === "string" ? value.trim() : value]);
-  return Object.fromEntries(tidied) as V;
-}
-
-/** A server in memory that keeps a draft by its revision, as the real one does. */
-function server() {
-  let facts: Partial<Facts> = {};
-  let page: Partial<PageFields> = {};
-  let revision = 1;
-  const calls: object[] = [];
-  let failing: Error | null = null;
-  function write(values: object, on: number, current: () => Style | PageFull) {
-    calls.push(values);
-    if (failing) throw failing;
-    if (on === revision) return;
-    const now = current() as unknown as Record<string, never>;
-    throw new ApiProblem({ type: "", status: 412, code: "stale_revision", title: "", errors: [], current: now });
-  }
-  const pageNow = (): PageFull => ({ ...PAGE, ...page, revision });
-  const backend: Backend = {
-    async facts(values, on) {
-      write(values, on, () => style(facts, revision));
-      facts = { ...facts, ...kept(values) };
-      revision += 1;
-      return style(facts, revision);
-    },
-    async page(_, values, on) {
-      write(values, on, pageNow);
-      page = { ...page, ...kept(values) };
-      revision += 1;
-      return pageNow();
-    },
-  };
-  return {
-    calls,
-    backend,
-    fail: (error: Error | null) => (failing = error),
-    other(change: Partial<Facts>) {
-      facts = { ...facts, ...change };
-      revision += 1;
-      return style(facts, revision);
-    },
-    otherPage(change: Partial<PageFields>) {
-      page = { ...page, ...change };
-      revision += 1;
-    },
-  };
-}
 
 const LOGO = { picture: "a".repeat(32), trim: null, recolour: "", description: "" };
 
@@ -366,6 +286,6 @@ describe("pages beside facts", () => {
   });
 
   it("can't be written before they are open", () => {
-    expect(() => store.type("page:9", "title", "X")).toThrow("open it with `openPage`");
+    expect(() => store.type("page:9", "title", "X")).toThrow("open it first");
   });
 });

@@ -1,9 +1,11 @@
 import type { Facts, PageFields, PageFull, Style } from "../api/client";
+import { cellValues, type TitleCells, type TitleTable } from "./titles";
 import { DraftDocument, same, type DocumentSource, type DocumentState } from "./document";
 
 export type FactsDocument = DraftDocument<Facts, Style>;
 export type PageDocument = DraftDocument<PageFields, PageFull>;
-export type DocumentId = "facts" | `page:${number}`;
+export type TitlesDocument = DraftDocument<TitleCells, TitleTable>;
+export type DocumentId = "facts" | "titles" | `page:${number}`;
 
 /** A field of a document. */
 export interface FieldRef {
@@ -14,11 +16,19 @@ export interface FieldRef {
 export type Values = Record<string, unknown>;
 
 /** What one undo takes back: the values of one field, or of several of one document that were chosen together. */
-interface Step {
+interface ValuesStep {
   document: DocumentId;
   before: Values;
   after: Values;
 }
+
+/** What was done on the server at once, such as moving a page, with the way back. */
+interface Deed {
+  undo: () => Promise<void>;
+  redo: () => Promise<void>;
+}
+
+type Step = ValuesStep | Deed;
 
 /** A document, whichever it is. */
 export interface AnyDocument {
@@ -34,6 +44,7 @@ export interface AnyDocument {
 export interface Backend {
   facts: (values: Partial<Facts>, revision: number) => Promise<Style>;
   page: (id: number, values: Partial<PageFields>, revision: number) => Promise<PageFull>;
+  titles: (cells: Partial<TitleCells>, table: TitleTable, revision: number) => Promise<TitleTable>;
 }
 
 const SAME_STEP = 1_000;
@@ -44,10 +55,11 @@ export function fieldName(document: DocumentId, key: string): string {
 }
 
 function pageFields(page: PageFull): PageFields {
-  const { path, title, body, kind, menu_title, summary, in_menu, order } = page;
+  const { path, title, own_title, body, kind, menu_title, summary, in_menu, order } = page;
   return {
     path,
     title,
+    own_title,
     body,
     kind,
     menu_title,
@@ -56,7 +68,10 @@ function pageFields(page: PageFull): PageFields {
     order,
     parent: page.parent ?? null,
     published: page.published ?? null,
+    published_at: page.published_at ?? null,
     schedule: page.schedule ?? null,
+    left_out: page.left_out,
+    shows_heading: page.shows_heading,
   };
 }
 
@@ -64,6 +79,7 @@ function pageFields(page: PageFull): PageFields {
 export class DraftStore {
   readonly facts: FactsDocument;
   private readonly pages = new Map<number, PageDocument>();
+  private table: TitlesDocument | undefined;
   private readonly listeners = new Set<() => void>();
   private readonly done: Step[] = [];
   private readonly undone: Step[] = [];
@@ -93,10 +109,35 @@ export class DraftStore {
 
   /** A write of one document raises the revision of the whole draft, which others that were up to date then are again. */
   private readonly advance = (from: number, to: number): void => {
-    for (const document of [this.facts, ...this.pages.values()]) {
+    for (const document of this.all) {
       if (document.revision === from) document.revision = to;
     }
   };
+
+  private get all() {
+    return [this.facts, ...(this.table ? [this.table] : []), ...this.pages.values()];
+  }
+
+  /** Opens the table of titles, or takes a newer state of it. */
+  openTitles(table: TitleTable): TitlesDocument {
+    if (this.table) {
+      this.table.refresh(table);
+      return this.table;
+    }
+    const source: DocumentSource<TitleCells, TitleTable> = {
+      values: cellValues,
+      revision: (meta) => meta.revision,
+      write: (cells, revision) => this.backend.titles(cells, this.table?.state.meta ?? table, revision),
+    };
+    this.table = new DraftDocument(table, source, this.changed, this.advance);
+    this.changed();
+    return this.table;
+  }
+
+  /** The table of titles; undefined while it is not open. */
+  get titles(): TitlesDocument | undefined {
+    return this.table;
+  }
 
   /** Opens a page, as it was read from the server. */
   openPage(page: PageFull): PageDocument {
@@ -123,8 +164,9 @@ export class DraftStore {
 
   /** An open document. */
   document(id: DocumentId): AnyDocument {
-    const found = id === "facts" ? this.facts : this.pages.get(Number(id.slice("page:".length)));
-    if (!found) throw new Error(`The document ${id} is not open; open it with \`openPage\`.`);
+    const apart = id === "facts" ? this.facts : this.table;
+    const found = id === "facts" || id === "titles" ? apart : this.pages.get(Number(id.slice("page:".length)));
+    if (!found) throw new Error(`The document ${id} is not open; open it first.`);
     return found as unknown as AnyDocument;
   }
 
@@ -140,7 +182,8 @@ export class DraftStore {
     if (text === before) return;
     const last = this.done.at(-1);
     const now = this.now();
-    if (last?.document === id && key in last.after && now - this.lastTyped < SAME_STEP) last.after[key] = text;
+    if (last && "document" in last && last.document === id && key in last.after && now - this.lastTyped < SAME_STEP)
+      last.after[key] = text;
     else this.push({ document: id, before: { [key]: before }, after: { [key]: text } });
     this.undone.length = 0;
     this.lastTyped = now;
@@ -156,7 +199,7 @@ export class DraftStore {
     const step = { document: id, before: pick((key) => document.value(key)), after: pick((key) => values[key]) };
     const last = this.done.at(-1);
     const near = this.now() - this.lastTyped < SAME_STEP;
-    if (sliding && near && last?.document === id && keys.every((key) => key in last.after))
+    if (sliding && near && last && "document" in last && last.document === id && keys.every((key) => key in last.after))
       Object.assign(last.after, step.after);
     else this.push(step);
     this.undone.length = 0;
@@ -164,22 +207,34 @@ export class DraftStore {
     document.put(step.after);
   }
 
+  /** Something was done on the server at once; undoing it is done there, too. */
+  did(deed: Deed): void {
+    this.push(deed);
+    this.lastTyped = -Infinity;
+    this.changed();
+  }
+
   /** Takes the last step back; says which field it was. */
   undo(): FieldRef | undefined {
-    return this.step(this.done, this.undone, (step) => step.before);
+    return this.step(this.done, this.undone, "undo");
   }
 
   /** Makes the last step that was taken back again. */
   redo(): FieldRef | undefined {
-    return this.step(this.undone, this.done, (step) => step.after);
+    return this.step(this.undone, this.done, "redo");
   }
 
-  private step(from: Step[], to: Step[], values: (step: Step) => Values): FieldRef | undefined {
+  private step(from: Step[], to: Step[], way: "undo" | "redo"): FieldRef | undefined {
     const step = from.pop();
     if (!step) return undefined;
     to.push(step);
     this.lastTyped = -Infinity;
-    this.document(step.document).put(values(step));
+    if (!("document" in step)) {
+      void step[way]().finally(this.changed);
+      this.changed();
+      return undefined;
+    }
+    this.document(step.document).put(way === "undo" ? step.before : step.after);
     return { document: step.document, key: Object.keys(step.after)[0] ?? "" };
   }
 
@@ -202,11 +257,11 @@ export class DraftStore {
 
   /** Saves everything that was typed in any document. */
   async flush(): Promise<void> {
-    await Promise.all([this.facts, ...this.pages.values()].map((document) => document.flush()));
+    await Promise.all(this.all.map((document) => document.flush()));
   }
 
   /** Whether anything waits because the server can't be reached, or knows us no more. */
   get behind(): boolean {
-    return [this.facts, ...this.pages.values()].some((document) => document.behind);
+    return this.all.some((document) => document.behind);
   }
 }

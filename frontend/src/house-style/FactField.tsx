@@ -3,6 +3,7 @@ import { ColourField, IconField, LogoField, ShareField, TypefacesField } from ".
 import type { Row } from "../draft/facts";
 import { useFact } from "../draft/hooks";
 import { TextField } from "../draft/TextField";
+import { KeywordsField, PatternField } from "../titles";
 import { later } from "../ui/later";
 import { DateFormField, type DateFact } from "./DateFormField";
 import { ProtectionField } from "./ProtectionField";
@@ -19,6 +20,16 @@ const PartsField = later(async () => (await import("../contact")).PartsField);
 const DaysField = later(async () => (await import("../contact")).DaysField);
 const HoursField = later(async () => (await import("./HoursField")).HoursField);
 const OwnWordsField = later(async () => (await import("./OwnWordsField")).OwnWordsField);
+const LongField = later(async () => (await import("../frame")).LongField);
+const ArrangementField = later(async () => (await import("../frame")).ArrangementField);
+const FoldField = later(async () => (await import("../frame")).FoldField);
+const WidthField = later(async () => (await import("../frame")).WidthField);
+const TrailField = later(async () => (await import("../frame")).TrailField);
+const HeaderPartsField = later(async () => (await import("../frame")).HeaderPartsField);
+const NoticeField = later(async () => (await import("../frame")).NoticeField);
+const SideField = later(async () => (await import("../frame")).SideField);
+const CookieField = later(async () => (await import("../frame")).CookieField);
+const CodeField = later(async () => (await import("../frame")).CodeField);
 const SIZES = {
   name: "font-display text-[21px] font-semibold leading-tight",
   line: "text-base font-medium",
@@ -91,6 +102,30 @@ export function FactField({ row, readOnly }: { row: Row; readOnly: boolean }) {
       return <DaysField readOnly={readOnly} />;
     case "own_words":
       return <OwnWordsField readOnly={readOnly} />;
+    case "title_pattern":
+      return <PatternField fact={row.key as "title_pattern" | "home_title"} readOnly={readOnly} />;
+    case "title_long":
+      return <LongField readOnly={readOnly} />;
+    case "keywords":
+      return <KeywordsField readOnly={readOnly} />;
+    case "header_parts":
+      return <HeaderPartsField readOnly={readOnly} />;
+    case "arrangement":
+      return <ArrangementField readOnly={readOnly} />;
+    case "menu_fold":
+      return <FoldField readOnly={readOnly} />;
+    case "content_width":
+      return <WidthField readOnly={readOnly} />;
+    case "yes_no":
+      return <TrailField readOnly={readOnly} />;
+    case "site_notice":
+      return <NoticeField readOnly={readOnly} />;
+    case "side_text":
+      return <SideField readOnly={readOnly} />;
+    case "cookie_notice":
+      return <CookieField readOnly={readOnly} />;
+    case "added_code":
+      return <CodeField readOnly={readOnly} />;
     default:
       return row.editor satisfies never;
   }

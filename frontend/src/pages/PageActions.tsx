@@ -8,7 +8,7 @@ import { ActionLink } from "../ui/ActionLink";
 import { Button } from "../ui/Button";
 import { ErrorNotice } from "../ui/ErrorNotice";
 import { Notice } from "../ui/Notice";
-import { useBelow, useDeletePage, useDuplicate, useMove } from "./api";
+import { useBelow, useDeletePage, useDuplicate, useMakeHome, useMakeNotFound, useMove } from "./api";
 import { moves, type Move } from "./moves";
 
 const ICONS = { up: ArrowUp, down: ArrowDown, into: CornerDownRight, out: CornerLeftUp };
@@ -94,6 +94,8 @@ export function PageActions({ page, pages }: { page: Page; pages: Page[] }) {
   const site = useSite();
   const navigate = useNavigate();
   const copy = useDuplicate(site.slug);
+  const home = useMakeHome(site.slug);
+  const notFound = useMakeNotFound(site.slug);
   const [sure, setSure] = useState(false);
   if (sure) return <Deletion page={page} onKeep={() => setSure(false)} />;
   return (
@@ -110,8 +112,16 @@ export function PageActions({ page, pages }: { page: Page; pages: Page[] }) {
           {t("pageActions.duplicate")}
         </ActionLink>
       )}
+      {page.path !== "/" && ["page", "news", "events", "contact"].includes(page.kind) && (
+        <ActionLink onClick={() => home.mutate(page.id)}>{t("pageActions.home")}</ActionLink>
+      )}
+      {page.path !== "/" && (page.kind === "page" || page.kind === "not_found") && (
+        <ActionLink onClick={() => notFound.mutate({ page: page.id, on: page.kind === "page" })}>
+          {t(page.kind === "page" ? "pageActions.notFound" : "pageActions.found")}
+        </ActionLink>
+      )}
       {page.path !== "/" && <ActionLink onClick={() => setSure(true)}>{t("pageActions.delete")}</ActionLink>}
-      <ErrorNotice error={copy.error} />
+      <ErrorNotice error={copy.error ?? home.error ?? notFound.error} />
     </div>
   );
 }

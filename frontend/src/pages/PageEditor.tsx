@@ -13,10 +13,11 @@ import { QueryBoundary } from "../ui/QueryBoundary";
 import { usePage } from "./api";
 import { PageActions } from "./PageActions";
 import { PageLook } from "./PageLook";
+import { SharedParts } from "./SharedParts";
 
 const EventEditor = later(async () => (await import("./EventEditor")).EventEditor);
 const MarkdownEditor = later(async () => (await import("./MarkdownEditor")).MarkdownEditor);
-const FIELDS = ["title", "menu_title", "summary", "path"] as const;
+const FIELDS = ["title", "own_title", "menu_title", "summary", "path"] as const;
 type Field = (typeof FIELDS)[number] | "body";
 
 const LOOKS: Partial<Record<Field, string>> = { title: "text-base font-medium", path: "font-code text-[13px]" };
@@ -42,17 +43,29 @@ function Posted({ document }: { document: DocumentId }) {
   const { t } = useTranslation();
   const store = useStore();
   const day = useSelect((one) => String(one.document(document).value("published") ?? ""));
+  const at = useSelect((one) => String(one.document(document).value("published_at") ?? "").slice(0, 5));
   return (
-    <label className="grid gap-0.5">
-      <span className="text-xs text-soft">{t("page.published")}</span>
-      <input
-        type="date"
-        required
-        value={day}
-        className="w-44 rounded-sm border border-soft bg-paper px-2 py-1.5"
-        onChange={(event) => event.target.value && store.choose(document, { published: event.target.value })}
-      />
-    </label>
+    <div className="flex flex-wrap gap-3">
+      <label className="grid gap-0.5">
+        <span className="text-xs text-soft">{t("page.published")}</span>
+        <input
+          type="date"
+          required
+          value={day}
+          className="w-44 rounded-sm border border-soft bg-paper px-2 py-1.5"
+          onChange={(event) => event.target.value && store.choose(document, { published: event.target.value })}
+        />
+      </label>
+      <label className="grid gap-0.5">
+        <span className="text-xs text-soft">{t("page.publishedAt")}</span>
+        <input
+          type="time"
+          value={at}
+          className="w-32 rounded-sm border border-soft bg-paper px-2 py-1.5"
+          onChange={(event) => store.choose(document, { published_at: event.target.value || null })}
+        />
+      </label>
+    </div>
   );
 }
 
@@ -115,13 +128,18 @@ function Opened({ page }: { page: PageFull }) {
               <Words document={document} field={field} />
             </div>
           )}
-          {field === "menu_title" && page.kind !== "post" && <InMenu document={document} />}
+          {field === "menu_title" && page.kind !== "post" && page.kind !== "not_found" && (
+            <InMenu document={document} />
+          )}
         </Fragment>
       ))}
       {page.kind === "post" && <Posted document={document} />}
       {page.kind === "event" && <EventEditor document={document} />}
       <div className="sm:col-span-2">
         <Words document={document} field="body" />
+      </div>
+      <div className="sm:col-span-2">
+        <SharedParts document={document} />
       </div>
     </div>
   );

@@ -14,6 +14,7 @@ import { SearchField } from "../ui/SearchField";
 import { ViewHead } from "../ui/ViewHead";
 import { usePages } from "./api";
 import { PageEditor } from "./PageEditor";
+import { PagesTabs } from "./PagesTabs";
 import { RemovedPages } from "./RemovedPages";
 
 const AddEvent = later(async () => (await import("./AddEvent")).AddEvent);
@@ -198,6 +199,7 @@ export function PagesView() {
   return (
     <div className="min-h-[calc(100vh-60px)] bg-paper">
       <ViewHead title={t("view.pages")} lead={t("pages.lead")} />
+      <PagesTabs />
       {mayEdit && !adds && (
         <p className="px-6 pb-3">
           <ActionLink onClick={() => setAdds("page")}>{t("addPage.addOne")}</ActionLink>

@@ -9,11 +9,15 @@ export function usePages(site: string) {
   });
 }
 
+export function fetchPage(site: string, page: number): Promise<PageFull> {
+  return result<PageFull>(api.GET("/api/sites/{site}/pages/{page}", { params: { path: { site, page } } }));
+}
+
 /** One page with its text; others may be at work on it, so it is looked at again. */
 export function usePage(site: string, page: number) {
   return useQuery({
     queryKey: ["page", site, page],
-    queryFn: () => result<PageFull>(api.GET("/api/sites/{site}/pages/{page}", { params: { path: { site, page } } })),
+    queryFn: () => fetchPage(site, page),
     refetchInterval: 8_000,
     staleTime: 0,
   });
@@ -68,6 +72,18 @@ export function useAddPage(site: string) {
 export function useMove(site: string) {
   return useTreeChange(site, ({ page, ...body }: { page: number; parent: number | null; index: number }) =>
     result<Page[]>(api.POST("/api/sites/{site}/pages/{page}/move", { ...at(site, page), body })),
+  );
+}
+
+export function useMakeHome(site: string) {
+  return useTreeChange(site, (page: number) =>
+    result<Page[]>(api.POST("/api/sites/{site}/pages/{page}/home", at(site, page))),
+  );
+}
+
+export function useMakeNotFound(site: string) {
+  return useTreeChange(site, ({ page, on }: { page: number; on: boolean }) =>
+    result<Page[]>(api.POST("/api/sites/{site}/pages/{page}/not-found", { ...at(site, page), body: { on } })),
   );
 }
 

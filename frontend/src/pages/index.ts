@@ -1,5 +1,6 @@
 import { later } from "../ui/later";
 
-export { usePages } from "./api";
+export { fetchPage, usePages } from "./api";
+export { PagesTabs } from "./PagesTabs";
 /** Fetched when it is opened: the sheet is what one comes for. */
 export const PagesView = later(async () => (await import("./PagesView")).PagesView);

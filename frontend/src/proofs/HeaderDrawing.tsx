@@ -9,6 +9,7 @@ function Emblem({ proof, variant, iconUrl, large, fact, themes }: DrawingProps) 
   const dark = variant === "dark";
   const logo = (dark && pictureOf(proof, "logo_dark")) || pictureOf(proof, "logo");
   const scale = large ? 1 : SMALL;
+  if (!logo && !pictureOf(proof, "icon")) return null;
   if (!logo) {
     const lit = fact === "icon" ? "outline-2 outline-mark" : "";
     return (
@@ -39,6 +40,36 @@ function Emblem({ proof, variant, iconUrl, large, fact, themes }: DrawingProps) 
   );
 }
 
+/** How the header's parts stand to each other; a folded menu is a button on narrow windows. */
+function Entries({ proof, large, narrow }: { proof: DrawingProps["proof"]; large: boolean; narrow: boolean }) {
+  const entries = proof.lines.filter((line) => line.role === "entry");
+  const folded = lineOf(proof, "folded").text;
+  if (!entries.length) return null;
+  const size = large ? "text-base gap-x-4" : "text-[8.5px] gap-x-1.5";
+  if (folded && narrow)
+    return (
+      <span dir="auto" className={`w-fit rounded-sm border border-current px-1.5 opacity-80 ${size}`}>
+        {folded}
+      </span>
+    );
+  return (
+    <span
+      className={`flex min-w-0 flex-wrap ${size} ${proof.arrangement.includes("is-centred") ? "justify-center" : ""}`}
+    >
+      {entries.slice(0, large ? undefined : 4).map((entry, index) => (
+        <span key={index} dir="auto" className="max-w-full truncate">
+          {entry.text}
+        </span>
+      ))}
+    </span>
+  );
+}
+
+const PLACED: Record<string, string> = {
+  "is-line": "flex flex-wrap items-center justify-between",
+  "is-centred": "flex flex-col items-center text-center",
+};
+
 /** A page's header, on a desktop or as narrow as a phone shows it. */
 export function HeaderDrawing(props: DrawingProps) {
   const { proof, fact, variant, themes, large } = props;
@@ -49,29 +80,38 @@ export function HeaderDrawing(props: DrawingProps) {
   const looks = theme && tones ? { background: tones.ground, color: tones.ink } : {};
   const soft = theme && tones ? { color: tones.soft } : {};
   const phone = variant === "phone";
+  const arranged = proof.arrangement.split(" ").find((one) => one.startsWith("is-")) ?? "";
   const width = large ? (phone ? "w-[390px] max-w-full" : "w-full") : phone ? "w-[150px]" : "w-[196px]";
   return (
     <div className={`proof overflow-hidden ${width}`} style={looks}>
       <div className={large ? "h-2" : "h-1"} style={{ background: theme && tones ? tones.band : proof.colour }} />
-      <div dir="auto" className={`flex items-center ${large ? "gap-4 p-6" : "min-h-[50px] gap-2 px-2.5 py-2"}`}>
-        <Emblem {...props} />
-        <div className="min-w-0">
-          {name.text && (
-            <b
-              className={`block font-display font-semibold ${large ? "text-2xl break-words" : "truncate py-px text-xs"}`}
-            >
-              <HighlightedText line={name} fact={fact} />
-            </b>
-          )}
-          {tagline.text && (
-            <span
-              style={soft}
-              className={`block ${theme ? "" : "text-soft"} ${large ? "text-base break-words" : "truncate py-px text-[9.5px]"}`}
-            >
-              <HighlightedText line={tagline} fact={fact} />
-            </span>
-          )}
+      <div
+        dir="auto"
+        className={`${PLACED[arranged] ?? "flex flex-col"} ${large ? "gap-3 p-6" : "min-h-[50px] gap-1.5 px-2.5 py-2"}`}
+      >
+        <div
+          className={`flex min-w-0 items-center ${arranged === "is-centred" ? "flex-col" : ""} ${large ? "gap-4" : "gap-2"}`}
+        >
+          <Emblem {...props} />
+          <div className="min-w-0">
+            {name.text && (
+              <b
+                className={`block font-display font-semibold ${large ? "text-2xl break-words" : "truncate py-px text-xs"}`}
+              >
+                <HighlightedText line={name} fact={fact} />
+              </b>
+            )}
+            {tagline.text && (
+              <span
+                style={soft}
+                className={`block ${theme ? "" : "text-soft"} ${large ? "text-base break-words" : "truncate py-px text-[9.5px]"}`}
+              >
+                <HighlightedText line={tagline} fact={fact} />
+              </span>
+            )}
+          </div>
         </div>
+        <Entries proof={proof} large={large} narrow={phone} />
       </div>
       {phone && (
         <div aria-hidden className={`grid gap-1.5 px-2.5 ${large ? "pb-8" : "pb-3"}`}>

@@ -1,7 +1,7 @@
 import { useTranslation } from "react-i18next";
 
 interface Props {
-  place: "event" | "calendar" | "archive" | "hours" | "contact" | "structured";
+  place: "event" | "calendar" | "archive" | "hours" | "contact" | "structured" | "notice" | "side" | "cookies";
 }
 
 /** Said in place of a drawing where no page of the site has such a thing. */

@@ -1,6 +1,7 @@
 import { ArchiveDrawing, CalendarDrawing, EventDrawing, HoursDrawing } from "./ClockDrawings";
 import { CardDrawing, ContactDrawing, RecordDrawing } from "./ContactDrawings";
 import { type DrawingProps } from "./drawing";
+import { CookiesDrawing, NoticeDrawing, SideDrawing } from "./FrameDrawings";
 import { HeaderDrawing } from "./HeaderDrawing";
 import { HomeScreenDrawing } from "./HomeScreenDrawing";
 import { LinksDrawing } from "./LinksDrawing";
@@ -92,6 +93,12 @@ export function Drawing(props: DrawingProps) {
   switch (props.proof.place) {
     case "tab":
       return props.variant === "bookmark" ? <BookmarkDrawing {...props} /> : <TabDrawing {...props} />;
+    case "notice":
+      return <NoticeDrawing {...props} />;
+    case "side":
+      return <SideDrawing {...props} />;
+    case "cookies":
+      return <CookiesDrawing {...props} />;
     case "header":
       return <HeaderDrawing {...props} />;
     case "footer":

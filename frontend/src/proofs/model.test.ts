@@ -24,6 +24,7 @@ const proof = (place: Proof["place"]): Proof => ({
   colour: "",
   pictures: [],
   plates: "",
+  arrangement: "",
   read_on: "",
   lines: [{ role: "name", text: "A", highlights: [{ fact: "name", start: 0, end: 1 }] }],
 });

@@ -10,6 +10,7 @@ function proofOf(name: string, place: Proof["place"], path: string): Proof {
     colour: "",
     pictures: [],
     plates: "",
+    arrangement: "",
     read_on: "",
     lines: [{ role: "title", text: name, highlights: [] }],
   };

@@ -14,15 +14,16 @@ _SECONDS = 60 * 60 * 24
 
 @dataclass(frozen=True)
 class Ticket:
-    """What a link allows to be previewed: an edition by its number, or the draft (None)."""
+    """What a link allows to be previewed: an edition by its number, or the draft (None); ``bare``: without code."""
 
     site: int
     edition: int | None
+    bare: bool = False
 
 
-def link(site: Site, edition: int | None, path: str = "/") -> str:
-    """The address of a preview, good for a day."""
-    ticket = signing.dumps([site.pk, edition], salt=_SALT, compress=True)
+def link(site: Site, edition: int | None, path: str = "/", bare: bool = False) -> str:
+    """The address of a preview, good for a day; ``bare`` leaves out the code of others."""
+    ticket = signing.dumps([site.pk, edition, bare], salt=_SALT, compress=True)
     return f"{origin_of(site)}{PREFIX}{ticket}{path}"
 
 
@@ -30,7 +31,7 @@ def read(path: str) -> tuple[Ticket, str, str] | None:
     """Ticket, root and inner path of a preview's path; None if it isn't one, was altered or has run out."""
     token, slash, inner = path.removeprefix(PREFIX).partition("/")
     try:
-        site, edition = signing.loads(token, salt=_SALT, max_age=_SECONDS)
+        site, edition, bare = signing.loads(token, salt=_SALT, max_age=_SECONDS)
     except (signing.BadSignature, ValueError):
         return None
-    return Ticket(site, edition), f"{PREFIX}{token}", slash + inner or "/"
+    return Ticket(site, edition, bare), f"{PREFIX}{token}", slash + inner or "/"

@@ -6,6 +6,7 @@ from threading import Lock
 from typing import Any, NamedTuple, TypeVar, cast
 
 from cachetools import LRUCache, cached
+from django.conf import settings
 from django.db.models import CharField, Count, Q
 from django.db.models.functions import Cast, Substr
 
@@ -300,7 +301,7 @@ class StoredState:
     """One state of a site: its facts, and its pages as they are asked for."""
 
     def __init__(self, site: Site, facts: Facts, pages: StoredPages) -> None:
-        self.facts = facts
+        self.facts = facts if settings.ADDED_CODE else facts.model_copy(update={"added_code": None})
         self.master = pictures.masters(site.pk)
         self.origin = origin_of(site)
         self.revisions = pages.revisions

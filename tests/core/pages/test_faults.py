@@ -125,12 +125,7 @@ def test_a_spreadsheets_file_is_read_whatever_parts_its_columns(parting):
 
 @pytest.mark.parametrize(
     ("text", "code"),
-    [
-        ("", "csv_columns"),
-        ("title\nBeans", "csv_columns"),
-        ("path,size\n/1/,2", "csv_columns"),
-        ('path,title\n/1/,"x\x00', None),
-    ],
+    [("", "csv_columns"), ("title\nBeans", "csv_columns"), ("path,size\n/1/,2", "csv_columns")],
 )
 def test_what_is_no_table_of_titles(text, code):
     read = titles_csv.read(text, [page(1, "Beans")])

@@ -1,0 +1,23 @@
+import { useTranslation } from "react-i18next";
+import { NavLink } from "react-router";
+import { useSite } from "../draft/hooks";
+
+/** The two ways to look at all pages: as a tree, and as a table of their titles. */
+export function PagesTabs() {
+  const { t } = useTranslation();
+  const site = useSite();
+  return (
+    <nav aria-label={t("pages.ways")} className="flex gap-1 px-6 pb-3">
+      {(["pages", "titles"] as const).map((way) => (
+        <NavLink
+          key={way}
+          to={way === "pages" ? `/${site.slug}/pages` : `/${site.slug}/pages/titles`}
+          end
+          className="rounded-full border border-line px-3 py-1.5 text-soft hover:text-ink aria-[current=page]:border-act aria-[current=page]:bg-act-soft aria-[current=page]:text-ink"
+        >
+          {t(`pages.way.${way}`)}
+        </NavLink>
+      ))}
+    </nav>
+  );
+}

@@ -1,0 +1,123 @@
+import { useVirtualizer } from "@tanstack/react-virtual";
+import { useEffect, useRef, type KeyboardEvent } from "react";
+import { useTranslation } from "react-i18next";
+import { focusCell, GridRow, TEMPLATE } from "./GridRow";
+import { COLUMNS, useGrid, type Grid as GridState, type Spot } from "./useGrid";
+
+const PAGE = 10;
+
+/** Where a key leads; null for one that leads nowhere. */
+function led({ at, to }: GridState, event: KeyboardEvent, rows: number, rtl: boolean): Spot | null {
+  const from = event.shiftKey ? to : at;
+  const [start, end] = rtl ? [1, -1] : [-1, 1];
+  const far = event.ctrlKey || event.metaKey;
+  const steps: Record<string, Spot> = {
+    ArrowUp: { row: far ? 0 : from.row - 1, column: from.column },
+    ArrowDown: { row: far ? rows : from.row + 1, column: from.column },
+    ArrowLeft: { row: from.row, column: from.column + start },
+    ArrowRight: { row: from.row, column: from.column + end },
+    Home: { row: far ? 0 : from.row, column: 0 },
+    End: { row: far ? rows : from.row, column: COLUMNS.length },
+    PageUp: { row: from.row - PAGE, column: from.column },
+    PageDown: { row: from.row + PAGE, column: from.column },
+  };
+  return steps[event.key] ?? null;
+}
+
+/** All pages as a spreadsheet; only the rows in view are drawn. */
+export function Grid({ pages, readOnly }: { pages: readonly number[]; readOnly: boolean }) {
+  const { t } = useTranslation();
+  const grid = useGrid(pages, readOnly);
+  const box = useRef<HTMLDivElement>(null);
+  // What it gives is asked anew at each rendering, which is what its library needs.
+  // eslint-disable-next-line react-hooks/incompatible-library
+  const virtual = useVirtualizer({
+    count: pages.length,
+    getScrollElement: () => box.current,
+    estimateSize: () => 57,
+    overscan: 8,
+    getItemKey: (index) => pages[index] ?? index,
+  });
+  const moved = useRef(false);
+  const { row, column } = grid.editing ? grid.at : grid.to;
+  useEffect(() => {
+    if (!moved.current) return;
+    virtual.scrollToIndex(row, { align: "auto" });
+    // A row that was far away is drawn first.
+    const timer = requestAnimationFrame(() => focusCell(box.current, { row, column }));
+    return () => cancelAnimationFrame(timer);
+  }, [row, column, virtual]);
+
+  function onKeyDown(event: KeyboardEvent<HTMLDivElement>) {
+    if (grid.editing || event.defaultPrevented || !(event.target instanceof HTMLElement)) return;
+    if (event.target.getAttribute("role") !== "gridcell") return;
+    const rtl = getComputedStyle(event.currentTarget).direction === "rtl";
+    const next = led(grid, event, pages.length, rtl);
+    moved.current = true;
+    if (next) grid.go(next, event.shiftKey);
+    else if (event.key === "Enter" || event.key === "F2") grid.edit();
+    else if (event.key === "Delete" || event.key === "Backspace") grid.clear();
+    else if (event.key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey) grid.edit(event.key);
+    else return;
+    event.preventDefault();
+  }
+
+  return (
+    <div
+      ref={box}
+      role="grid"
+      aria-label={t("titles.grid")}
+      aria-rowcount={pages.length + 1}
+      aria-colcount={COLUMNS.length + 2}
+      aria-multiselectable
+      aria-readonly={readOnly}
+      className="relative h-[calc(100vh-17rem)] min-h-80 overflow-auto border-t border-ink outline-none"
+      onKeyDown={onKeyDown}
+      onCopy={(event) => {
+        if (grid.editing) return;
+        event.clipboardData.setData("text/plain", grid.copied());
+        event.preventDefault();
+      }}
+      onPaste={(event) => {
+        if (grid.editing) return;
+        grid.paste(event.clipboardData.getData("text/plain"));
+        event.preventDefault();
+      }}
+    >
+      <div role="rowgroup" className="sticky top-0 z-10 border-b border-line bg-paper text-xs text-soft max-lg:hidden">
+        <div role="row" aria-rowindex={1} className={TEMPLATE}>
+          {(["page", "shown", ...COLUMNS] as const).map((name) => (
+            <span key={name} role="columnheader" className="px-2 py-1.5 first:ps-6">
+              {t(`titles.column.${name}`)}
+            </span>
+          ))}
+        </div>
+      </div>
+      <div role="rowgroup" style={{ height: virtual.getTotalSize() }} className="relative">
+        {virtual.getVirtualItems().map((item) => {
+          const page = pages[item.index];
+          return page === undefined ? null : (
+            <div
+              key={item.key}
+              ref={virtual.measureElement}
+              data-index={item.index}
+              className="absolute inset-x-0 top-0"
+              style={{ transform: `translateY(${String(item.start)}px)` }}
+              role="presentation"
+            >
+              <GridRow
+                page={page}
+                index={item.index}
+                grid={grid}
+                readOnly={readOnly}
+                onMoved={() => {
+                  moved.current = true;
+                }}
+              />
+            </div>
+          );
+        })}
+      </div>
+    </div>
+  );
+}
