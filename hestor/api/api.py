@@ -8,6 +8,7 @@ from ninja.openapi.schema import OpenAPISchema
 from hestor.api import (
     account,
     added,
+    address,
     brand,
     changes,
     contact,
@@ -17,6 +18,7 @@ from hestor.api import (
     enquiries,
     events,
     files,
+    import_export,
     languages,
     mail,
     notices,
@@ -29,6 +31,7 @@ from hestor.api import (
     style,
     titles,
     towns,
+    unsaid,
 )
 from hestor.api.auth import signed_in
 from hestor.api.bodies import ReadBody
@@ -57,7 +60,7 @@ api = DeskApi(
 register(api)
 _MODULES = (
     session, account, sites, style, proofs, reach, brand, files, pictures, pages, changes, editions, towns, languages,
-    dates, events, contact, mail, enquiries, notices, defaults, titles, added,
+    dates, events, contact, mail, enquiries, notices, defaults, titles, added, address, unsaid, import_export,
 )  # fmt: skip
 for module in _MODULES:
     api.add_router("", module.router)

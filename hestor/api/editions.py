@@ -13,7 +13,7 @@ from hestor.core.changes import Change
 from hestor.core.roles import Action
 from hestor.sites.models import Edition, Site
 from hestor.sites.selectors import previews
-from hestor.sites.selectors.addresses import origin_of
+from hestor.sites.selectors.addresses import base_of
 from hestor.sites.selectors.changes import count_changes
 from hestor.sites.selectors.states import live_edition
 from hestor.sites.services.publishing import publish, restore
@@ -54,7 +54,7 @@ def publish_draft(request: HttpRequest, site: str) -> Status[PublishedOut]:
     """Publishes the draft. With If-Match, only if it is still the draft that was reviewed."""
     found = site_for(request, site, Action.PUBLISH)
     made = publish(found.pk, signed_in(request), clock.now(), given_revision(request))
-    return Status(201, PublishedOut(address=origin_of(found) + "/", **_values(found, made, made.number)))
+    return Status(201, PublishedOut(address=base_of(found) + "/", **_values(found, made, made.number)))
 
 
 @router.post("/sites/{site}/editions/{number}/restore", response={200: RestoredOut, 404: ProblemOut, 412: ProblemOut})

@@ -10,7 +10,7 @@ from hestor.core.facts.document import Facts
 from hestor.core.roles import Action, Role
 from hestor.mail.selectors.waiting import Waiting, waiting
 from hestor.sites.models import Edition, Membership, Site
-from hestor.sites.selectors.addresses import host_of, origin_of
+from hestor.sites.selectors.addresses import base_of, host_of
 from hestor.sites.selectors.changes import count_changes
 from hestor.sites.services.creation import make_site, set_label
 from hestor.towns.selectors import facts_from
@@ -26,7 +26,7 @@ def _out(site: Site, role: Role, live: Edition | None, waiting: Waiting) -> Site
         name=facts.name,
         label=site.label,
         host=host_of(site),
-        address=origin_of(site) + "/",
+        address=base_of(site) + "/",
         icon_url=FileAddresses(site).icon,
         role=role,
         live_number=site.live_number,

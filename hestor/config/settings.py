@@ -138,6 +138,9 @@ SMTP = smtp.settings(os.environ.get("HESTOR_SMTP", ""))
 # What answers questions about domains: "simulated" (what ships with Hestor) or "resolver" (the machine's own).
 NAME_SERVICE = os.environ.get("HESTOR_NAME_SERVICE", "simulated")
 # How many messages the form of one site takes from one sender in ten minutes, and from all in an hour.
+# The addresses of this server, which owners enter at the registrar of their own domain; of the simulated name service,
+# unless said otherwise.
+SERVER_ADDRESSES = os.environ.get("HESTOR_ADDRESSES", "192.0.2.80").replace(",", " ").split()
 # The safe start: "0" leaves out the code of others from all pages of all sites, whatever that code does.
 ADDED_CODE = os.environ.get("HESTOR_ADDED_CODE", "1") != "0"
 ENQUIRIES_OF_ONE = int(os.environ.get("HESTOR_MESSAGES_OF_ONE", "5"))

@@ -110,6 +110,20 @@ def notices(key: str, address: str, own: str, found: Delivery) -> Iterator[Probl
         yield from delivery.notices(key, address, own, found)
 
 
+def addresses(host: str) -> tuple[str, ...] | None:
+    """The addresses (A and AAAA) that a host leads to, those of another that it stands for too; None: nobody knows."""
+    lookup = resolver if settings.NAME_SERVICE == "resolver" else simulated
+    try:
+        # A name that stands for another has no records of its own (RFC 1034, 3.6.2).
+        other = lookup(host, RdataType.CNAME)
+        name = other[0].rstrip(".") if other else host
+        return (*lookup(name, RdataType.A), *lookup(name, RdataType.AAAA))
+    except NoSuchName:
+        return ()
+    except (NoAnswer, dns.exception.DNSException, UnicodeError):
+        return None
+
+
 def clear_cache() -> None:
     """Forgets what was answered."""
     _CACHE.clear()

@@ -77,7 +77,7 @@ class Frame:
         self.state = state
         self.facts = state.facts
         self.preview = preview
-        self.root = preview.root if preview else ""
+        self.root = preview.root if preview else state.folder
         self.now = now.astimezone(zones.clock_of(self.facts.time_zone))
         self._own_words = own_words.holding(self.facts.own_words, self.facts.language)
         self.words = {**wording.catalogue("public", self.facts.language), **self._own_words}

@@ -80,7 +80,11 @@ class SiteState(Protocol):
 
     @property
     def origin(self) -> str:
-        """Scheme, host and port of the public site, without a slash at its end."""
+        """Scheme, host and port of the public site and the folder that it is in, without a slash at its end."""
+
+    @property
+    def folder(self) -> str:
+        """The folder that the site is in, as ``/seeds``; empty for most."""
 
     @property
     def identity(self) -> UUID:

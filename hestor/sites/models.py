@@ -22,13 +22,14 @@ class Site(models.Model):
     ``identity`` is what machines know it by, whatever becomes of its name and address. ``revision`` counts the writes
     to the draft, facts and pages alike; ``pages_revision`` those to pages. ``domain`` is its own, without "www.", which
     stands in front ``with_www``; ``folder`` is the address below it, as ``/seeds``, or nothing.
+    It is in use from when it was seen to lead here (``domain_confirmed``).
     """
 
     identity = models.UUIDField(default=uuid4, unique=True, editable=False)
     slug = models.CharField(max_length=40, unique=True)
     domain = models.CharField(max_length=253, unique=True, null=True, blank=True)
     with_www = models.BooleanField(default=False)
-    prefers_https = models.BooleanField(default=False)
+    domain_confirmed = models.BooleanField(default=True)
     folder = models.CharField(max_length=60, blank=True)
     label = models.CharField(max_length=60, blank=True)
     draft_facts = models.JSONField()

@@ -72,7 +72,7 @@ def take(site: Site, request: HttpRequest) -> Response | None:
     origin = request.META.get("REMOTE_ADDR", "")
     outcome = enquiries.take(site, page.path, sent.fields, sent.fields[TRAP], origin, clock.now())
     if not outcome.refused:
-        return Response(303, "text/html; charset=utf-8", location=f"{page.path}{SENT}#text")
+        return Response(303, "text/html; charset=utf-8", location=f"{renderer.frame.root}{page.path}{SENT}#text")
     typed = {name: sent.fields[name] for name in FIELDS}
     wrong = _words(renderer, outcome.wrong)
     state = FormState(typed, wrong, renderer.frame.word(outcome.refused), _STATUS[outcome.refused])

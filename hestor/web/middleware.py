@@ -11,7 +11,8 @@ from django.utils.http import parse_etags
 from hestor.press import Response
 from hestor.sites.models import Site
 from hestor.sites.selectors import previews
-from hestor.sites.selectors.addresses import desk_origin, site_at
+from hestor.sites.selectors.addresses import address_of, base_of, desk_origin, folder_of, site_at
+from hestor.sites.services.address import confirm
 from hestor.web import forms, serving
 
 _POLICY = {
@@ -117,6 +118,22 @@ def _nothing() -> HttpResponse:
     return HttpResponse("There is nothing at this address.\n", status=404, content_type="text/plain", headers=headers)
 
 
+def _led(request: HttpRequest, address: str) -> HttpResponse:
+    """Leads on to another address, for good."""
+    headers = {**_headers(), "Location": _with_query(address, request), "Cache-Control": "public, max-age=3600"}
+    return HttpResponse(status=301, headers=headers)
+
+
+def _moved(request: HttpRequest, site: Site, host: str) -> HttpResponse | None:
+    """Leads on to the one address of a site; a request under a domain that was not known to lead here confirms it."""
+    if site.domain and not site.domain_confirmed and host == address_of(site).own_host:
+        confirm(site)
+        return None
+    path = request.path
+    former = site.folder if site.folder and path.startswith(f"{site.folder}/") else ""
+    return _led(request, base_of(site) + path[len(former) :])
+
+
 def host_of(header: str) -> str:
     """The host that a Host header names, without its port."""
     return split_domain_port(header)[0]
@@ -138,9 +155,22 @@ class SitesByHost:
         host = host_of(request.META.get("HTTP_HOST", ""))
         if is_desk(host):
             return self._get_response(request)
-        site = site_at(host) if host else None
-        if request.method == "POST" and site:
+        site, is_canonical = site_at(host) if host else (None, False)
+        if site is None:
+            return self._refused(request) or _nothing()
+        if not is_canonical and (moved := _moved(request, site, host)):
+            return moved
+        folder = folder_of(site)
+        if folder and not request.path.startswith(f"{folder}/"):
+            return _led(request, base_of(site) + ("/" if request.path == folder else request.path))
+        # From here on the site does not know that it is in a folder, but by the addresses that it writes.
+        request.path = request.path_info = request.path[len(folder) :]
+        if request.method == "POST":
             return _posted(request, site)
-        if request.method not in ("GET", "HEAD"):
-            return HttpResponse(status=405, headers={"Allow": "GET, HEAD", **_headers()})
-        return _site(request, site) if site else _nothing()
+        return self._refused(request) or _site(request, site)
+
+    @staticmethod
+    def _refused(request: HttpRequest) -> HttpResponse | None:
+        if request.method in ("GET", "HEAD"):
+            return None
+        return HttpResponse(status=405, headers={"Allow": "GET, HEAD", **_headers()})

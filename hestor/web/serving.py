@@ -21,6 +21,7 @@ from hestor.press.state import Page
 from hestor.sites import generated_files
 from hestor.sites.models import Edition, Site
 from hestor.sites.selectors import brand_report, logo_measures, picture_uses, previews, reach, states, title_table
+from hestor.sites.selectors.addresses import address_key, folder_of
 from hestor.sites.selectors.states import draft_of, edition_of, has_events, held_moments, live_edition
 from hestor.web import encoding
 
@@ -140,7 +141,7 @@ def _moment(site: Site) -> _Moment | None:
 
 
 def _renderer(site: Site, moment: _Moment) -> Renderer:
-    key = (site.pk, site.live_number, moment, site.slug, site.domain)
+    key = (site.pk, site.live_number, moment, *address_key(site))
     if cached := _get(_RENDERERS, key):
         return cached
     edition = Edition.objects.get(site=site, number=site.live_number)
@@ -177,7 +178,7 @@ def live(site: Site, path: str, accepts: str) -> EncodedResponse:
         own = _favicon(site, _renderer(site, moment).brand)
         return _encoded(own or _renderer(site, moment).not_found(), accepts)
     coding = encoding.choose(accepts, "text/", 1 << 20)
-    key = (site.pk, site.live_number, site.slug, site.domain, moment, coding, path)
+    key = (site.pk, site.live_number, *address_key(site), moment, coding, path)
     if cached := _get(_RESPONSES, key):
         return cached
     encoded = _encoded(_renderer(site, moment).respond(path), accepts)
@@ -222,7 +223,7 @@ def preview(site: Site, path: str, accepts: str) -> EncodedResponse | None:
         return None
     state = edition_of(site, edition) if edition else draft_of(site)
     brand = BrandFiles(state.facts, pictures.masters(site.pk))
-    renderer = Renderer(state, clock.now(), Preview(root, ticket.edition, ticket.bare))
+    renderer = Renderer(state, clock.now(), Preview(folder_of(site) + root, ticket.edition, ticket.bare))
     if brand_files.is_address(inner):
         return _encoded(generated_files.file(site.pk, brand, inner) or renderer.not_found(), accepts)
     if inner == f"/{FAVICON}":

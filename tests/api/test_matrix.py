@@ -55,6 +55,12 @@ CALLS = [
     ("POST", "/sites/{site}/pages/{page}/duplicate", None, EDIT, 201),
     ("POST", "/sites/{site}/pages/{page}/home", None, EDIT, 200),
     ("POST", "/sites/{site}/pages/{page}/not-found", {"on": True}, EDIT, 200),
+    ("GET", "/sites/{site}/address", None, VIEW, 200),
+    ("PATCH", "/sites/{site}/address", {"slug": "beans"}, MANAGE, 200),
+    ("POST", "/sites/{site}/address/check", None, MANAGE, 200),
+    ("GET", "/sites/{site}/unsaid", None, VIEW, 200),
+    ("POST", "/sites/{site}/import", FILE, EDIT, 200),
+    ("GET", "/sites/{site}/pages.zip", None, VIEW, 200),
     ("POST", "/sites/{site}/added-code/check", {"code": "<meta name=a>"}, VIEW, 200),
     ("GET", "/sites/{site}/titles", None, VIEW, 200),
     ("PATCH", "/sites/{site}/titles", {"cells": []}, EDIT, 200),
@@ -167,7 +173,8 @@ def filled_in(path: str, site: Site) -> str:
 def send(client: Client, method: str, path: str, body, site: Site):
     filled = filled_in(path, site)
     if body == FILE:
-        return client.post(filled, {"file": SimpleUploadedFile("b.png", png(40, 30, seed=2))})
+        name = "files" if filled.endswith("/import") else "file"
+        return client.post(filled, {name: SimpleUploadedFile("b.png", png(40, 30, seed=2))})
     data = json.dumps(body) if body is not None else None
     return client.generic(method, filled, data or "", "application/json", headers={"if-match": str(site.revision)})
 

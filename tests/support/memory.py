@@ -28,6 +28,7 @@ class MemoryState:
     facts: Facts
     pages: list[Page] = field(default_factory=list)
     origin: str = "https://seeds.example"
+    folder: str = ""
     masters: dict[str, Master] = field(default_factory=dict)
     stands: Standings = field(default_factory=dict)
     former: dict[str, str] = field(default_factory=dict)

@@ -490,6 +490,50 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{site}/address": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Show
+         * @description Where a site is read, and what the name service says of its domain.
+         */
+        get: operations["hestor_api_address_show"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        /**
+         * Change
+         * @description Gives a site another address at once, for visitors too; the ones before lead on to it.
+         */
+        patch: operations["hestor_api_address_change"];
+        trace?: never;
+    };
+    "/api/sites/{site}/address/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Check
+         * @description Asks the name service again; a domain that leads here is in use from then on.
+         */
+        post: operations["hestor_api_address_check"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{site}/brand": {
         parameters: {
             query?: never;
@@ -802,6 +846,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{site}/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Put In
+         * @description Takes Markdown files and pictures into the draft: a ZIP, or the files of a folder with their ``names`` in it.
+         */
+        post: operations["hestor_api_import_export_put_in"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{site}/mail": {
         parameters: {
             query?: never;
@@ -1040,6 +1104,26 @@ export interface paths {
          * @description Adds a page to the draft.
          */
         post: operations["hestor_api_pages_add"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/pages.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Take Out
+         * @description The draft's pages as Markdown files with front matter, and their pictures.
+         */
+        get: operations["hestor_api_import_export_take_out"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1566,6 +1650,26 @@ export interface paths {
          * @description Colours and typefaces of the draft as a file: design tokens (``json``) or custom properties (``css``).
          */
         get: operations["hestor_api_brand_export"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/unsaid": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Show
+         * @description What the draft lacks, or never changed from its start; what was said is not in it.
+         */
+        get: operations["hestor_api_unsaid_show"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2706,6 +2810,24 @@ export interface components {
             used: number;
         };
         /**
+         * ImportOut
+         * @description What an import did: addresses of pages added and changed; how many said the same; how many pictures are new.
+         */
+        ImportOut: {
+            /** Added */
+            added: string[];
+            /** Changed */
+            changed: string[];
+            /** More Problems */
+            more_problems: number;
+            /** Pictures */
+            pictures: number;
+            /** Problems */
+            problems: components["schemas"]["NotTaken"][];
+            /** Same */
+            same: number;
+        };
+        /**
          * InboxOut
          * @description A page of the inbox; ``days`` is how long messages are kept, ``receiver`` who is told of new ones.
          */
@@ -3007,6 +3129,16 @@ export interface components {
             slug: string;
             /** Town */
             town?: number | null;
+        };
+        /**
+         * NotTaken
+         * @description What of a file was not taken, and why.
+         */
+        NotTaken: {
+            /** File */
+            file: string;
+            /** Message */
+            message: string;
         };
         /**
          * NoticesOut
@@ -3934,6 +4066,20 @@ export interface components {
             places: components["schemas"]["PlaceReachOut"][];
         };
         /**
+         * RecordOut
+         * @description One line for the registrar, and where its host leads now, if somebody could say.
+         */
+        RecordOut: {
+            /** Found */
+            found: string[] | null;
+            /** Host */
+            host: string;
+            /** Kind */
+            kind: string;
+            /** Value */
+            value: string;
+        };
+        /**
          * Registration
          * @description A number under which some register or office keeps the organisation, and what it is called.
          */
@@ -4122,6 +4268,54 @@ export interface components {
             email: string;
             /** Password */
             password: string;
+        };
+        /**
+         * SiteAddressChange
+         * @description What is to change of a site's address; a domain may be given as a whole address.
+         */
+        SiteAddressChange: {
+            /** Domain */
+            domain?: string | null;
+            /** Folder */
+            folder?: string | null;
+            /** Slug */
+            slug?: string | null;
+            /** With Www */
+            with_www?: boolean | null;
+        };
+        /**
+         * SiteAddressOut
+         * @description Where a site is read.
+         *
+         *     ``base`` is the address in use. ``leads`` says where its own domain leads: to this server, to another, to none, or
+         *     that nobody can say; ``in_use`` whether it is the one in use. ``former`` are hosts that lead on to it.
+         */
+        SiteAddressOut: {
+            /** Base */
+            base: string;
+            /** Domain */
+            domain: string;
+            /** Folder */
+            folder: string;
+            /** Former */
+            former: string[];
+            /** Https */
+            https: boolean;
+            /** In Use */
+            in_use: boolean;
+            /**
+             * Leads
+             * @enum {string}
+             */
+            leads: "none" | "here" | "elsewhere" | "nowhere" | "unknown";
+            /** Records */
+            records: components["schemas"]["RecordOut"][];
+            /** Short Host */
+            short_host: string;
+            /** Slug */
+            slug: string;
+            /** With Www */
+            with_www: boolean;
         };
         /**
          * SiteChange
@@ -4519,6 +4713,23 @@ export interface components {
             key: string;
             /** Text */
             text: string;
+        };
+        /**
+         * UnsaidOut
+         * @description One thing to say: at a fact, or on a page; and of how many it is.
+         */
+        UnsaidOut: {
+            /** Count */
+            count: number;
+            /** Fact */
+            fact: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "tagline" | "description" | "logo" | "icon" | "contact_email" | "notices_email" | "starter_text" | "one_page" | "empty_pages" | "titles" | "undescribed_pictures" | "unpublished";
+            /** Page */
+            page: number | null;
         };
         /**
          * UploadOut
@@ -5853,6 +6064,157 @@ export interface operations {
             };
         };
     };
+    hestor_api_address_show: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteAddressOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_address_change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SiteAddressChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteAddressOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_address_check: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteAddressOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
     hestor_api_brand_show: {
         parameters: {
             query?: never;
@@ -6647,6 +7009,76 @@ export interface operations {
             };
         };
     };
+    hestor_api_import_export_put_in: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    /** Files */
+                    files: string[];
+                    /**
+                     * Names
+                     * @default []
+                     */
+                    names?: string[];
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
     hestor_api_mail_list_messages: {
         parameters: {
             query?: {
@@ -7175,6 +7607,37 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_import_export_take_out: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": unknown;
                 };
             };
             /** @description Why it was not done */
@@ -8701,6 +9164,46 @@ export interface operations {
                 content: {
                     "application/json": unknown;
                     "text/css": unknown;
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_unsaid_show: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UnsaidOut"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
             /** @description Why it was not done */

@@ -19,6 +19,7 @@ import { PicturesView } from "../pictures";
 import { ReviewView } from "../review";
 import { NewSite, useSites } from "../sites";
 import { TitlesView } from "../titles";
+import { ToSayView } from "../unsaid";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { DeskKeys } from "./DeskKeys";
 import { lastSite } from "./lastSite";
@@ -75,6 +76,7 @@ function Desk() {
             <Route path="/new-site" element={<Apart person={now.account} view={<NewSite first={false} />} />} />
             <Route path="/:site" element={<SiteFrame person={now.account} />}>
               <Route path="style" element={<SheetView />} />
+              <Route path="to-say" element={<ToSayView />} />
               <Route path="pages" element={<PagesView />} />
               <Route path="pages/titles" element={<TitlesView />} />
               <Route path="pictures" element={<PicturesView />} />

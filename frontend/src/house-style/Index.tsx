@@ -3,13 +3,17 @@ import { useTranslation } from "react-i18next";
 import { isChanged } from "../draft/changes";
 import { BANDS, type Band } from "../draft/facts";
 import { useSelect } from "../draft/hooks";
+import { ToSayLink } from "../unsaid";
+
+/** The section below the bands, which is about no fact. */
+const ADDRESS = "address";
 
 /** The band that is being read: the last whose beginning has passed the upper third of the window. */
 function useBandInView(): string {
   const [inView, setInView] = useState<string>(BANDS[0]?.id ?? "");
   useEffect(() => {
     function update() {
-      const passed = BANDS.filter(
+      const passed = [...BANDS, { id: ADDRESS }].filter(
         ({ id }) => (document.getElementById(id)?.getBoundingClientRect().top ?? Infinity) < innerHeight / 3,
       );
       setInView(passed.at(-1)?.id ?? BANDS[0]?.id ?? "");
@@ -53,6 +57,16 @@ export function Index() {
       {BANDS.map((band) => (
         <Entry key={band.id} band={band} current={band.id === inView} />
       ))}
+      <a
+        href={`#${ADDRESS}`}
+        aria-current={inView === ADDRESS ? "location" : undefined}
+        className="block border-e-2 border-transparent py-1.5 text-soft hover:text-ink aria-[current]:border-act aria-[current]:font-semibold aria-[current]:text-ink"
+      >
+        {t("siteAddress.title")}
+      </a>
+      <p className="mt-4 pe-3">
+        <ToSayLink />
+      </p>
     </nav>
   );
 }

@@ -8,6 +8,7 @@ import { UndoButtons } from "../draft/UndoButtons";
 import { useUndoKeys } from "../draft/useUndoKeys";
 import { usePages } from "../pages";
 import { ProofsProvider, useProofs } from "../proofs/ProofsProvider";
+import { AddressSection } from "../sites";
 import { Notice } from "../ui/Notice";
 import { FactRow } from "./FactRow";
 import { Index } from "./Index";
@@ -114,6 +115,7 @@ export function SheetView() {
             ))}
           </BrandReportProvider>
         </ProofsProvider>
+        <AddressSection />
         <p className="px-6 py-6 text-xs text-soft">{readOnly ? "" : t("sheet.keys")}</p>
       </div>
     </div>

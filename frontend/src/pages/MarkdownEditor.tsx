@@ -5,13 +5,15 @@ import { EditorState, Transaction } from "@codemirror/state";
 import { EditorView, keymap, placeholder } from "@codemirror/view";
 import { tags } from "@lezer/highlight";
 import { parser } from "@lezer/markdown";
-import { useEffect, useRef } from "react";
+import { useQueryClient } from "@tanstack/react-query";
+import { useEffect, useRef, useState } from "react";
 import { useTranslation } from "react-i18next";
 import { useFieldState, useFieldText, useSite, useStore } from "../draft/hooks";
 import { fieldName, type DocumentId } from "../draft/store";
+import { upload } from "../pictures";
 import { FILL_INS } from "./fillIns";
 import { MarkdownToolbar } from "./MarkdownToolbar";
-import { bold, heading, italic, link, list } from "./markdownEdits";
+import { bold, heading, insert, italic, link, list } from "./markdownEdits";
 
 // What an edit is called that comes from the draft itself, not from the keyboard.
 const FROM_DRAFT = "draft";
@@ -77,12 +79,36 @@ export function MarkdownEditor({ document, field, labelledBy, describedBy, langu
   const view = useRef<EditorView | null>(null);
   const first = useRef(text);
   const words = useRef(t);
+  const [taking, setTaking] = useState("");
+  const queries = useQueryClient();
 
   useEffect(() => {
     words.current = t;
   }, [t]);
 
   useEffect(() => {
+    /** Pictures that are dropped or pasted are uploaded, and put where they were dropped. */
+    function takePictures(from: DataTransfer | null, event: DragEvent | ClipboardEvent, editor: EditorView): boolean {
+      const files = [...(from?.files ?? [])].filter((file) => file.type.startsWith("image/"));
+      if (!files.length) return false;
+      event.preventDefault();
+      const at = event instanceof DragEvent ? editor.posAtCoords({ x: event.clientX, y: event.clientY }) : null;
+      if (at !== null) editor.dispatch({ selection: { anchor: at } });
+      void (async () => {
+        for (const file of files) {
+          setTaking(words.current("editor.dropping", { name: file.name }));
+          try {
+            const { picture } = await upload(site.slug, file, () => undefined);
+            insert(editor, picture.markdown, true);
+            setTaking("");
+          } catch (error) {
+            setTaking(words.current("editor.dropFailed", { why: (error as Error).message }));
+          }
+        }
+        await queries.invalidateQueries({ queryKey: ["pictures", site.slug] });
+      })();
+      return true;
+    }
     const parent = element.current;
     if (!parent) return;
     const nonce = window.document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content;
@@ -114,13 +140,17 @@ export function MarkdownEditor({ document, field, labelledBy, describedBy, langu
             );
             if (update.docChanged && typed) store.type(document, field, update.state.doc.toString());
           }),
-          EditorView.domEventHandlers({ blur: () => void store.document(document).settle(field) }),
+          EditorView.domEventHandlers({
+            blur: () => void store.document(document).settle(field),
+            drop: (event, view) => takePictures(event.dataTransfer, event, view),
+            paste: (event, view) => takePictures(event.clipboardData, event, view),
+          }),
         ],
       }),
     });
     view.current = made;
     return () => made.destroy();
-  }, [document, field, labelledBy, describedBy, language, store]);
+  }, [document, field, labelledBy, describedBy, language, store, site.slug, queries]);
 
   useEffect(() => {
     const made = view.current;
@@ -136,6 +166,9 @@ export function MarkdownEditor({ document, field, labelledBy, describedBy, langu
     <div className={`rounded-md border bg-paper ${errors.length ? "border-stop" : "border-soft"}`}>
       <MarkdownToolbar site={site.slug} view={() => view.current} />
       <div ref={element} className="max-h-[32rem] overflow-y-auto" />
+      <p role="status" className="px-2 text-xs text-soft empty:hidden">
+        {taking}
+      </p>
     </div>
   );
 }

@@ -13,11 +13,13 @@ import { QueryBoundary } from "../ui/QueryBoundary";
 import { SearchField } from "../ui/SearchField";
 import { ViewHead } from "../ui/ViewHead";
 import { usePages } from "./api";
+import { DragHandle, useDrag, type Drag } from "./drag";
 import { PageEditor } from "./PageEditor";
 import { PagesTabs } from "./PagesTabs";
 import { RemovedPages } from "./RemovedPages";
 
 const AddEvent = later(async () => (await import("./AddEvent")).AddEvent);
+const ImportPanel = later(async () => (await import("./ImportPanel")).ImportPanel);
 const AddPage = later(async () => (await import("./AddPage")).AddPage);
 const CELL = "border-b border-line px-3 py-2.5 text-start align-baseline";
 /** A browser lays out some hundred rows at once without a pause; more are asked for. */
@@ -86,17 +88,25 @@ interface RowProps {
   depth: number;
   mayEdit: boolean;
   named: boolean;
+  drag: Drag;
 }
 
-function PageRow({ page, pages, depth, mayEdit, named }: RowProps) {
+function PageRow({ page, pages, depth, mayEdit, named, drag }: RowProps) {
+  const dragged = mayEdit && page.kind !== "post";
   const format = useFormat();
   const [open, setOpen] = useState(named && mayEdit);
   const row = useRef<HTMLTableRowElement>(null);
   useComesIntoView(row, named);
   return (
     <>
-      <tr ref={row} className="hover:bg-ground">
-        <th scope="row" className={`${CELL} ps-6 font-semibold`}>
+      <tr
+        ref={row}
+        className="group/row hover:bg-ground data-[over=after]:shadow-[inset_0_-2px_var(--act)] data-[over=before]:shadow-[inset_0_2px_var(--act)] data-[over=into]:bg-act-soft"
+        data-over={drag.over?.page === page.id ? drag.over.where : undefined}
+        {...(dragged ? drag.rowEvents(page) : {})}
+      >
+        <th scope="row" className={`${CELL} relative ps-6 font-semibold`}>
+          {dragged && <DragHandle page={page} drag={drag} />}
           <Title page={page} depth={depth} open={open} onOpen={mayEdit ? () => setOpen(!open) : undefined} />
           <span
             className="block font-code text-xs font-normal sm:hidden"
@@ -134,6 +144,7 @@ function PageTable({ pages, mayEdit, named }: { pages: Page[]; mayEdit: boolean;
   const found = pages.filter((page) =>
     `${page.shown_title}\n${page.path}`.toLowerCase().includes(sought.trim().toLowerCase()),
   );
+  const drag = useDrag(pages);
   const most = Math.max(shown, found.findIndex((page) => page.id === named.number) + 1);
   return (
     <>
@@ -173,6 +184,7 @@ function PageTable({ pages, mayEdit, named }: { pages: Page[]; mayEdit: boolean;
                 depth={sought ? 0 : page.depth}
                 mayEdit={mayEdit}
                 named={page.id === named.number}
+                drag={drag}
               />
             ))}
           </tbody>
@@ -194,18 +206,20 @@ export function PagesView() {
   const pages = usePages(site.slug);
   const mayEdit = site.role !== "viewer";
   const named = useNamed("page");
-  const [adds, setAdds] = useState<"page" | "event" | null>(null);
+  const [adds, setAdds] = useState<"page" | "event" | "import" | null>(null);
   useUndoKeys(store, mayEdit);
   return (
     <div className="min-h-[calc(100vh-60px)] bg-paper">
       <ViewHead title={t("view.pages")} lead={t("pages.lead")} />
       <PagesTabs />
-      {mayEdit && !adds && (
+      {!adds && (
         <p className="px-6 pb-3">
-          <ActionLink onClick={() => setAdds("page")}>{t("addPage.addOne")}</ActionLink>
-          <ActionLink onClick={() => setAdds("event")}>{t("event.addOne")}</ActionLink>
+          {mayEdit && <ActionLink onClick={() => setAdds("page")}>{t("addPage.addOne")}</ActionLink>}
+          {mayEdit && <ActionLink onClick={() => setAdds("event")}>{t("event.addOne")}</ActionLink>}
+          <ActionLink onClick={() => setAdds("import")}>{t("imports.open")}</ActionLink>
         </p>
       )}
+      {adds === "import" && <ImportPanel mayEdit={mayEdit} onClose={() => setAdds(null)} />}
       {adds === "event" && <AddEvent onDone={() => setAdds(null)} />}
       {adds === "page" && <AddPage pages={pages.data ?? []} onDone={() => setAdds(null)} />}
       <QueryBoundary query={pages}>

@@ -1,5 +1,7 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, result, type Page, type PageFull, type Schemas } from "../api/client";
+import { useStore } from "../draft/hooks";
+import { placeOf, type Move } from "./moves";
 import type { Schedule } from "./schedule";
 
 export function usePages(site: string) {
@@ -69,10 +71,30 @@ export function useAddPage(site: string) {
   );
 }
 
+interface Moved extends Move {
+  page: number;
+}
+
+/** Moving a page, as a step that can be undone. */
 export function useMove(site: string) {
-  return useTreeChange(site, ({ page, ...body }: { page: number; parent: number | null; index: number }) =>
+  const store = useStore();
+  const queries = useQueryClient();
+  const move = useTreeChange(site, ({ page, ...body }: Moved) =>
     result<Page[]>(api.POST("/api/sites/{site}/pages/{page}/move", { ...at(site, page), body })),
   );
+  const mutate = (to: Moved) => {
+    const pages = queries.getQueryData<Page[]>(["pages", site]) ?? [];
+    const page = pages.find((one) => one.id === to.page);
+    const from = page && { page: page.id, ...placeOf(pages, page) };
+    move.mutate(to, {
+      onSuccess: () => {
+        if (!from) return;
+        const go = (place: Moved) => async () => void (await move.mutateAsync(place));
+        store.did({ undo: go(from), redo: go(to) });
+      },
+    });
+  };
+  return { mutate, error: move.error, isPending: move.isPending };
 }
 
 export function useMakeHome(site: string) {
@@ -93,10 +115,45 @@ export function useDuplicate(site: string) {
   );
 }
 
-export function useDeletePage(site: string) {
-  return useTreeChange(site, (page: number) =>
-    result<undefined>(api.DELETE("/api/sites/{site}/pages/{page}", at(site, page))),
+type Removed = Schemas["RemovedOut"];
+
+function fetchRemoved(site: string): Promise<Removed[]> {
+  return result<Removed[]>(api.GET("/api/sites/{site}/removed-pages", { params: { path: { site } } }));
+}
+
+function restore(site: string, removed: number): Promise<PageFull> {
+  return result<PageFull>(
+    api.POST("/api/sites/{site}/removed-pages/{removed}/restore", { params: { path: { site, removed } } }),
   );
+}
+
+/** Deleting a page with all below it, as a step that can be undone. */
+export function useDeletePage(site: string) {
+  const store = useStore();
+  const queries = useQueryClient();
+  const read = () =>
+    Promise.all(
+      ["pages", "removed", "style", "page"].map((key) => queries.invalidateQueries({ queryKey: [key, site] })),
+    );
+  const remove = async (page: number) => {
+    const before = new Set((await fetchRemoved(site)).map((one) => one.id));
+    await result<undefined>(api.DELETE("/api/sites/{site}/pages/{page}", at(site, page)));
+    // The page itself was taken out last, so it comes back first, and those below it find it there.
+    return (await fetchRemoved(site)).filter((one) => !before.has(one.id)).map((one) => one.id);
+  };
+  return useTreeChange(site, async (page: number) => {
+    let gone = await remove(page);
+    store.did({
+      undo: async () => {
+        for (const one of gone) await restore(site, one);
+        await read();
+      },
+      redo: async () => {
+        gone = await remove(page);
+        await read();
+      },
+    });
+  });
 }
 
 export function useBelow(site: string, page: number) {
@@ -110,17 +167,12 @@ export function useBelow(site: string, page: number) {
 export function useRemovedPages(site: string) {
   return useQuery({
     queryKey: ["removed", site],
-    queryFn: () =>
-      result<Schemas["RemovedOut"][]>(api.GET("/api/sites/{site}/removed-pages", { params: { path: { site } } })),
+    queryFn: () => fetchRemoved(site),
   });
 }
 
 export function useBringBack(site: string) {
-  return useTreeChange(site, (removed: number) =>
-    result<PageFull>(
-      api.POST("/api/sites/{site}/removed-pages/{removed}/restore", { params: { path: { site, removed } } }),
-    ),
-  );
+  return useTreeChange(site, (removed: number) => restore(site, removed));
 }
 
 /** The address of the draft's private preview, good for a day. */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { Page } from "../api/client";
-import { moves } from "./moves";
+import { dropped, moves, placeOf } from "./moves";
 
 function page(id: number, parent: number | null, path = `/${String(id)}/`, kind = "page"): Page {
   return { id, parent, path, kind } as Page;
@@ -36,5 +36,28 @@ describe("where a page can go", () => {
   it("can be put below any page but itself, its own and the one it is below already", () => {
     expect(of(2).parents.map((one) => one.id)).toEqual([5]);
     expect(of(3).parents.map((one) => one.id)).toEqual([4, 5]);
+  });
+});
+
+describe("where a page goes that is dropped", () => {
+  const one = (id: number) => PAGES.find((page) => page.id === id) as Page;
+  it.each([
+    [5, 2, "before", { parent: null, index: 1 }],
+    [5, 1, "before", { parent: null, index: 0 }],
+    [5, 2, "into", { parent: 2, index: 2 }],
+    [3, 4, "after", { parent: 2, index: 1 }],
+    [3, 5, "after", { parent: null, index: 3 }],
+    [3, 4, "before", null],
+    [3, 2, "into", null],
+    [2, 3, "into", null],
+    [5, 1, "into", null],
+    [5, 9, "after", null],
+  ] as const)("%i on %i, %s", (moved, on, where, to) => {
+    expect(dropped(PAGES, one(moved), one(on), where)).toEqual(to);
+  });
+
+  it("is known for each page as it stands", () => {
+    expect(placeOf(PAGES, one(4))).toEqual({ parent: 2, index: 1 });
+    expect(placeOf(PAGES, one(1))).toEqual({ parent: null, index: 0 });
   });
 });

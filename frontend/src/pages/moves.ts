@@ -30,6 +30,30 @@ function family(pages: Page[], page: Page): Set<number> {
   return found;
 }
 
+/** Beside a page that something is dropped on, or below it in the tree. */
+export type Where = "before" | "after" | "into";
+
+/** Where a page goes that is dropped on another; null where it can't, or where it stands already. */
+export function dropped(pages: Page[], page: Page, on: Page, where: Where): Move | null {
+  const own = family(pages, page);
+  if (own.has(on.id) || page.kind === "post" || on.kind === "post") return null;
+  if (where === "into") {
+    if (on.path === "/" || page.parent === on.id) return null;
+    return { parent: on.id, index: childrenOf(pages, on.id).length };
+  }
+  const parent = pages.some((one) => one.id === on.parent) ? (on.parent ?? null) : null;
+  const siblings = childrenOf(pages, parent).filter((one) => one.id !== page.id);
+  const index = siblings.findIndex((one) => one.id === on.id) + (where === "after" ? 1 : 0);
+  const before = childrenOf(pages, parent).findIndex((one) => one.id === page.id);
+  return before === index ? null : { parent, index };
+}
+
+/** Where a page stands now, to put it back there. */
+export function placeOf(pages: Page[], page: Page): Move {
+  const parent = pages.some((one) => one.id === page.parent) ? (page.parent ?? null) : null;
+  return { parent, index: childrenOf(pages, parent).findIndex((one) => one.id === page.id) };
+}
+
 /** The ways in which a page can be moved by one step, and the pages below which it can be put at once. */
 export function moves(pages: Page[], page: Page): Moves {
   const parent = pages.some((one) => one.id === page.parent) ? (page.parent ?? null) : null;

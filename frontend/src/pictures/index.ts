@@ -1,6 +1,6 @@
 import { later } from "../ui/later";
 
-export { proposedCrop, usePictures, type Picture } from "./api";
+export { proposedCrop, upload, usePictures, type Picture } from "./api";
 export { PictureChoice } from "./PictureChoice";
 /** Fetched when it is opened: the sheet is what one comes for. */
 export const PicturesView = later(async () => (await import("./PicturesView")).PicturesView);

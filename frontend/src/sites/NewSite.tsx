@@ -29,7 +29,7 @@ export function NewSite({ first }: { first: boolean }) {
     if (!town) return;
     make.mutate(
       { name, town: town.id, slug: "", label },
-      { onSuccess: (site) => void navigate(`/${site.slug}/style`) },
+      { onSuccess: (site) => void navigate(`/${site.slug}/to-say`) },
     );
   }
 

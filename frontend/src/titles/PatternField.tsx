@@ -90,9 +90,9 @@ export function PatternField({ fact, readOnly }: { fact: "title_pattern" | "home
               aria-label={t("titlePattern.words")}
               dir="auto"
               readOnly={readOnly}
-              size={Math.max(1, part.text.length)}
+              style={{ width: `${String(part.text.length + 1)}ch` }}
               value={part.text}
-              className="min-w-4 rounded-sm bg-transparent px-0.5 text-center font-code text-sm hover:bg-board focus:bg-board"
+              className="min-w-3 max-w-full rounded-sm bg-transparent px-0.5 text-center font-code text-sm hover:bg-board focus:bg-board"
               onChange={(event) =>
                 store.type(
                   "facts",

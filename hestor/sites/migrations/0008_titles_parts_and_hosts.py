@@ -38,8 +38,8 @@ class Migration(migrations.Migration):
         ),
         migrations.AddField(
             model_name='site',
-            name='prefers_https',
-            field=models.BooleanField(default=False),
+            name='domain_confirmed',
+            field=models.BooleanField(default=True),
         ),
         migrations.AddField(
             model_name='site',

@@ -12,7 +12,7 @@ from hestor.core.text import fillins
 from hestor.press.files import address
 from hestor.press.frame import Frame
 from hestor.sites.models import Revision, Site
-from hestor.sites.selectors.addresses import origin_of
+from hestor.sites.selectors.addresses import base_of
 from hestor.sites.selectors.page_fields import columns_of
 from hestor.sites.selectors.states import draft_of
 
@@ -81,7 +81,7 @@ def _row(revision: Revision, naming: Naming, site: Site, was_live: bool, depth: 
         "shown_title": naming.filled(revision.title),
         "tab_title": naming.title(revision),
         "state": _state(revision, was_live, site.facts.time_zone, now),
-        "address": address(origin_of(site), revision.path),
+        "address": address(base_of(site), revision.path),
         "depth": depth,
     }
 

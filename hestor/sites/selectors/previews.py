@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from django.core import signing
 
 from hestor.sites.models import Site
-from hestor.sites.selectors.addresses import origin_of
+from hestor.sites.selectors.addresses import base_of
 
 PREFIX = "/_preview/"
 _SALT = "hestor.preview"
@@ -24,7 +24,7 @@ class Ticket:
 def link(site: Site, edition: int | None, path: str = "/", bare: bool = False) -> str:
     """The address of a preview, good for a day; ``bare`` leaves out the code of others."""
     ticket = signing.dumps([site.pk, edition, bare], salt=_SALT, compress=True)
-    return f"{origin_of(site)}{PREFIX}{ticket}{path}"
+    return f"{base_of(site)}{PREFIX}{ticket}{path}"
 
 
 def read(path: str) -> tuple[Ticket, str, str] | None:

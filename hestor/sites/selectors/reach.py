@@ -25,6 +25,7 @@ from hestor.press.message import Message
 from hestor.press.state import Page
 from hestor.sites.models import Site
 from hestor.sites.selectors import groups
+from hestor.sites.selectors.addresses import address_key
 from hestor.sites.selectors.groups import Group
 from hestor.sites.selectors.one_date import with_one_date
 from hestor.sites.selectors.states import StoredState, draft_of
@@ -62,7 +63,7 @@ class _Sample:
         self._site = site
         self._state = state
         self._sampled = sampled
-        self.facts, self.origin = state.facts, state.origin
+        self.facts, self.origin, self.folder = state.facts, state.origin, state.folder
         self.page, self.menu, self.not_found_page = state.page, state.menu, state.not_found_page
         self.post_count, self.news, self.paths = state.post_count, state.news, state.paths
         self.around, self.moved, self.identity = state.around, state.moved, state.identity
@@ -172,7 +173,7 @@ _REACHES: LRUCache[Any, Reach] = LRUCache(2000)
 
 def _state_key(site: Site, *facts: Facts) -> tuple[Any, ...]:
     """All that a reading depends on: the pages by their revision, the addresses, and the facts themselves."""
-    return (site.pk, site.pages_revision, site.slug, site.domain, *(one.model_dump_json() for one in facts))
+    return (site.pk, site.pages_revision, *address_key(site), *(one.model_dump_json() for one in facts))
 
 
 @cached(_READINGS, key=lambda site, facts, found: _state_key(site, facts), lock=Lock())

@@ -24,7 +24,7 @@ from hestor.pictures import selectors as pictures
 from hestor.press.state import Event, MenuItem, Named, Page
 from hestor.sites.models import Edition, Revision, RevisionQuerySet, Site
 from hestor.sites.selectors import logo_measures
-from hestor.sites.selectors.addresses import origin_of
+from hestor.sites.selectors.addresses import base_of, folder_of
 from hestor.sites.selectors.stored_events import stored_events, whole_events
 
 _DEEPEST = 8
@@ -303,7 +303,8 @@ class StoredState:
     def __init__(self, site: Site, facts: Facts, pages: StoredPages) -> None:
         self.facts = facts if settings.ADDED_CODE else facts.model_copy(update={"added_code": None})
         self.master = pictures.masters(site.pk)
-        self.origin = origin_of(site)
+        # Addresses begin with the folder that the site is in, where it is in one.
+        self.origin, self.folder = base_of(site), folder_of(site)
         self.revisions = pages.revisions
         self.page = pages.page
         self.children = pages.children

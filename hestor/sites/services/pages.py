@@ -87,7 +87,7 @@ def _parent_problems(site: Site, given: PageFields, page: Page | None) -> Iterat
         above = row[0]
 
 
-def _prepared(values: Mapping[str, Any]) -> tuple[PageFields, CompiledText]:
+def compiled_within(values: Mapping[str, Any]) -> tuple[PageFields, CompiledText]:
     """The page as it would be kept, checked by itself and compiled. Raises InvalidInput with every problem."""
     given = PageFields(**page_fields.tidied(values))
     long = len(given.body) > _LONG
@@ -122,10 +122,13 @@ def check_place(site: Site, revision: Revision, parent: int | None) -> None:
         raise InvalidInput(problems)
 
 
-def _revision(site: Site, page: Page, given: PageFields, compiled: CompiledText, worded: datetime) -> Revision:
-    text = Text.objects.create(
-        body=given.body, html=compiled.html, excerpt=compiled.excerpt, compiler=markdown.COMPILER_VERSION
-    )
+def new_revision(
+    site: Site, page: Page, given: PageFields, compiled: CompiledText, worded: datetime, keep: bool = True
+) -> Revision:
+    """A state of a page with its text, which is written already where it is to ``keep``; the state itself is not."""
+    text = Text(body=given.body, html=compiled.html, excerpt=compiled.excerpt, compiler=markdown.COMPILER_VERSION)
+    if keep:
+        text.save()
     columns = {name: getattr(given, name) for name in COLUMNS} | _when(given)
     traits = signature.of(given, compiled).text
     return Revision(site=site, page=page, text=text, parent_id=given.parent, signature=traits, worded=worded, **columns)
@@ -144,7 +147,7 @@ def _words(given: PageFields) -> tuple[object, ...]:
     return given.title, given.summary, given.body, given.schedule
 
 
-def _take_out(revision: Revision) -> None:
+def take_out(revision: Revision) -> None:
     """Takes a state out of the draft. One that was never public is gone; what was public stays."""
     if revision.live_from is None:
         revision.delete()
@@ -168,13 +171,13 @@ def add_page(
     site_id: int, values: Mapping[str, Any], revision: int | None = None, page: Page | None = None
 ) -> Revision:
     """A new page in the draft, or a former ``page`` in it again. Raises InvalidInput, StaleRevision."""
-    given, compiled = _prepared(values)
+    given, compiled = compiled_within(values)
     with transaction.atomic():
         site = locked(site_id, revision)
         _check_in_site(site, given, page)
         # What is live and comes back as it was is no change.
         again = _live_again(site, page, given) if page else None
-        made = again or _revision(site, page or Page.objects.create(site=site), given, compiled, clock.now())
+        made = again or new_revision(site, page or Page.objects.create(site=site), given, compiled, clock.now())
         made.save()
         bump(site, pages=True)
         return made
@@ -187,7 +190,7 @@ def change_page(site_id: int, page_id: int, values: Mapping[str, Any], revision:
     """
     while True:
         before = fields_of(current(site_id, page_id))
-        given, compiled = _prepared({**before.model_dump(), **values})
+        given, compiled = compiled_within({**before.model_dump(), **values})
         with transaction.atomic():
             site = locked(site_id, revision)
             now = current(site_id, page_id)
@@ -196,9 +199,9 @@ def change_page(site_id: int, page_id: int, values: Mapping[str, Any], revision:
             if given == before:
                 return now
             _check_in_site(site, given, now.page)
-            _take_out(now)
+            take_out(now)
             worded = now.worded if _words(given) == _words(before) else clock.now()
-            made = _live_again(site, now.page, given) or _revision(site, now.page, given, compiled, worded)
+            made = _live_again(site, now.page, given) or new_revision(site, now.page, given, compiled, worded)
             made.save()
             bump(site, pages=True)
             return made
@@ -211,5 +214,5 @@ def remove_page(site_id: int, page_id: int, revision: int | None = None) -> None
         found = current(site_id, page_id)
         if found.path == "/":
             raise InvalidInput([Problem("path", "home_stays")])
-        _take_out(found)
+        take_out(found)
         bump(site, pages=True)

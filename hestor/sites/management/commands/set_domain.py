@@ -6,8 +6,10 @@ from typing import Any
 from django.core.management.base import BaseCommand, CommandError
 
 from hestor.core.pages.paths import is_domain
+from hestor.core.site_address import SiteAddress
 from hestor.sites.models import Site
-from hestor.sites.selectors.addresses import origin_of
+from hestor.sites.selectors.addresses import base_of
+from hestor.sites.services.address import confirm, set_address
 
 
 class Command(BaseCommand):
@@ -30,6 +32,10 @@ class Command(BaseCommand):
             raise CommandError(f"“{domain}” is not a domain. Write it like www.example.org, without https://.")
         if domain and Site.objects.exclude(pk=site.pk).filter(domain=domain).exists():
             raise CommandError(f"Another site already has the domain {domain}.")
-        site.domain = domain or None
-        site.save(update_fields=["domain"])
-        self.stdout.write(f"{site.slug} is read at {origin_of(site)}/")
+        given = SiteAddress(
+            site.slug, domain.removeprefix("www."), domain.startswith("www."), site.folder if domain else ""
+        )
+        site = set_address(site.pk, given)
+        # Whoever can run commands knows where the domain leads.
+        confirm(site)
+        self.stdout.write(f"{site.slug} is read at {base_of(site)}/")

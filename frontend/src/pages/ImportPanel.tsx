@@ -1,0 +1,124 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useRef } from "react";
+import { useTranslation } from "react-i18next";
+import { token, type Schemas } from "../api/client";
+import { ApiProblem, NoConnection, type Problem } from "../api/problem";
+import { useSite } from "../draft/hooks";
+import { ActionLink } from "../ui/ActionLink";
+import { ErrorNotice } from "../ui/ErrorNotice";
+
+type Report = Schemas["ImportOut"];
+
+/** Sends a ZIP, or the files of a folder with their names in it. */
+async function send(site: string, files: File[]): Promise<Report> {
+  const body = new FormData();
+  for (const file of files) {
+    body.append("files", file, file.name);
+    body.append("names", file.webkitRelativePath || file.name);
+  }
+  const answer = await fetch(`/api/sites/${site}/import`, {
+    method: "POST",
+    headers: { "X-CSRFToken": token() },
+    body,
+  }).catch(() => {
+    throw new NoConnection();
+  });
+  if (!answer.ok) throw new ApiProblem((await answer.json()) as Problem);
+  return (await answer.json()) as Report;
+}
+
+function Told({ report }: { report: Report }) {
+  const { t } = useTranslation();
+  const said = [
+    t("imports.added", { count: report.added.length }),
+    ...(report.changed.length ? [t("imports.changed", { count: report.changed.length })] : []),
+    ...(report.same ? [t("imports.same", { count: report.same })] : []),
+    ...(report.pictures ? [t("imports.pictures", { count: report.pictures })] : []),
+  ];
+  return (
+    <div className="mt-3">
+      <p role="status" className="font-semibold">
+        {said.join(" · ")}
+      </p>
+      {report.problems.length > 0 && (
+        <>
+          <p className="mt-2 text-warn">▲ {t("imports.notTaken")}</p>
+          <ul className="mt-1 max-h-64 overflow-y-auto" tabIndex={0} aria-label={t("imports.notTaken")}>
+            {report.problems.map((problem, index) => (
+              <li key={index} className="py-0.5 break-words">
+                {problem.file && <span className="me-2 font-code text-xs">{problem.file}</span>}
+                {problem.message}
+              </li>
+            ))}
+            {report.more_problems > 0 && <li>{t("imports.more", { count: report.more_problems })}</li>}
+          </ul>
+        </>
+      )}
+    </div>
+  );
+}
+
+/** Pages in and out as Markdown files with their pictures. */
+export function ImportPanel({ mayEdit, onClose }: { mayEdit: boolean; onClose: () => void }) {
+  const { t } = useTranslation();
+  const site = useSite().slug;
+  const queries = useQueryClient();
+  const zip = useRef<HTMLInputElement>(null);
+  const folder = useRef<HTMLInputElement>(null);
+  const take = useMutation({
+    mutationFn: (files: File[]) => send(site, files),
+    onSuccess: () =>
+      Promise.all(
+        ["pages", "pictures", "style", "page"].map((key) => queries.invalidateQueries({ queryKey: [key, site] })),
+      ),
+  });
+  const chosen = (input: HTMLInputElement) => {
+    const files = [...(input.files ?? [])];
+    input.value = "";
+    if (files.length) take.mutate(files);
+  };
+  return (
+    <div className="mx-6 mb-4 max-w-3xl rounded-lg border border-line p-4">
+      <p className="text-soft">{t("imports.lead")}</p>
+      <p className="mt-2 flex flex-wrap gap-y-2">
+        {mayEdit && (
+          <>
+            <ActionLink onClick={() => zip.current?.click()}>{t("imports.zip")}</ActionLink>
+            <ActionLink onClick={() => folder.current?.click()}>{t("imports.folder")}</ActionLink>
+            <input
+              ref={zip}
+              type="file"
+              hidden
+              accept=".zip,.md,.markdown,application/zip"
+              aria-label={t("imports.zip")}
+              onChange={(event) => chosen(event.target)}
+            />
+            <input
+              ref={(element) => {
+                folder.current = element;
+                // React knows no such attribute; browsers do (File and Directory Entries API).
+                element?.setAttribute("webkitdirectory", "");
+              }}
+              type="file"
+              hidden
+              multiple
+              aria-label={t("imports.folder")}
+              onChange={(event) => chosen(event.target)}
+            />
+          </>
+        )}
+        <a className="act-link me-3" href={`/api/sites/${site}/pages.zip`} download>
+          {t("imports.out")}
+        </a>
+        <ActionLink onClick={onClose}>{t("imports.close")}</ActionLink>
+      </p>
+      {take.isPending && (
+        <p role="status" className="mt-2 text-soft">
+          {t("imports.busy")}
+        </p>
+      )}
+      <ErrorNotice error={take.error} />
+      {take.data && !take.isPending && <Told report={take.data} />}
+    </div>
+  );
+}

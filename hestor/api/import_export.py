@@ -1,0 +1,95 @@
+"""Pages out of a draft and into it, as Markdown files with their pictures."""
+
+from collections.abc import Iterator
+
+from django.http import HttpRequest, HttpResponse
+from ninja import File, Form, Router, Schema
+from ninja.files import UploadedFile
+
+from hestor import wording
+from hestor.api.auth import site_for
+from hestor.api.description import gives
+from hestor.api.errors import field_name
+from hestor.api.schemas import ProblemOut
+from hestor.core.errors import Problem
+from hestor.core.pages import package
+from hestor.core.pages.package import MOST_BYTES, Package
+from hestor.core.roles import Action
+from hestor.sites.selectors.export import zip_of
+from hestor.sites.services.importing import Report, take_in
+
+router = Router(tags=["import and export"])
+_MOST_PROBLEMS = 200
+
+
+class NotTaken(Schema):
+    """What of a file was not taken, and why."""
+
+    file: str
+    message: str
+
+
+class ImportOut(Schema):
+    """What an import did: addresses of pages added and changed; how many said the same; how many pictures are new."""
+
+    added: list[str]
+    changed: list[str]
+    same: int
+    pictures: int
+    problems: list[NotTaken]
+    more_problems: int
+
+
+def _files(given: list[UploadedFile], names: list[str]) -> Iterator[tuple[str, bytes]]:
+    left = MOST_BYTES
+    for number, file in enumerate(given):
+        body = file.read(left + 1)
+        left -= len(body)
+        if left < 0:
+            return
+        yield (names[number] if number < len(names) else file.name or ""), body
+
+
+def _package(given: list[UploadedFile], names: list[str]) -> Package:
+    """What was sent: one ZIP, or the files of a folder with their names in it."""
+    if len(given) == 1 and (given[0].name or "").lower().endswith(".zip"):
+        return package.of_zip(given[0].read())
+    return package.of_files(_files(given, names))
+
+
+def _said(file: str, problem: Problem) -> NotTaken:
+    # What is wrong with a picture is an error of its own where one is uploaded by itself.
+    kind = "problem" if f"problem.{problem.code}" in wording.catalogue("desk", wording.FALLBACK) else "error"
+    message = wording.say(f"{kind}.{problem.code}", field=field_name(problem.field), **problem.params)
+    return NotTaken(file=file, message=message)
+
+
+def _out(report: Report) -> ImportOut:
+    return ImportOut(
+        added=report.added,
+        changed=report.changed,
+        same=report.same,
+        pictures=report.pictures,
+        problems=[_said(file, one) for file, one in report.problems[:_MOST_PROBLEMS]],
+        more_problems=max(0, len(report.problems) - _MOST_PROBLEMS),
+    )
+
+
+@router.post("/sites/{site}/import", response={200: ImportOut, 404: ProblemOut, 413: ProblemOut, 422: ProblemOut})
+def put_in(
+    request: HttpRequest,
+    site: str,
+    files: list[UploadedFile] = File(...),  # noqa: B008
+    names: list[str] = Form([]),  # noqa: B008
+) -> ImportOut:
+    """Takes Markdown files and pictures into the draft: a ZIP, or the files of a folder with their ``names`` in it."""
+    found = site_for(request, site, Action.EDIT)
+    return _out(take_in(found.pk, _package(files, names)))
+
+
+@router.get("/sites/{site}/pages.zip", openapi_extra=gives("application/zip"))
+def take_out(request: HttpRequest, site: str) -> HttpResponse:
+    """The draft's pages as Markdown files with front matter, and their pictures."""
+    found = site_for(request, site, Action.VIEW)
+    headers = {"Content-Disposition": f'attachment; filename="{found.slug}-pages.zip"'}
+    return HttpResponse(zip_of(found), content_type="application/zip", headers=headers)

@@ -1,0 +1,198 @@
+"""A folder of Markdown files and pictures, as it comes in a ZIP or from a computer: what of it may be taken."""
+
+import posixpath
+import re
+import unicodedata
+import zipfile
+from collections.abc import Iterable, Iterator, Mapping
+from dataclasses import dataclass, field
+from io import BytesIO
+
+from slugify import slugify
+
+from hestor.core.errors import Problem
+from hestor.core.text import lines
+
+MOST_FILES = 5_000
+MOST_BYTES = 200_000_000
+"""Of all files together, unpacked."""
+MOST_TEXT_BYTES = 2_000_000
+MOST_PICTURE_BYTES = 40_000_000
+TEXTS = (".md", ".markdown")
+PICTURES = (".png", ".jpg", ".jpeg", ".gif", ".webp", ".svg", ".avif", ".bmp", ".tif", ".tiff", ".ico", ".heic")
+_ESCAPED = re.compile("(?:%[0-9a-f]{2})+", re.IGNORECASE)
+_LINK = re.compile(r"(!?\[(?:[^\[\]\\]|\\.)*\]\(\s*<?)([^)>\s]+)")
+
+
+@dataclass(frozen=True)
+class Package:
+    """The texts and the pictures of a folder by their names in it; and what was left out, each with its reason."""
+
+    texts: Mapping[str, str] = field(default_factory=dict)
+    pictures: Mapping[str, bytes] = field(default_factory=dict)
+    problems: tuple[Problem, ...] = ()
+
+
+def clean_name(name: str) -> str | None:
+    """A file's name within its folder; None for one that climbs out of it, or that names no file."""
+    plain = unicodedata.normalize("NFC", name.replace("\\", "/"))
+    parts = plain.split("/")
+    if plain.startswith("/") or re.match("[A-Za-z]:", plain) or ".." in parts or any(map(lines.refusal, plain)):
+        return None
+    kept = [part for part in parts if part not in ("", ".")]
+    return "/".join(kept) if kept and len(plain) <= 400 else None
+
+
+def _is_beside(name: str) -> bool:
+    """Whether a file is one that computers put beside others."""
+    return any(part.startswith(".") or part == "__MACOSX" for part in name.split("/"))
+
+
+def _wrong(name: str, code: str) -> Problem:
+    return Problem("file", code, {"name": lines.shorten(name.replace("\x00", ""), 80)})
+
+
+def _sorted_out(name: str, body: bytes, texts: dict[str, str], pictures: dict[str, bytes]) -> Problem | None:
+    low = name.lower()
+    if low.endswith(TEXTS):
+        if len(body) > MOST_TEXT_BYTES:
+            return _wrong(name, "file_too_long")
+        try:
+            texts[name] = body.decode("utf-8-sig")
+        except UnicodeDecodeError:
+            return _wrong(name, "file_no_utf8")
+    elif low.endswith(PICTURES):
+        if len(body) > MOST_PICTURE_BYTES:
+            return _wrong(name, "file_too_long")
+        pictures[name] = body
+    else:
+        return _wrong(name, "file_other")
+    return None
+
+
+def of_files(files: Iterable[tuple[str, bytes]]) -> Package:
+    """A package of files with their names."""
+    texts: dict[str, str] = {}
+    pictures: dict[str, bytes] = {}
+    problems: list[Problem] = []
+    for given, body in files:
+        name = clean_name(given)
+        if name is None:
+            problems.append(_wrong(given, "file_climbs"))
+        elif not _is_beside(name) and (found := _sorted_out(name, body, texts, pictures)):
+            problems.append(found)
+    return Package(texts, pictures, tuple(problems))
+
+
+def of_zip(body: bytes) -> Package:
+    """The package in a ZIP (PKWARE APPNOTE). What it says of sizes is not believed: unpacking has a limit."""
+    try:
+        with zipfile.ZipFile(BytesIO(body)) as archive:
+            return _unpacked(archive)
+    except (zipfile.BadZipFile, zipfile.LargeZipFile, NotImplementedError, EOFError, OSError, ValueError):
+        return Package(problems=(Problem("file", "zip_unreadable"),))
+
+
+def _unpacked(archive: zipfile.ZipFile) -> Package:
+    files: list[tuple[str, bytes]] = []
+    problems: list[Problem] = []
+    left = MOST_BYTES
+    entries = [one for one in archive.infolist() if not one.is_dir()]
+    if len(entries) > MOST_FILES:
+        problems.append(Problem("file", "zip_many", {"most": MOST_FILES}))
+    for entry in entries[:MOST_FILES]:
+        if not entry.filename.lower().endswith((*TEXTS, *PICTURES)):
+            files.append((entry.filename, b""))
+            continue
+        if entry.flag_bits & 1:
+            problems.append(_wrong(entry.filename, "file_locked"))
+            continue
+        most = min(left, MOST_PICTURE_BYTES) + 1
+        try:
+            with archive.open(entry) as opened:
+                found = opened.read(most)
+        except (zipfile.BadZipFile, NotImplementedError, EOFError, OSError, ValueError, RuntimeError):
+            problems.append(_wrong(entry.filename, "file_broken"))
+            continue
+        if len(found) >= most:
+            if most > left:
+                problems.append(Problem("file", "zip_large", {"most": MOST_BYTES // 1_000_000}))
+                break
+            problems.append(_wrong(entry.filename, "file_too_long"))
+            continue
+        left -= len(found)
+        files.append((entry.filename, found))
+    made = of_files(files)
+    return Package(made.texts, made.pictures, (*problems, *made.problems))
+
+
+def path_of(name: str) -> str:
+    """A page's address from its file's name: ``growing/beans.md`` is at ``/growing/beans/``, ``index.md`` at ``/``."""
+    stem = re.sub(r"\.(md|markdown)$", "", name, flags=re.IGNORECASE)
+    parts = stem.split("/")
+    if parts[-1].lower() in ("index", "readme", "_index"):
+        parts.pop()
+    plain = [slugify(part) or slugify(f"page {part}") for part in parts]
+    return "/" + "".join(f"{part}/" for part in plain)
+
+
+def without_common_folder(package: Package) -> Package:
+    """The package without a folder that holds everything, as ZIPs of a folder have."""
+    names = [*package.texts, *package.pictures]
+    tops = {name.partition("/")[0] for name in names}
+    if len(tops) != 1 or not all("/" in name for name in names) or tops & {"pictures", "pages"}:
+        return package
+    cut = len(next(iter(tops))) + 1
+    texts = {name[cut:]: text for name, text in package.texts.items()}
+    pictures = {name[cut:]: body for name, body in package.pictures.items()}
+    return Package(texts, pictures, package.problems)
+
+
+def _unescaped(address: str) -> str:
+    """An address with its percent-encoded letters as they are (RFC 3986, 2.1)."""
+    return _ESCAPED.sub(lambda found: bytes.fromhex(found[0].replace("%", "")).decode(errors="replace"), address)
+
+
+def linked(source: str, name: str, targets: Mapping[str, str]) -> str:
+    """A text whose relative links to files of the package lead to what became of those (``targets``, by name)."""
+    folder = posixpath.dirname(name)
+
+    def follow(found: re.Match[str]) -> str:
+        address, mark, rest = found[2].partition("#")
+        if not address or address.startswith("//") or re.match("[a-z][a-z0-9+.-]*:", address, re.IGNORECASE):
+            return found[0]
+        near = address[1:] if address.startswith("/") else posixpath.join(folder, address)
+        target = targets.get(posixpath.normpath(_unescaped(near)))
+        return f"{found[1]}{target}{mark}{rest}" if target else found[0]
+
+    return _LINK.sub(follow, source)
+
+
+def file_of(path: str) -> str:
+    """The name of the file that a page is written to."""
+    return f"{path.strip('/')}.md" if path != "/" else "index.md"
+
+
+def zipped(files: Iterable[tuple[str, bytes]]) -> bytes:
+    """The files as a ZIP."""
+    out = BytesIO()
+    with zipfile.ZipFile(out, "w", zipfile.ZIP_DEFLATED) as archive:
+        for name, body in _distinct(files):
+            # A moment that is always the same, so that the same pages make the same file.
+            entry = zipfile.ZipInfo(name, (1980, 1, 1, 0, 0, 0))
+            entry.compress_type = zipfile.ZIP_DEFLATED
+            archive.writestr(entry, body)
+    return out.getvalue()
+
+
+def _distinct(files: Iterable[tuple[str, bytes]]) -> Iterator[tuple[str, bytes]]:
+    """No two files of one name, also on disks that don't tell capitals from small letters."""
+    seen: set[str] = set()
+    for name, body in files:
+        stem, dot, end = name.rpartition(".")
+        number, kept = 1, name
+        while kept.casefold() in seen:
+            number += 1
+            kept = f"{stem}-{number}{dot}{end}"
+        seen.add(kept.casefold())
+        yield kept, body

@@ -1,0 +1,88 @@
+"""Where a site is read: its short address on this server, and a domain of its own with what has to be entered for it.
+
+Host names by RFC 1123, in the form of IDNA 2008 (RFC 5891) with the mapping of UTS 46, as browsers send them.
+"""
+
+import re
+from collections.abc import Iterator, Sequence
+from dataclasses import dataclass
+from ipaddress import ip_address
+
+import idna
+
+from hestor.core.errors import Problem
+from hestor.core.pages.paths import is_domain, slug_problems
+from hestor.core.text import lines
+
+_FOLDER = re.compile(r"/[a-z0-9](?:[a-z0-9-]{0,48}[a-z0-9])?")
+_OWN_FOLDERS = ("/_hestor", "/_preview", "/api")
+_LONGEST = 300
+
+
+@dataclass(frozen=True)
+class SiteAddress:
+    """What an owner says of where a site is read.
+
+    ``domain`` is without "www." (empty: none), which stands in front ``with_www``; ``folder`` is ``/seeds``, or empty.
+    """
+
+    slug: str
+    domain: str = ""
+    with_www: bool = False
+    folder: str = ""
+
+    @property
+    def own_host(self) -> str:
+        """The host of the site's own domain, in its one form; empty where it has none."""
+        return f"www.{self.domain}" if self.domain and self.with_www else self.domain
+
+
+def read_domain(typed: str) -> tuple[str, bool]:
+    """A domain as it was typed, or of an address, without "www.", and whether that was there. Raises ValueError."""
+    text = typed.strip()[:_LONGEST].lower()
+    text = re.sub("^[a-z]+://", "", text).partition("/")[0].partition(":")[0].rstrip(".")
+    try:
+        host = idna.encode(text, uts46=True).decode() if text else ""
+    except (idna.IDNAError, UnicodeError) as error:
+        raise ValueError(typed) from error
+    if host and not is_domain(host):
+        raise ValueError(typed)
+    bare = host.removeprefix("www.")
+    return (bare, host != bare) if "." in bare else (host, False)
+
+
+def problems(given: SiteAddress, own_domain: str) -> Iterator[Problem]:
+    """What is wrong with an address by itself; ``own_domain`` is the one below which all sites have short addresses."""
+    yield from slug_problems("slug", given.slug)
+    if given.domain and (not is_domain(given.domain) or given.domain.rpartition(".")[2].isdigit()):
+        yield Problem("domain", "domain_form", {"domain": lines.shorten(given.domain, 60)})
+    elif given.domain and (given.domain == own_domain or given.domain.endswith(f".{own_domain}")):
+        yield Problem("domain", "domain_ours", {"domain": own_domain})
+    if given.folder and (not _FOLDER.fullmatch(given.folder) or given.folder in _OWN_FOLDERS):
+        yield Problem("folder", "folder_form")
+    elif given.folder and not given.domain:
+        yield Problem("folder", "folder_alone")
+
+
+def read_folder(typed: str) -> str:
+    """A folder as it was typed, with a slash in front and none behind."""
+    text = typed.strip().strip("/").lower()
+    return f"/{text}" if text else ""
+
+
+@dataclass(frozen=True)
+class Record:
+    """One line to be entered at the registrar (RFC 1035): the host that it is for, its type, its value."""
+
+    host: str
+    kind: str
+    value: str
+
+
+def records(given: SiteAddress, server: Sequence[str]) -> tuple[Record, ...]:
+    """What has to be entered for a domain so that it leads to the ``server``, whose addresses these are."""
+    if not given.domain:
+        return ()
+    kinds = [("AAAA" if ip_address(one).version == 6 else "A", one) for one in server]
+    other = (Record(f"www.{given.domain}", "CNAME", f"{given.domain}."),)
+    return (*(Record(given.domain, kind, value) for kind, value in kinds), *other)

@@ -1,0 +1,61 @@
+"""Giving a site another address. The ones before lead on to it for as long as no other site takes them."""
+
+from django.conf import settings
+from django.db import transaction
+
+from hestor.core import site_address
+from hestor.core.errors import InvalidInput, NotFound, Problem
+from hestor.core.site_address import SiteAddress
+from hestor.sites.models import FormerHost, Site
+from hestor.sites.selectors.addresses import address_of, hosts_of, site_at
+
+
+def _taken(site: Site, given: SiteAddress) -> list[Problem]:
+    found = []
+    others = Site.objects.exclude(pk=site.pk)
+    if others.filter(slug=given.slug).exists():
+        found.append(Problem("slug", "slug_taken", {"slug": given.slug}))
+    if given.domain and others.filter(domain__in=(given.domain, f"www.{given.domain}")).exists():
+        found.append(Problem("domain", "domain_taken", {"domain": given.domain}))
+    return found
+
+
+def set_address(site_id: int, given: SiteAddress) -> Site:
+    """Keeps another address. Raises InvalidInput with every problem, NotFound.
+
+    A new domain is not led to before it was seen to lead here: until then the short address stays the one in use.
+    """
+    with transaction.atomic():
+        site = Site.objects.filter(pk=site_id).first()
+        if site is None:
+            raise NotFound
+        found = [*site_address.problems(given, settings.SITES_DOMAIN), *_taken(site, given)]
+        if found:
+            raise InvalidInput(found)
+        before = address_of(site)
+        if given == before:
+            return site
+        former, folder = hosts_of(site), site.folder
+        site.slug, site.domain = given.slug, given.domain or None
+        site.with_www, site.folder = given.with_www, given.folder
+        if given.domain != before.domain:
+            site.domain_confirmed = False
+        site.save()
+        _remember(site, former, folder)
+        return site
+
+
+def _remember(site: Site, former: tuple[str, ...], folder: str) -> None:
+    now = hosts_of(site)
+    # Whoever takes an address has it; that another site had it before counts no more.
+    FormerHost.objects.filter(host__in=now).delete()
+    for host in former:
+        if host not in now and site_at(host)[0] is None:
+            FormerHost.objects.update_or_create(host=host, defaults={"site": site, "folder": folder})
+
+
+def confirm(site: Site) -> None:
+    """The site's own domain was seen to lead here: from now on it is the one in use."""
+    if site.domain and not site.domain_confirmed:
+        Site.objects.filter(pk=site.pk).update(domain_confirmed=True)
+        site.domain_confirmed = True

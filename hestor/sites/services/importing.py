@@ -1,0 +1,184 @@
+"""Taking Markdown files with their pictures into a draft: each page by its address, new or in place of what it said.
+
+All is read and compiled first; then it is written in one transaction. What can't be taken is named by its file, and
+the rest is taken all the same.
+"""
+
+import posixpath
+from collections.abc import Iterator, Mapping
+from dataclasses import dataclass, field, replace
+from typing import Any
+
+from django.db import transaction
+from pydantic import ValidationError
+
+from hestor import clock
+from hestor.core.errors import HestorError, InvalidInput, PictureRefused, Problem
+from hestor.core.pages import front_matter, package, paths
+from hestor.core.pages.fields import PageFields
+from hestor.core.pages.package import Package
+from hestor.core.text.markdown import CompiledText
+from hestor.pictures.models import Content
+from hestor.pictures.services import key_of, upload
+from hestor.sites.models import Page, Revision, Site, Text
+from hestor.sites.selectors.page_fields import fields_of
+from hestor.sites.selectors.picture_uses import ADDRESS
+from hestor.sites.services.locking import bump, locked
+from hestor.sites.services.pages import MOST_LEVELS, compiled_within, new_revision, take_out
+
+Wrong = tuple[str, Problem]
+
+
+@dataclass
+class Report:
+    """What an import did: addresses of pages added and changed, how many said the same, and what was not taken."""
+
+    added: list[str] = field(default_factory=list)
+    changed: list[str] = field(default_factory=list)
+    same: int = 0
+    pictures: int = 0
+    problems: list[Wrong] = field(default_factory=list)
+
+
+@dataclass(frozen=True)
+class _Ready:
+    """A page that was read; ``parent`` is the address of the page above it."""
+
+    name: str
+    fields: PageFields
+    compiled: CompiledText
+    parent: str | None
+
+
+def _pictures(site_id: int, found: Package, report: Report) -> dict[str, str]:
+    """The address of each picture of the package, by its name. One that the site has already is not taken again."""
+    targets = {}
+    for name, body in found.pictures.items():
+        key = key_of(body)
+        if not Content.objects.filter(site_id=site_id, key=key).exists():
+            try:
+                picture, is_new = upload(site_id, name, body)
+            except PictureRefused as error:
+                report.problems.append((name, Problem("file", error.code, error.params)))
+                continue
+            key = picture.key
+            report.pictures += is_new
+        targets[name] = ADDRESS + key
+    return targets
+
+
+def _value_problem(error: ValidationError) -> Problem:
+    first = error.errors()[0]
+    return Problem("front_matter", "front_matter_value", {"name": ".".join(map(str, first["loc"]))[:80]})
+
+
+def _given(name: str, text: str) -> tuple[dict[str, Any], list[Problem]]:
+    """A page's fields from its file; what it does not say itself comes from its name."""
+    given, problems = front_matter.read(text)
+    if not given:
+        return {}, problems
+    stem = posixpath.basename(name).rpartition(".")[0]
+    title = given.get("title") or stem.replace("-", " ").replace("_", " ").strip().capitalize() or "…"
+    return {**given, "title": title, "path": given.get("path") or package.path_of(name)}, problems
+
+
+def _read(found: Package, targets: Mapping[str, str], report: Report) -> Iterator[_Ready]:
+    read = {name: _given(name, text) for name, text in found.texts.items()}
+    pages = {name: str(given["path"]) for name, (given, _) in read.items() if given}
+    for name, (given, problems) in read.items():
+        report.problems += [(name, one) for one in problems]
+        if not given:
+            continue
+        given["body"] = package.linked(given["body"], name, {**targets, **pages})
+        parent = given.pop("parent", None)
+        try:
+            fields, compiled = compiled_within({**given, "parent": None})
+        except ValidationError as error:
+            report.problems.append((name, _value_problem(error)))
+        except InvalidInput as error:
+            report.problems += [(name, one) for one in error.problems]
+        except HestorError as error:
+            report.problems.append((name, Problem("body", error.code)))
+        else:
+            yield _Ready(name, fields, compiled, parent if isinstance(parent, str) else None)
+
+
+def _unlike(ready: list[_Ready], here: Mapping[str, Revision], report: Report) -> dict[str, _Ready]:
+    """The pages by their addresses; of two that a person would take for one, the first."""
+    known = {paths.comparable(path): path for path in here}
+    kept: dict[str, _Ready] = {}
+    taken: dict[str, str] = {}
+    for one in ready:
+        path = one.fields.path
+        same = paths.comparable(path)
+        other = taken.get(same) or (known.get(same) if known.get(same) != path else None)
+        if other:
+            report.problems.append((one.name, Problem("path", "path_alike", {"path": path, "other": other})))
+            continue
+        taken[same] = path
+        kept[path] = one
+    return kept
+
+
+def _parents(kept: Mapping[str, _Ready], here: Mapping[str, Revision], report: Report) -> dict[str, str | None]:
+    """The address of the page above each; none for one that is not there, or that would stand below itself."""
+    by_id = {one.page_id: path for path, one in here.items()}
+    above = {path: by_id.get(one.parent_id) if one.parent_id else None for path, one in here.items()}
+    above |= {path: one.parent for path, one in kept.items()}
+    for path, one in kept.items():
+        if one.parent is not None and one.parent not in above:
+            report.problems.append((one.name, Problem("parent", "parent_unknown")))
+            above[path] = None
+        chain, at = [path], above[path]
+        while at is not None and at not in chain and len(chain) <= MOST_LEVELS:
+            chain.append(at)
+            at = above.get(at)
+        if at is not None:
+            code = "parent_loop" if at in chain else "parent_deep"
+            report.problems.append((one.name, Problem("parent", code, {"most": MOST_LEVELS})))
+            above[path] = None
+    return above
+
+
+def _write(site: Site, ready: list[_Ready], report: Report) -> None:
+    drafts = Revision.objects.in_draft_of(site.pk).select_related("text", "page")
+    here = {one.path: one for one in drafts}
+    kept = _unlike(ready, here, report)
+    above = _parents(kept, here, report)
+    new = [path for path in kept if path not in here]
+    pages = dict(zip(new, Page.objects.bulk_create([Page(site=site) for _ in new], batch_size=500), strict=True))
+    pages |= {path: one.page for path, one in here.items()}
+    made: list[Revision] = []
+    for path, one in kept.items():
+        parent = above[path]
+        fields = one.fields.model_copy(update={"parent": pages[parent].pk if parent else None})
+        if path in here:
+            if fields_of(here[path]) == fields:
+                report.same += 1
+                continue
+            take_out(here[path])
+            report.changed.append(path)
+        else:
+            report.added.append(path)
+        made.append(new_revision(site, pages[path], fields, one.compiled, clock.now(), keep=False))
+    for revision, text in zip(made, Text.objects.bulk_create([one.text for one in made], batch_size=200), strict=True):
+        revision.text = text
+    Revision.objects.bulk_create(made, batch_size=200)
+    if made:
+        bump(site, pages=True)
+
+
+def take_in(site_id: int, found: Package) -> Report:
+    """Takes a package into a draft. Nothing of it stops the rest."""
+    report = Report(problems=[("", one) for one in found.problems])
+    whole = package.without_common_folder(found)
+    targets = _pictures(site_id, whole, report)
+    ready = [_at_home(one) for one in _read(whole, targets, report)]
+    with transaction.atomic():
+        _write(locked(site_id), ready, report)
+    return report
+
+
+def _at_home(one: _Ready) -> _Ready:
+    """The home page stands below nothing."""
+    return replace(one, parent=None) if one.fields.path == "/" else one
