@@ -103,7 +103,7 @@ def _changed(before: SiteAddress, given: SiteAddressChange) -> SiteAddress:
             domain, said_www = site_address.read_domain(given.domain)
         except ValueError as error:
             raise InvalidInput([Problem("domain", "domain_form", {"domain": given.domain[:60]})]) from error
-        with_www = said_www if given.with_www is None and said_www else with_www
+        with_www = said_www if given.with_www is None else with_www or said_www
     folder = before.folder if given.folder is None else site_address.read_folder(given.folder)
     slug = before.slug if given.slug is None else given.slug.strip().lower()
     return SiteAddress(slug, domain, with_www and bool(domain), folder if domain else "")
@@ -115,7 +115,9 @@ def show(request: HttpRequest, site: str) -> SiteAddressOut:
     return _out(site_for(request, site, Action.VIEW))
 
 
-@router.patch("/sites/{site}/address", response={200: SiteAddressOut, 403: ProblemOut, 404: ProblemOut, 422: ProblemOut})
+@router.patch(
+    "/sites/{site}/address", response={200: SiteAddressOut, 403: ProblemOut, 404: ProblemOut, 422: ProblemOut}
+)
 def change(request: HttpRequest, site: str, given: SiteAddressChange) -> SiteAddressOut:
     """Gives a site another address at once, for visitors too; the ones before lead on to it."""
     found = site_for(request, site, Action.MANAGE)

@@ -36,6 +36,7 @@ def _fact(key: str, spec: FactSpec) -> dict[str, Any]:
         "visual": spec.visual,
         "takesFillIns": spec.takes_fill_ins,
         "common": spec.common,
+        "quiet": spec.quiet,
         **limits,
         "slots": [_slot(slot) for slot in spec.slots],
     }

@@ -122,3 +122,73 @@ def test_a_copy_is_added_and_opens(server, people):
     page.get_by_role("button", name="Duplicate").click()
     expect(page.get_by_role("textbox", name="Address")).to_have_value(re.compile("-2/$|borrow"))
     expect(page.get_by_text("1 change kept")).to_be_visible()
+
+
+def test_a_page_is_moved_by_the_mouse_and_put_back(server, people):
+    person = people(server).sign_in().open(view="pages")
+    page = person.page
+    expect(page.get_by_role("button", name="Returning seed")).to_be_visible()
+    before = order(page)
+    source = page.get_by_role("row", name=re.compile("^Returning seed"))
+    source.hover()
+    target = page.get_by_role("row", name=re.compile("^Borrowing seed"))
+    box = target.bounding_box()
+    source.locator("[draggable=true]").drag_to(target, target_position={"x": 40, "y": box["height"] * 0.1})
+    expect(page.locator("tbody th button").nth(1)).to_contain_text("Returning seed")
+    page.get_by_role("button", name="Undo").click()
+    expect(page.locator("tbody th button").nth(1)).to_contain_text("Borrowing seed")
+    assert order(page) == before
+
+
+def test_a_deleted_page_comes_back_by_undo(server, people):
+    person = people(server).sign_in().open(view="pages")
+    page = person.page
+    expect(page.get_by_role("button", name="Returning seed")).to_be_visible()
+    before = order(page)
+    page.get_by_role("button", name="Growing guides").click()
+    page.get_by_role("button", name="Delete", exact=True).click()
+    page.get_by_role("button", name="Delete", exact=True).press("Enter")
+    expect(page.get_by_role("button", name="Saving tomato seed")).to_be_hidden()
+    page.get_by_role("button", name="Undo").click()
+    expect(page.get_by_role("button", name="Saving tomato seed")).to_be_visible()
+    assert order(page) == before
+
+
+def test_a_picture_is_dropped_into_a_text(server, people):
+    person = people(server).sign_in().open(view="pages")
+    page = person.page
+    page.get_by_role("button", name="Borrowing seed").click()
+    text = page.get_by_role("textbox", name="What it is about (Markdown)")
+    text.click()
+    page.evaluate(
+        """async () => {
+        const canvas = document.createElement("canvas"); canvas.width = 60; canvas.height = 40;
+        canvas.getContext("2d").fillRect(5, 5, 30, 20);
+        const blob = await new Promise((done) => canvas.toBlob(done, "image/png"));
+        const data = new DataTransfer(); data.items.add(new File([blob], "packet.png", {type: "image/png"}));
+        const paste = new ClipboardEvent("paste", {clipboardData: data, bubbles: true, cancelable: true});
+        document.activeElement.dispatchEvent(paste);
+        }"""
+    )
+    expect(text).to_contain_text("/_hestor/pic-")
+    expect(page.get_by_text("1 change kept")).to_be_visible()
+
+
+def test_pages_go_out_as_files_and_come_back(server, people, tmp_path):
+    person = people(server).sign_in().open(view="pages")
+    page = person.page
+    page.get_by_role("button", name="Import and export").click()
+    with page.expect_download() as taken:
+        page.get_by_role("link", name="Download all pages").click()
+    page.get_by_label("Upload a ZIP").set_input_files(taken.value.path(), timeout=20_000)
+    file = tmp_path / "pages.zip"
+    file.write_bytes(taken.value.path().read_bytes())
+    page.get_by_label("Upload a ZIP").set_input_files(file)
+    expect(page.get_by_text(re.compile("0 pages added · [0-9]+ said the same"))).to_be_visible()
+    expect(page.get_by_text("No changes")).to_be_visible()
+    note = tmp_path / "pond.md"
+    note.write_text("# The pond\n\nFrogs.\n")
+    page.get_by_label("Upload a ZIP").set_input_files(note)
+    expect(page.get_by_text("1 page added")).to_be_visible()
+    expect(page.get_by_role("button", name="The pond")).to_be_visible()
+    assert (person.faults(), person.overflows()) == ([], 0)

@@ -27,6 +27,7 @@ def test_the_first_run(bare_server, people):
     expect(page.get_by_role("combobox", name="In which town?")).to_have_value("Trogen, Switzerland")
     assert person.faults() == []
     page.get_by_role("button", name="Make the site").click()
+    page.get_by_role("link", name="House style").click()
     expect(person.field("Name")).to_have_value("Bücherstube")
     assert bare_server.get("bucherstube.localhost", "/")[0] == 404
     page.get_by_role("button", name="Review and publish").click()

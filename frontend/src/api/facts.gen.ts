@@ -23,6 +23,7 @@ export const FACTS = [
     "visual": false,
     "takesFillIns": false,
     "common": false,
+    "quiet": false,
     "least": 1,
     "most": 120,
     "slots": [
@@ -43,6 +44,7 @@ export const FACTS = [
     "visual": false,
     "takesFillIns": false,
     "common": false,
+    "quiet": false,
     "least": 0,
     "most": 30,
     "slots": [
@@ -60,6 +62,7 @@ export const FACTS = [
     "visual": false,
     "takesFillIns": false,
     "common": false,
+    "quiet": false,
     "least": 0,
     "most": 160,
     "slots": [
@@ -81,6 +84,7 @@ export const FACTS = [
     "visual": false,
     "takesFillIns": false,
     "common": false,
+    "quiet": false,
     "least": 0,
     "most": 320,
     "slots": [
@@ -99,6 +103,7 @@ export const FACTS = [
     "visual": false,
     "takesFillIns": true,
     "common": false,
+    "quiet": false,
     "least": 0,
     "most": 300,
     "slots": [
@@ -116,6 +121,7 @@ export const FACTS = [
     "visual": false,
     "takesFillIns": true,
     "common": false,
+    "quiet": true,
     "least": 1,
     "most": 200,
     "slots": [
@@ -136,6 +142,7 @@ export const FACTS = [
     "visual": false,
     "takesFillIns": true,
     "common": false,
+    "quiet": true,
     "least": 1,
     "most": 200,
     "slots": [
@@ -158,6 +165,7 @@ export const FACTS = [
     "visual": false,
     "takesFillIns": false,
     "common": false,
+    "quiet": true,
     "slots": [
       {
         "place": "search"
@@ -173,6 +181,7 @@ export const FACTS = [
     "visual": false,
     "takesFillIns": false,
     "common": false,
+    "quiet": false,
     "slots": []
   },
   {
@@ -184,6 +193,7 @@ export const FACTS = [
     "visual": true,
     "takesFillIns": false,
     "common": false,
+    "quiet": false,
     "slots": [
       {
         "place": "header"
@@ -210,6 +220,7 @@ export const FACTS = [
     "visual": true,
     "takesFillIns": false,
     "common": false,
+    "quiet": false,
     "slots": []
   },
   {
@@ -221,6 +232,7 @@ export const FACTS = [
     "visual": true,
     "takesFillIns": false,
     "common": false,
+    "quiet": false,
     "slots": []
   },
   {
@@ -232,6 +244,7 @@ export const FACTS = [
     "visual": true,
     "takesFillIns": false,
     "common": false,
+    "quiet": false,
     "least": 24,
     "most": 480,
     "slots": []
@@ -245,6 +258,7 @@ export const FACTS = [
     "visual": true,
     "takesFillIns": false,
     "common": false,
+    "quiet": false,
     "slots": []
   },
   {
@@ -256,6 +270,7 @@ export const FACTS = [
     "visual": true,
     "takesFillIns": false,
     "common": false,
+    "quiet": false,
     "slots": [
       {
         "place": "tab"
@@ -287,6 +302,7 @@ export const FACTS = [
     "visual": true,
     "takesFillIns": false,
     "common": false,
+    "quiet": false,
     "slots": [
       {
         "place": "share"
@@ -302,6 +318,7 @@ export const FACTS = [
     "visual": true,
     "takesFillIns": false,
     "common": false,
+    "quiet": false,
     "slots": [
       {
         "place": "header"
@@ -317,6 +334,7 @@ export const FACTS = [
     "visual": true,
     "takesFillIns": false,
     "common": false,
+    "quiet": false,
     "slots": [
       {
         "place": "links"
@@ -332,6 +350,7 @@ export const FACTS = [
     "visual": true,
     "takesFillIns": false,
     "common": false,
+    "quiet": false,
     "slots": [
       {
         "place": "share",
@@ -348,6 +367,7 @@ export const FACTS = [
     "visual": false,
     "takesFillIns": false,
     "common": false,
+    "quiet": true,
     "slots": [
       {
         "place": "header"
@@ -367,6 +387,7 @@ export const FACTS = [
     "visual": false,
     "takesFillIns": false,
     "common": false,
+    "quiet": true,
     "slots": [
       {
         "place": "header"
@@ -386,6 +407,7 @@ export const FACTS = [
     "visual": false,
     "takesFillIns": false,
     "common": false,
+    "quiet": true,
     "slots": [
       {
         "place": "header",
@@ -402,6 +424,7 @@ export const FACTS = [
     "visual": false,
     "takesFillIns": false,
     "common": false,
+    "quiet": true,
     "slots": []
   },
   {
@@ -413,6 +436,7 @@ export const FACTS = [
     "visual": false,
     "takesFillIns": false,
     "common": false,
+    "quiet": true,
     "slots": []
   },
   {
@@ -424,6 +448,7 @@ export const FACTS = [
     "visual": false,
     "takesFillIns": false,
     "common": false,
+    "quiet": false,
     "slots": [
       {
         "place": "notice"
@@ -439,6 +464,7 @@ export const FACTS = [
     "visual": false,
     "takesFillIns": false,
     "common": false,
+    "quiet": false,
     "slots": [
       {
         "place": "side"
@@ -454,6 +480,7 @@ export const FACTS = [
     "visual": false,
     "takesFillIns": false,
     "common": true,
+    "quiet": false,
     "slots": [
       {
         "place": "footer"
@@ -479,6 +506,7 @@ export const FACTS = [
     "visual": false,
     "takesFillIns": true,
     "common": false,
+    "quiet": false,
     "least": 0,
     "most": 80,
     "slots": [
@@ -496,6 +524,7 @@ export const FACTS = [
     "visual": false,
     "takesFillIns": false,
     "common": false,
+    "quiet": false,
     "slots": [
       {
         "place": "footer"
@@ -511,6 +540,7 @@ export const FACTS = [
     "visual": false,
     "takesFillIns": false,
     "common": false,
+    "quiet": false,
     "slots": []
   },
   {
@@ -522,6 +552,7 @@ export const FACTS = [
     "visual": false,
     "takesFillIns": false,
     "common": false,
+    "quiet": true,
     "slots": [
       {
         "place": "contact"
@@ -537,6 +568,7 @@ export const FACTS = [
     "visual": false,
     "takesFillIns": false,
     "common": false,
+    "quiet": true,
     "slots": [
       {
         "place": "footer"
@@ -555,6 +587,7 @@ export const FACTS = [
     "visual": false,
     "takesFillIns": false,
     "common": true,
+    "quiet": false,
     "least": 0,
     "most": 160,
     "slots": [
@@ -579,6 +612,7 @@ export const FACTS = [
     "visual": false,
     "takesFillIns": false,
     "common": true,
+    "quiet": false,
     "slots": [
       {
         "place": "contact"
@@ -597,6 +631,7 @@ export const FACTS = [
     "visual": false,
     "takesFillIns": false,
     "common": true,
+    "quiet": false,
     "slots": [
       {
         "place": "contact"
@@ -615,6 +650,7 @@ export const FACTS = [
     "visual": false,
     "takesFillIns": false,
     "common": true,
+    "quiet": false,
     "slots": [
       {
         "place": "contact"
@@ -630,6 +666,7 @@ export const FACTS = [
     "visual": false,
     "takesFillIns": false,
     "common": true,
+    "quiet": false,
     "slots": [
       {
         "place": "contact"
@@ -645,6 +682,7 @@ export const FACTS = [
     "visual": false,
     "takesFillIns": false,
     "common": false,
+    "quiet": false,
     "slots": []
   },
   {
@@ -656,6 +694,7 @@ export const FACTS = [
     "visual": false,
     "takesFillIns": false,
     "common": false,
+    "quiet": false,
     "slots": []
   },
   {
@@ -667,6 +706,7 @@ export const FACTS = [
     "visual": false,
     "takesFillIns": false,
     "common": false,
+    "quiet": false,
     "slots": [
       {
         "place": "footer"
@@ -682,6 +722,7 @@ export const FACTS = [
     "visual": false,
     "takesFillIns": false,
     "common": false,
+    "quiet": false,
     "slots": [
       {
         "place": "dated"
@@ -697,6 +738,7 @@ export const FACTS = [
     "visual": false,
     "takesFillIns": false,
     "common": false,
+    "quiet": false,
     "slots": [
       {
         "place": "dated",
@@ -713,6 +755,7 @@ export const FACTS = [
     "visual": false,
     "takesFillIns": false,
     "common": false,
+    "quiet": false,
     "slots": [
       {
         "place": "dated"
@@ -728,6 +771,7 @@ export const FACTS = [
     "visual": false,
     "takesFillIns": false,
     "common": false,
+    "quiet": false,
     "slots": [
       {
         "place": "calendar"
@@ -743,6 +787,7 @@ export const FACTS = [
     "visual": false,
     "takesFillIns": false,
     "common": false,
+    "quiet": false,
     "slots": [
       {
         "place": "hours"
@@ -758,6 +803,7 @@ export const FACTS = [
     "visual": false,
     "takesFillIns": false,
     "common": false,
+    "quiet": false,
     "slots": [
       {
         "place": "cookies"
@@ -773,6 +819,7 @@ export const FACTS = [
     "visual": false,
     "takesFillIns": false,
     "common": false,
+    "quiet": false,
     "slots": []
   }
 ] as const;

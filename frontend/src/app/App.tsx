@@ -39,7 +39,8 @@ function Start({ person }: { person: Person }) {
     <QueryBoundary query={sites}>
       {(all) => {
         const open = all.find((site) => site.slug === lastSite()) ?? all[0];
-        if (open) return <Navigate to={`/${open.slug}/style`} replace />;
+        // A site that nobody has seen yet begins with what it has still to say.
+        if (open) return <Navigate to={`/${open.slug}/${open.live_number ? "style" : "to-say"}`} replace />;
         return person.may_make_sites ? <NewSite first /> : <NoSite />;
       }}
     </QueryBoundary>

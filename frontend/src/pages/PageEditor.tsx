@@ -13,6 +13,7 @@ import { QueryBoundary } from "../ui/QueryBoundary";
 import { usePage } from "./api";
 import { PageActions } from "./PageActions";
 import { PageLook } from "./PageLook";
+import { PageProofs } from "./PageProofs";
 import { SharedParts } from "./SharedParts";
 
 const EventEditor = later(async () => (await import("./EventEditor")).EventEditor);
@@ -157,6 +158,11 @@ export function PageEditor({ page, pages }: { page: Page; pages: Page[] }) {
             <Opened page={now} />
             <PageLook page={page.id} path={now.path} />
           </div>
+          {now.kind !== "not_found" && (
+            <div className="py-3">
+              <PageProofs page={page.id} path={now.path} />
+            </div>
+          )}
           <PageActions page={page} pages={pages} />
         </>
       )}

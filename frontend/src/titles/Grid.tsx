@@ -40,13 +40,14 @@ export function Grid({ pages, readOnly }: { pages: readonly number[]; readOnly: 
   });
   const moved = useRef(false);
   const { row, column } = grid.editing ? grid.at : grid.to;
+  const isEditing = grid.editing !== null;
   useEffect(() => {
-    if (!moved.current) return;
+    if (!moved.current || isEditing) return;
     virtual.scrollToIndex(row, { align: "auto" });
     // A row that was far away is drawn first.
     const timer = requestAnimationFrame(() => focusCell(box.current, { row, column }));
     return () => cancelAnimationFrame(timer);
-  }, [row, column, virtual]);
+  }, [row, column, isEditing, virtual]);
 
   function onKeyDown(event: KeyboardEvent<HTMLDivElement>) {
     if (grid.editing || event.defaultPrevented || !(event.target instanceof HTMLElement)) return;

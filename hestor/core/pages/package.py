@@ -2,8 +2,10 @@
 
 import posixpath
 import re
+import struct
 import unicodedata
 import zipfile
+import zlib
 from collections.abc import Iterable, Iterator, Mapping
 from dataclasses import dataclass, field
 from io import BytesIO
@@ -21,6 +23,11 @@ MOST_PICTURE_BYTES = 40_000_000
 TEXTS = (".md", ".markdown")
 PICTURES = (".png", ".jpg", ".jpeg", ".gif", ".webp", ".svg", ".avif", ".bmp", ".tif", ".tiff", ".ico", ".heic")
 _ESCAPED = re.compile("(?:%[0-9a-f]{2})+", re.IGNORECASE)
+# Whatever the standard library stumbles over in a damaged archive; of some it makes no error of its own.
+_BROKEN = (
+    zipfile.BadZipFile, zlib.error, struct.error, NotImplementedError, EOFError, OSError, ValueError, RuntimeError,
+    LookupError, ArithmeticError,
+)  # fmt: skip
 _LINK = re.compile(r"(!?\[(?:[^\[\]\\]|\\.)*\]\(\s*<?)([^)>\s]+)")
 
 
@@ -89,7 +96,7 @@ def of_zip(body: bytes) -> Package:
     try:
         with zipfile.ZipFile(BytesIO(body)) as archive:
             return _unpacked(archive)
-    except (zipfile.BadZipFile, zipfile.LargeZipFile, NotImplementedError, EOFError, OSError, ValueError):
+    except (zipfile.LargeZipFile, *_BROKEN):
         return Package(problems=(Problem("file", "zip_unreadable"),))
 
 
@@ -111,7 +118,7 @@ def _unpacked(archive: zipfile.ZipFile) -> Package:
         try:
             with archive.open(entry) as opened:
                 found = opened.read(most)
-        except (zipfile.BadZipFile, NotImplementedError, EOFError, OSError, ValueError, RuntimeError):
+        except _BROKEN:
             problems.append(_wrong(entry.filename, "file_broken"))
             continue
         if len(found) >= most:

@@ -63,20 +63,26 @@ def base_of(site: Site) -> str:
     return origin_of(site) + folder_of(site)
 
 
-def site_at(host: str) -> tuple[Site | None, bool]:
-    """The site that a host name (without port) belongs to, and whether that is the one under which it is read.
+# Only what serving needs: this is asked at every view of every public page.
+_SERVED = ("slug", "domain", "live_number", "with_www", "folder", "domain_confirmed")
 
-    By its own domain, with "www." or without, or by its first label; else one that had that host before.
-    """
+
+def holder_of(host: str) -> Site | None:
+    """The site that has a host name (without port): by its own domain, whether with "www." or not, or by its label."""
     label, _, rest = host.partition(".")
-    # Only what serving needs: this is asked at every view of every public page.
-    sites = Site.objects.only("slug", "domain", "live_number", "with_www", "folder", "domain_confirmed")
+    sites = Site.objects.only(*_SERVED)
     if rest == settings.SITES_DOMAIN:
-        found = sites.filter(slug=label).first()
-    else:
-        bare = host.removeprefix("www.")
-        found = sites.filter(domain__in=(host, bare, f"www.{bare}")).first()
-    if found:
+        return sites.filter(slug=label).first()
+    bare = host.removeprefix("www.")
+    return sites.filter(domain__in=(host, bare, f"www.{bare}")).first()
+
+
+def site_at(host: str) -> tuple[Site | None, bool]:
+    """The site that a host name leads to, and whether that is the one under which it is read.
+
+    The one that has it; else the one that had it last.
+    """
+    if found := holder_of(host):
         return found, host == host_of(found)
     former = FormerHost.objects.filter(host=host).values_list("site_id", flat=True).first()
-    return (sites.filter(pk=former).first() if former else None), False
+    return (Site.objects.only(*_SERVED).filter(pk=former).first() if former else None), False

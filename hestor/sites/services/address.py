@@ -7,7 +7,7 @@ from hestor.core import site_address
 from hestor.core.errors import InvalidInput, NotFound, Problem
 from hestor.core.site_address import SiteAddress
 from hestor.sites.models import FormerHost, Site
-from hestor.sites.selectors.addresses import address_of, hosts_of, site_at
+from hestor.sites.selectors.addresses import address_of, holder_of, hosts_of
 
 
 def _taken(site: Site, given: SiteAddress) -> list[Problem]:
@@ -50,7 +50,7 @@ def _remember(site: Site, former: tuple[str, ...], folder: str) -> None:
     # Whoever takes an address has it; that another site had it before counts no more.
     FormerHost.objects.filter(host__in=now).delete()
     for host in former:
-        if host not in now and site_at(host)[0] is None:
+        if host not in now and holder_of(host) is None:
             FormerHost.objects.update_or_create(host=host, defaults={"site": site, "folder": folder})
 
 
