@@ -18,7 +18,7 @@ SMALL, LARGE = 100, 10_000
 _BODY = "Seed keeps best where it is cool, dry and dark. {site} lends it out.\n\n" * 6
 
 
-def _fill(data: Path) -> None:
+def fill(data: Path) -> None:
     """Adds a small and a large site to the demo's data, published once."""
     os.environ |= {"DATA": str(data), "DJANGO_SETTINGS_MODULE": "hestor.config.settings"}
     import django
@@ -154,7 +154,7 @@ def measure() -> Iterator[Figure]:
     """Starts the server with all sites and measures from outside."""
     with tempfile.TemporaryDirectory() as folder:
         data = make_data(Path(folder) / "data")
-        _fill(data)
+        fill(data)
         with Server(data) as server:
             caller = Caller(server)
             small, large = _publish_time(caller, f"bench-{SMALL}"), _publish_time(caller, f"bench-{LARGE}")

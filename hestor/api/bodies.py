@@ -17,7 +17,7 @@ from hestor.api.errors import in_one_shape, own
 from hestor.core.errors import MOST_PROBLEMS, HestorError, InvalidInput, Malformed, Problem, TooBig
 
 MOST_BYTES, MOST_PAGE_BYTES = 64_000, 1_000_000
-_PAGE = re.compile(r"/api/sites/[^/]+/pages(?:/[^/]+)?")
+_PAGE = re.compile(r"/api/sites/[^/]+/pages(?:/[^/]+(?:/look)?)?")
 MOST_TABLE_BYTES = 24_000_000
 _TABLE = re.compile(r"/api/sites/[^/]+/titles(?:/csv)?")
 _DEEPEST = 12

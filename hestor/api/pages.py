@@ -9,8 +9,9 @@ from ninja import Router, Status
 from hestor import clock
 from hestor.api.auth import given_revision, site_for
 from hestor.api.errors import Conflict, field_error
-from hestor.api.schemas import (
-    Identifier,
+from hestor.api.page_schemas import (
+    LookIn,
+    LookOut,
     NamedPage,
     NewEvent,
     NewPage,
@@ -20,14 +21,17 @@ from hestor.api.schemas import (
     PageIn,
     PageMove,
     PageOut,
-    ProblemOut,
     RemovedOut,
 )
+from hestor.api.schemas import Identifier, ProblemOut
 from hestor.core import zones
-from hestor.core.errors import StaleRevision
+from hestor.core.errors import NotFound, StaleRevision
 from hestor.core.pages import fields as page_fields
 from hestor.core.roles import Action
 from hestor.sites.models import RemovedPage, Revision, Site
+from hestor.sites.selectors import previews
+from hestor.sites.selectors.addresses import folder_of
+from hestor.sites.selectors.look import look
 from hestor.sites.selectors.page_fields import current, fields_of
 from hestor.sites.selectors.page_list import page_row, page_rows
 from hestor.sites.services import choosing, page_tree
@@ -158,6 +162,18 @@ def change(request: HttpRequest, site: str, page: Identifier, given: PageChange)
     except StaleRevision as error:
         theirs = PageFull.model_validate(_full(found, current(found.pk, page))).model_dump(mode="json")
         raise Conflict(error, given.model_dump(mode="json", exclude_unset=True), theirs) from error
+
+
+@router.post("/sites/{site}/pages/{page}/look", response={200: LookOut, 404: ProblemOut, 422: ProblemOut})
+def look_at(request: HttpRequest, site: str, page: Identifier, given: LookIn) -> LookOut:
+    """The main part of a page as it would be with words that are being typed; nothing is kept."""
+    found = site_for(request, site, Action.VIEW)
+    ticket = previews.read(given.root + "/")
+    if ticket is None or ticket[0].site != found.pk:
+        raise NotFound
+    root = folder_of(found) + given.root
+    seen = look(found, page, given.model_dump(exclude_unset=True, exclude={"root"}), root, clock.now())
+    return LookOut.model_validate(seen, from_attributes=True)
 
 
 @router.delete("/sites/{site}/pages/{page}", response={204: None, 412: ProblemOut, 422: ProblemOut})

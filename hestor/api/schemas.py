@@ -4,12 +4,10 @@ from datetime import datetime
 from typing import TYPE_CHECKING, Annotated, Any, Literal
 
 from ninja import Schema
-from pydantic import ConfigDict, Field, WithJsonSchema, create_model
+from pydantic import ConfigDict, Field, WithJsonSchema
 
 from hestor.core.changes import Kind
-from hestor.core.events.schedule import Schedule
 from hestor.core.facts.document import SPECS, Facts
-from hestor.core.pages.fields import PageFields
 from hestor.core.places.all import DRAWN
 from hestor.core.places.place import Place
 from hestor.core.roles import Role
@@ -238,114 +236,10 @@ class ProofsIn(Strict):
     at: str = Field(default="", max_length=40)
 
 
-class NewPage(Strict):
-    """A new page from its title: below another, or a post of the news."""
-
-    title: str
-    kind: Literal["page", "post"] = "page"
-    parent: Identifier | None = None
-
-
-class PageMove(Strict):
-    """Where a page is to stand: the page above it, and its place among those below that one (0 is first)."""
-
-    parent: Identifier | None = None
-    index: int = Field(ge=0, le=1_000_000)
-
-
 class PreviewOut(Schema):
     """The address of a private preview of the draft's home page; other pages are below it."""
 
     address: str
-
-
-class NamedPage(Schema):
-    """A page by its title and address."""
-
-    id: int
-    title: str
-    path: str
-
-
-class RemovedOut(Schema):
-    """A deleted page, and until when it can be brought back."""
-
-    id: int
-    title: str
-    path: str
-    removed: datetime
-    gone: datetime
-
-
-class PageOut(PageFields):
-    """A page of the draft. ``address`` is where the public reads it, ``tab_title`` what its tab says.
-
-    ``shown_title`` is its title with the fill-ins filled; ``depth`` how many pages stand above it. A post that is
-    ``held`` was published, and comes out on its day.
-    """
-
-    model_config = ConfigDict(extra="ignore")
-
-    id: int
-    shown_title: str
-    tab_title: str
-    state: Literal["live", "held", "changed", "new"]
-    address: str
-    depth: int
-    body: str = Field(default="", exclude=True)
-
-
-class PageChoice(Strict):
-    """Whether a page is the chosen one."""
-
-    on: bool
-
-
-class PageFull(PageOut):
-    """A page with its text, and the draft's revision that it was read at.
-
-    ``notices`` say what visitors will not see as it was meant, though it was kept.
-    """
-
-    body: str
-    revision: int
-    notices: list[FieldErrorOut]
-
-
-class NewEvent(Strict):
-    """An event to begin with: what it is called, and when it is."""
-
-    title: str = Field(max_length=2000)
-    schedule: Schedule
-
-
-class PageIn(PageFields):
-    """A new page."""
-
-
-def _without_default(schema: dict[str, Any]) -> None:
-    """What is left out stays as it is, so no default stands in for it."""
-    schema.pop("default", None)
-
-
-def _all_optional() -> type[Strict]:
-    """A change of a page: its fields, each of which may be left out."""
-    fields: dict[str, Any] = {
-        name: (
-            Annotated[(field.annotation, *field.metadata)] if field.metadata else field.annotation,
-            Field(default=None, json_schema_extra=_without_default),
-        )
-        for name, field in PageFields.model_fields.items()
-    }
-    doc = "Other words for a page; what is left out stays."
-    made: type[Strict] = create_model("PageChange", __base__=Strict, __doc__=doc, **fields)
-    return made
-
-
-if TYPE_CHECKING:
-    PageChange = Strict
-else:
-    PageChange = _all_optional()
 
 
 class ChangeOut(Schema):

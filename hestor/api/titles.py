@@ -1,6 +1,5 @@
 """The table of titles and descriptions: read, written, sought through, mended, taken out and in as CSV."""
 
-from collections import Counter
 from collections.abc import Iterable, Mapping, Sequence
 
 from django.http import HttpRequest, HttpResponse
@@ -28,7 +27,7 @@ from hestor.core.pages import descriptions, faults, titles, titles_csv
 from hestor.core.pages.faults import KINDS, Field, Row
 from hestor.core.roles import Action
 from hestor.sites.models import Site
-from hestor.sites.selectors.title_table import rows_for, table_of
+from hestor.sites.selectors.title_table import counts_of, rows_for, table_of
 from hestor.sites.services.cells import Cell, write_cells
 
 router = Router(tags=["titles"])
@@ -54,19 +53,16 @@ def _row(row: Row, words: Mapping[faults.Kind, str]) -> TitleRow:
 
 
 def _out(site: Site, rows: Iterable[Row], whole: Sequence[Row]) -> TitlesOut:
-    pages: Counter[str] = Counter()
-    mends: Counter[str] = Counter()
-    for row in whole:
-        for fault in row.faults:
-            pages[fault.kind] += 1
-            mends[fault.kind] += bool(fault.mend)
     known = wording.catalogue("desk", wording.speaking())
     words: dict[faults.Kind, str] = {kind: known[f"fault.{kind}"] for kind in KINDS}
     return TitlesOut.model_construct(
         revision=site.revision,
         count=len(whole),
         rows=[_row(row, words) for row in rows],
-        faults=[FaultCount(kind=kind, pages=pages[kind], mends=mends[kind]) for kind in KINDS if pages[kind]],
+        faults=[
+            FaultCount(kind=kind, pages=pages, mends=mends)
+            for kind, (pages, mends) in counts_of(site, clock.now()).items()
+        ],
         search_cut=round(titles.SEARCH_CUT),
         tab_cut=round(titles.TAB_CUT),
         description_cut=descriptions.MOST_SHOWN,

@@ -42,12 +42,14 @@ class Preview:
     """A private preview of a state that is not, or need not be, live: ``root`` is the address it is under.
 
     ``edition`` is the number of the edition that is previewed, or None for the draft. ``bare`` leaves out the code of
-    others, so that a site can be looked at whatever that code does.
+    others, so that a site can be looked at whatever that code does. ``desk`` is the origin of the desk, which may put
+    words into the page while they are being typed.
     """
 
     root: str
     edition: int | None = None
     bare: bool = False
+    desk: str = ""
 
 
 @lru_cache(maxsize=64)

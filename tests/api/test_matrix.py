@@ -16,6 +16,7 @@ from hestor.pictures.selectors import masters
 from hestor.pictures.services import upload
 from hestor.press.brand_files import PREFIX, BrandFiles
 from hestor.sites.models import RemovedPage, Revision, Site
+from hestor.sites.selectors import previews
 from hestor.sites.services import page_tree
 from hestor.sites.services.pictures import delete
 from tests.conftest import NOW
@@ -23,6 +24,7 @@ from tests.support.pictures import png
 
 VIEW, EDIT, PUBLISH, MANAGE = "view", "edit", "publish", "manage"
 FILE = "a picture, sent as a form"
+LOOK = "words of a page, with the preview that they are seen in"
 # method, path, body, what it needs, the status for whoever may
 CALLS = [
     ("GET", "/sites/{site}", None, VIEW, 200),
@@ -53,6 +55,7 @@ CALLS = [
     ("POST", "/sites/{site}/new-pages", {"title": "T"}, EDIT, 201),
     ("POST", "/sites/{site}/pages/{page}/move", {"parent": None, "index": 0}, EDIT, 200),
     ("POST", "/sites/{site}/pages/{page}/duplicate", None, EDIT, 201),
+    ("POST", "/sites/{site}/pages/{page}/look", LOOK, VIEW, 200),
     ("POST", "/sites/{site}/pages/{page}/home", None, EDIT, 200),
     ("POST", "/sites/{site}/pages/{page}/not-found", {"on": True}, EDIT, 200),
     ("GET", "/sites/{site}/address", None, VIEW, 200),
@@ -175,6 +178,8 @@ def send(client: Client, method: str, path: str, body, site: Site):
     if body == FILE:
         name = "files" if filled.endswith("/import") else "file"
         return client.post(filled, {name: SimpleUploadedFile("b.png", png(40, 30, seed=2))})
+    if body == LOOK:
+        body = {"title": "T", "root": previews.link(site, None, "").partition(":8000")[2]}
     data = json.dumps(body) if body is not None else None
     return client.generic(method, filled, data or "", "application/json", headers={"if-match": str(site.revision)})
 

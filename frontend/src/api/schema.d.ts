@@ -1218,6 +1218,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{site}/pages/{page}/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Look At
+         * @description The main part of a page as it would be with words that are being typed; nothing is kept.
+         */
+        post: operations["hestor_api_pages_look_at"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{site}/pages/{page}/move": {
         parameters: {
             query?: never;
@@ -3000,6 +3020,44 @@ export interface components {
             trim: number[] | null;
             /** Width */
             width: number;
+        };
+        /**
+         * LookIn
+         * @description Words of a page as they are being typed; ``root`` is the path of the preview that they are seen in.
+         */
+        LookIn: {
+            /**
+             * Body
+             * @default
+             */
+            body: string;
+            /**
+             * Own Title
+             * @default
+             */
+            own_title: string;
+            /** Root */
+            root: string;
+            /**
+             * Shows Heading
+             * @default true
+             */
+            shows_heading: boolean;
+            /**
+             * Title
+             * @default
+             */
+            title: string;
+        };
+        /**
+         * LookOut
+         * @description The inside of the page's main part as HTML, and the page's title.
+         */
+        LookOut: {
+            /** Main */
+            main: string;
+            /** Title */
+            title: string;
         };
         /**
          * MendIn
@@ -7904,6 +7962,60 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PageOut"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_pages_look_at: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                page: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LookIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LookOut"];
                 };
             };
             /** @description Not Found */

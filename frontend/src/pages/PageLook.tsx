@@ -1,5 +1,6 @@
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useRef, useState, type RefObject } from "react";
 import { useTranslation } from "react-i18next";
+import { api, result, type Schemas } from "../api/client";
 import { useSelect, useSite } from "../draft/hooks";
 import { PillChoice } from "../ui/PillChoice";
 import { useSettled } from "../ui/useSettled";
@@ -9,6 +10,8 @@ const WIDTHS = { desktop: 1280, tablet: 820, phone: 390 } as const;
 type Kind = keyof typeof WIDTHS;
 const KINDS = ["desktop", "tablet", "phone"] as const;
 const HEIGHT = 608;
+/** What is drawn into the page while it is typed; all else the page is fetched anew for. */
+const TYPED = ["title", "own_title", "body", "shows_heading"] as const;
 
 /** How wide an element is, followed as it changes. */
 function useWidth() {
@@ -23,17 +26,64 @@ function useWidth() {
   return { element, width };
 }
 
-/** The real page of the draft, as visitors on three widths would see it, fetched anew when what was typed is kept. */
+/** Draws what is being typed into the preview, as the press makes it: one asking at a time, the latest words next. */
+function useTyped(page: number, preview: string | undefined, frame: RefObject<HTMLIFrameElement | null>) {
+  const site = useSite().slug;
+  const typed = useSelect((one) => {
+    const open = one.page(page);
+    return JSON.stringify(open ? TYPED.map((name) => open.value(name)) : null);
+  });
+  const first = useRef(typed);
+  const busy = useRef(false);
+  const wanted = useRef(typed);
+  useEffect(() => {
+    wanted.current = typed;
+    if (!preview || typed === first.current || busy.current) return;
+    const { origin, pathname } = new URL(preview);
+    const root = pathname.slice(pathname.indexOf("/_preview/"), -1);
+    async function draw() {
+      busy.current = true;
+      for (let drawn = ""; drawn !== wanted.current;) {
+        drawn = wanted.current;
+        const values = JSON.parse(drawn) as unknown[];
+        const words = Object.fromEntries(TYPED.map((name, index) => [name, values[index]]));
+        try {
+          const look = await result<Schemas["LookOut"]>(
+            api.POST("/api/sites/{site}/pages/{page}/look", {
+              params: { path: { site, page } },
+              body: { root, ...words } as Schemas["LookIn"],
+            }),
+          );
+          frame.current?.contentWindow?.postMessage(look, origin);
+        } catch {
+          // What can't be drawn now is drawn with the next keystroke, or when it was kept.
+          break;
+        }
+      }
+      busy.current = false;
+    }
+    void draw();
+  }, [typed, preview, page, site, frame]);
+}
+
+/** The real page of the draft, as visitors on three widths would see it, drawn anew with each keystroke. */
 export function PageLook({ page, path }: { page: number; path: string }) {
   const { t } = useTranslation();
   const site = useSite().slug;
   const preview = usePreview(site).data;
-  const kept = useSelect((one) => one.page(page)?.state.meta.revision ?? 0);
-  const facts = useSelect((one) => one.facts.state.meta.revision);
-  const version = useSettled(`${String(kept)}-${String(facts)}`, 400);
+  const frame = useRef<HTMLIFrameElement>(null);
+  const rest = useSelect((one) => {
+    const saved = one.page(page)?.state.saved;
+    return saved ? JSON.stringify({ ...saved, ...Object.fromEntries(TYPED.map((name) => [name, ""])) }) : "";
+  });
+  const facts = useSelect((one) => JSON.stringify(one.facts.state.saved));
+  const settled = useSettled(rest + facts, 400);
+  const [version, setVersion] = useState({ of: settled, number: 0 });
+  if (version.of !== settled) setVersion({ of: settled, number: version.number + 1 });
   const [kind, setKind] = useState<Kind>("tablet");
   const { element, width } = useWidth();
   const scale = Math.min(1, width / WIDTHS[kind]);
+  useTyped(page, preview, frame);
   return (
     <div className="dotted sticky top-18 hidden self-start rounded-lg border border-line p-3 xl:block">
       <PillChoice
@@ -46,9 +96,10 @@ export function PageLook({ page, path }: { page: number; path: string }) {
       <div ref={element} className="mt-2 overflow-hidden" style={{ height: HEIGHT }}>
         {preview && width > 0 && (
           <iframe
+            ref={frame}
             title={t("page.look")}
-            src={`${preview}${path.slice(1)}?${version}`}
-            // Another origin than the desk's; its fonts need that origin, and its small script moves nothing here.
+            src={`${preview}${path.slice(1)}?${String(version.number)}`}
+            // Another origin than the desk's; its fonts need that origin, and its small script draws what is typed.
             sandbox="allow-same-origin allow-scripts"
             className="block origin-top-left rounded-sm bg-white shadow-md rtl:origin-top-right"
             style={{ width: WIDTHS[kind], height: HEIGHT / scale, transform: `scale(${String(scale)})` }}

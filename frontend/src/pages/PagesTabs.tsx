@@ -1,11 +1,14 @@
+import { useEffect } from "react";
 import { useTranslation } from "react-i18next";
 import { NavLink } from "react-router";
 import { useSite } from "../draft/hooks";
 
 /** The two ways to look at all pages: as a tree, and as a table of their titles. */
-export function PagesTabs() {
+export function PagesTabs({ other }: { other: { preload: () => Promise<void> } }) {
   const { t } = useTranslation();
   const site = useSite();
+  // Whoever looks at the one is likely to look at the other, which then stands there at once.
+  useEffect(() => void other.preload(), [other]);
   return (
     <nav aria-label={t("pages.ways")} className="flex gap-1 px-6 pb-3">
       {(["pages", "titles"] as const).map((way) => (

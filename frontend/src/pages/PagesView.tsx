@@ -7,6 +7,7 @@ import { UndoButtons } from "../draft/UndoButtons";
 import { useUndoKeys } from "../draft/useUndoKeys";
 import { useFormat } from "../i18n/format";
 import { useComesIntoView, useNamed, type Named } from "../ui/named";
+import { TitlesView } from "../titles";
 import { ActionLink } from "../ui/ActionLink";
 import { later } from "../ui/later";
 import { QueryBoundary } from "../ui/QueryBoundary";
@@ -211,7 +212,7 @@ export function PagesView() {
   return (
     <div className="min-h-[calc(100vh-60px)] bg-paper">
       <ViewHead title={t("view.pages")} lead={t("pages.lead")} />
-      <PagesTabs />
+      <PagesTabs other={TitlesView} />
       {!adds && (
         <p className="px-6 pb-3">
           {mayEdit && <ActionLink onClick={() => setAdds("page")}>{t("addPage.addOne")}</ActionLink>}

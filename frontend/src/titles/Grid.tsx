@@ -1,10 +1,23 @@
 import { useVirtualizer } from "@tanstack/react-virtual";
-import { useEffect, useRef, type KeyboardEvent } from "react";
+import { useCallback, useEffect, useRef, useSyncExternalStore, type KeyboardEvent } from "react";
 import { useTranslation } from "react-i18next";
 import { focusCell, GridRow, TEMPLATE } from "./GridRow";
 import { COLUMNS, useGrid, type Grid as GridState, type Spot } from "./useGrid";
 
 const PAGE = 10;
+/** How high a row is where its cells stand side by side: three lines, of which longer ones are cut. */
+const ROW = 76;
+const WIDE = matchMedia("(min-width: 1024px)");
+
+function useNarrow(): boolean {
+  return !useSyncExternalStore(
+    (changed) => {
+      WIDE.addEventListener("change", changed);
+      return () => WIDE.removeEventListener("change", changed);
+    },
+    () => WIDE.matches,
+  );
+}
 
 /** Where a key leads; null for one that leads nowhere. */
 function led({ at, to }: GridState, event: KeyboardEvent, rows: number, rtl: boolean): Spot | null {
@@ -29,16 +42,20 @@ export function Grid({ pages, readOnly }: { pages: readonly number[]; readOnly: 
   const { t } = useTranslation();
   const grid = useGrid(pages, readOnly);
   const box = useRef<HTMLDivElement>(null);
+  const narrow = useNarrow();
   // What it gives is asked anew at each rendering, which is what its library needs.
   // eslint-disable-next-line react-hooks/incompatible-library
   const virtual = useVirtualizer({
     count: pages.length,
     getScrollElement: () => box.current,
-    estimateSize: () => 57,
-    overscan: 8,
+    estimateSize: () => (narrow ? 260 : ROW),
+    overscan: 4,
     getItemKey: (index) => pages[index] ?? index,
   });
   const moved = useRef(false);
+  const onMoved = useCallback(() => {
+    moved.current = true;
+  }, []);
   const { row, column } = grid.editing ? grid.at : grid.to;
   const isEditing = grid.editing !== null;
   useEffect(() => {
@@ -55,10 +72,10 @@ export function Grid({ pages, readOnly }: { pages: readonly number[]; readOnly: 
     const rtl = getComputedStyle(event.currentTarget).direction === "rtl";
     const next = led(grid, event, pages.length, rtl);
     moved.current = true;
-    if (next) grid.go(next, event.shiftKey);
-    else if (event.key === "Enter" || event.key === "F2") grid.edit();
-    else if (event.key === "Delete" || event.key === "Backspace") grid.clear();
-    else if (event.key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey) grid.edit(event.key);
+    if (next) grid.actions.go(next, event.shiftKey);
+    else if (event.key === "Enter" || event.key === "F2") grid.actions.edit();
+    else if (event.key === "Delete" || event.key === "Backspace") grid.actions.clear();
+    else if (event.key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey) grid.actions.edit(event.key);
     else return;
     event.preventDefault();
   }
@@ -76,12 +93,12 @@ export function Grid({ pages, readOnly }: { pages: readonly number[]; readOnly: 
       onKeyDown={onKeyDown}
       onCopy={(event) => {
         if (grid.editing) return;
-        event.clipboardData.setData("text/plain", grid.copied());
+        event.clipboardData.setData("text/plain", grid.actions.copied());
         event.preventDefault();
       }}
       onPaste={(event) => {
         if (grid.editing) return;
-        grid.paste(event.clipboardData.getData("text/plain"));
+        grid.actions.paste(event.clipboardData.getData("text/plain"));
         event.preventDefault();
       }}
     >
@@ -100,20 +117,21 @@ export function Grid({ pages, readOnly }: { pages: readonly number[]; readOnly: 
           return page === undefined ? null : (
             <div
               key={item.key}
-              ref={virtual.measureElement}
+              // Side by side all rows are of one height; stacked, each is as high as its words.
+              ref={narrow ? virtual.measureElement : undefined}
               data-index={item.index}
-              className="absolute inset-x-0 top-0"
-              style={{ transform: `translateY(${String(item.start)}px)` }}
+              className="absolute inset-x-0 top-0 contain-content"
+              style={{ transform: `translateY(${String(item.start)}px)`, height: narrow ? undefined : ROW }}
               role="presentation"
             >
               <GridRow
                 page={page}
                 index={item.index}
-                grid={grid}
+                state={grid.ofRow(item.index)}
+                actions={grid.actions}
                 readOnly={readOnly}
-                onMoved={() => {
-                  moved.current = true;
-                }}
+                narrow={narrow}
+                onMoved={onMoved}
               />
             </div>
           );

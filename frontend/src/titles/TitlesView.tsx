@@ -4,7 +4,7 @@ import { ConflictChoice } from "../draft/ConflictChoice";
 import { useSelect, useSite, useStore } from "../draft/hooks";
 import { UndoButtons } from "../draft/UndoButtons";
 import { useUndoKeys } from "../draft/useUndoKeys";
-import { PagesTabs } from "../pages";
+import { PagesTabs, PagesView } from "../pages";
 import { ActionLink } from "../ui/ActionLink";
 import { ErrorNotice } from "../ui/ErrorNotice";
 import { SearchField } from "../ui/SearchField";
@@ -65,7 +65,7 @@ export function TitlesView() {
   return (
     <div className="min-h-[calc(100vh-60px)] bg-paper">
       <ViewHead title={t("view.pages")} lead={t("titles.lead")} />
-      <PagesTabs />
+      <PagesTabs other={PagesView} />
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2 px-6 pb-3">
         <SearchField label={t("titles.findPage")} value={sought} onType={setSought} />
         {!readOnly && <UndoButtons />}

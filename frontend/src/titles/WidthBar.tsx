@@ -1,15 +1,13 @@
-import { useTranslation } from "react-i18next";
-
 interface Props {
   width: number;
   cut: number;
   tabWidth: number;
   tabCut: number;
+  said: string;
 }
 
 /** How much of the line of a search result a title takes; what is past its end is cut. The tick: where a tab ends. */
-export function WidthBar({ width, cut, tabWidth, tabCut }: Props) {
-  const { t } = useTranslation();
+export function WidthBar({ width, cut, tabWidth, tabCut, said }: Props) {
   const share = Math.min(1, width / cut);
   const tab = (tabCut / tabWidth) * share;
   return (
@@ -23,9 +21,7 @@ export function WidthBar({ width, cut, tabWidth, tabCut }: Props) {
           <i className="absolute -inset-y-0.5 w-px bg-ink" style={{ insetInlineStart: `${String(tab * 100)}%` }} />
         )}
       </span>
-      <span className={`text-[11px] tabular-nums ${width > cut ? "text-warn" : "text-soft"}`}>
-        {t("titles.width", { width, cut })}
-      </span>
+      <span className={`text-[11px] tabular-nums ${width > cut ? "text-warn" : "text-soft"}`}>{said}</span>
     </span>
   );
 }

@@ -1,4 +1,4 @@
-import { useCallback, useState } from "react";
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { TITLE_FIELDS } from "../api/facts.gen";
 import { useStore } from "../draft/hooks";
 import { cellKey, type TitleField } from "../draft/titles";
@@ -13,11 +13,8 @@ export interface Spot {
 export const COLUMNS: readonly TitleField[] = ["title", "own_title", "summary", "menu_title"];
 if (COLUMNS.length !== TITLE_FIELDS.length) throw new Error("each field has a column");
 
-export interface Grid {
-  at: Spot;
-  /** The other end of what is selected; the same cell where only one is. */
-  to: Spot;
-  editing: { initial: string | null } | null;
+/** What can be done in the table; the same object for as long as the table stands. */
+export interface Actions {
   go: (spot: Spot, extend?: boolean) => void;
   edit: (initial?: string) => void;
   stop: () => void;
@@ -25,7 +22,25 @@ export interface Grid {
   paste: (text: string) => void;
   clear: () => void;
   copied: () => string;
-  isSelected: (spot: Spot) => boolean;
+}
+
+export interface Grid {
+  at: Spot;
+  /** The other end of what is selected; the same cell where only one is. */
+  to: Spot;
+  editing: { initial: string | null } | null;
+  actions: Actions;
+  /** As much of the state as a row draws: nothing for rows that nothing is selected in. */
+  ofRow: (row: number) => RowState | undefined;
+}
+
+/** What is selected in a row, from column to column; where one is, which cell has the focus, what is edited. */
+export interface RowState {
+  from: number;
+  to: number;
+  at: number | null;
+  focus: number | null;
+  editing: string | null | undefined;
 }
 
 function between(one: number, other: number): number[] {
@@ -65,77 +80,82 @@ export function useGrid(pages: readonly number[], readOnly: boolean): Grid {
   const [at, setAt] = useState<Spot>({ row: 0, column: 0 });
   const [to, setTo] = useState<Spot>({ row: 0, column: 0 });
   const [editing, setEditing] = useState<Grid["editing"]>(null);
-  const inside = useCallback(
-    ({ row, column }: Spot): Spot => ({
-      row: Math.max(0, Math.min(row, pages.length - 1)),
-      column: Math.max(0, Math.min(column, COLUMNS.length - 1)),
-    }),
-    [pages.length],
-  );
-  const go = useCallback(
-    (spot: Spot, extend = false) => {
-      const next = inside(spot);
-      setTo(next);
-      if (!extend) setAt(next);
-      setEditing(null);
-    },
-    [inside],
-  );
-  const key = ({ row, column }: Spot): string | null => {
-    const [page, field] = [pages[row], COLUMNS[column]];
+  const now = useRef({ at, to, pages, readOnly });
+  useEffect(() => {
+    now.current = { at, to, pages, readOnly };
+  }, [at, to, pages, readOnly]);
+
+  const key = useCallback(({ row, column }: Spot): string | null => {
+    const [page, field] = [now.current.pages[row], COLUMNS[column]];
     return page === undefined || !field ? null : cellKey(page, field);
-  };
-  const put = (cells: [Spot, string][]) => {
-    if (readOnly) return;
-    const values = cells.flatMap(([spot, text]) => {
-      const name = key(spot);
-      return name === null ? [] : [[name, text.replace(/\s*\n\s*/g, " ").trim()] as const];
+  }, []);
+
+  const actions = useMemo((): Actions => {
+    const put = (cells: [Spot, string][]) => {
+      if (now.current.readOnly) return;
+      const values = cells.flatMap(([spot, text]) => {
+        const name = key(spot);
+        return name === null ? [] : [[name, text.replace(/\s*\n\s*/g, " ").trim()] as const];
+      });
+      store.choose("titles", Object.fromEntries(values));
+    };
+    const rows = () => between(now.current.at.row, now.current.to.row);
+    const columns = () => between(now.current.at.column, now.current.to.column);
+    const selected = () => rows().flatMap((row) => columns().map((column): Spot => ({ row, column })));
+    const inside = ({ row, column }: Spot): Spot => ({
+      row: Math.max(0, Math.min(row, now.current.pages.length - 1)),
+      column: Math.max(0, Math.min(column, COLUMNS.length - 1)),
     });
-    store.choose("titles", Object.fromEntries(values));
+    return {
+      go: (spot, extend = false) => {
+        const next = inside(spot);
+        setTo(next);
+        if (!extend) setAt(next);
+        setEditing(null);
+      },
+      edit: (initial) => {
+        if (!now.current.readOnly) setEditing({ initial: initial ?? null });
+      },
+      stop: () => setEditing(null),
+      commit: (text) => {
+        put([[now.current.at, text]]);
+        setEditing(null);
+      },
+      paste: (text) => {
+        const cells = cellsFrom(text);
+        const only = cells.length === 1 && cells[0]?.length === 1 ? (cells[0][0] ?? "") : null;
+        const [row = 0] = rows();
+        const [column = 0] = columns();
+        if (only !== null) put(selected().map((spot) => [spot, only]));
+        else
+          put(
+            cells.flatMap((line, down) =>
+              line.map((cell, along): [Spot, string] => [{ row: row + down, column: column + along }, cell]),
+            ),
+          );
+      },
+      clear: () => put(selected().map((spot) => [spot, ""])),
+      copied: () =>
+        rows()
+          .map((row) =>
+            columns()
+              .map((column) => String(store.titles?.value(key({ row, column }) ?? "") ?? ""))
+              .join("\t"),
+          )
+          .join("\n"),
+    };
+  }, [store, key]);
+
+  const ofRow = (row: number): RowState | undefined => {
+    const inRow = row >= Math.min(at.row, to.row) && row <= Math.max(at.row, to.row);
+    if (!inRow) return undefined;
+    return {
+      from: Math.min(at.column, to.column),
+      to: Math.max(at.column, to.column),
+      at: at.row === row ? at.column : null,
+      focus: to.row === row ? to.column : null,
+      editing: editing && at.row === row ? editing.initial : undefined,
+    };
   };
-  const selected = (): Spot[] =>
-    between(at.row, to.row).flatMap((row) => between(at.column, to.column).map((column) => ({ row, column })));
-  return {
-    at,
-    to,
-    editing,
-    go,
-    edit: (initial) => {
-      if (!readOnly) setEditing({ initial: initial ?? null });
-    },
-    stop: () => setEditing(null),
-    commit: (text) => {
-      put([[at, text]]);
-      setEditing(null);
-    },
-    paste: (text) => {
-      const cells = cellsFrom(text);
-      const only = cells.length === 1 && cells[0]?.length === 1 ? (cells[0][0] ?? "") : null;
-      const spots = selected();
-      const start = { row: Math.min(at.row, to.row), column: Math.min(at.column, to.column) };
-      if (only !== null) put(spots.map((spot) => [spot, only]));
-      else
-        put(
-          cells.flatMap((row, down) =>
-            row.map((cell, along): [Spot, string] => [{ row: start.row + down, column: start.column + along }, cell]),
-          ),
-        );
-    },
-    clear: () => put(selected().map((spot) => [spot, ""])),
-    copied: () => {
-      const titles = store.titles;
-      return between(at.row, to.row)
-        .map((row) =>
-          between(at.column, to.column)
-            .map((column) => String(titles?.value(key({ row, column }) ?? "") ?? ""))
-            .join("\t"),
-        )
-        .join("\n");
-    },
-    isSelected: ({ row, column }) =>
-      row >= Math.min(at.row, to.row) &&
-      row <= Math.max(at.row, to.row) &&
-      column >= Math.min(at.column, to.column) &&
-      column <= Math.max(at.column, to.column),
-  };
+  return { at, to, editing, actions, ofRow };
 }

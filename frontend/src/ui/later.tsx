@@ -1,4 +1,4 @@
-import { lazy, Suspense, type ComponentType } from "react";
+import { lazy, Suspense, useState, type ComponentType } from "react";
 import { useTranslation } from "react-i18next";
 
 function Fetching() {
@@ -10,14 +10,24 @@ function Fetching() {
   );
 }
 
+type Later<Props> = ComponentType<Props> & {
+  /** Fetches the part before it is shown, so that nothing has to be waited for then. */
+  preload: () => Promise<void>;
+};
+
 /** A part of the desk that is fetched when it is first shown, so that the desk itself comes sooner. */
-export function later<Props extends object>(fetch: () => Promise<ComponentType<Props>>): ComponentType<Props> {
-  const Part = lazy(async () => ({ default: await fetch() })) as unknown as ComponentType<Props>;
-  return function Later(props: Props) {
+export function later<Props extends object>(fetch: () => Promise<ComponentType<Props>>): Later<Props> {
+  let fetched: ComponentType<Props> | null = null;
+  const load = async () => (fetched = await fetch());
+  const Part = lazy(async () => ({ default: await load() })) as unknown as ComponentType<Props>;
+  function Later(props: Props) {
+    // What is there already is drawn at once: React keeps a fallback for a while once it was shown.
+    const [Shown] = useState<ComponentType<Props>>(() => fetched ?? Part);
     return (
       <Suspense fallback={<Fetching />}>
-        <Part {...props} />
+        <Shown {...props} />
       </Suspense>
     );
-  };
+  }
+  return Object.assign(Later, { preload: async () => void (await load()) });
 }

@@ -30,6 +30,7 @@ COMPILER_VERSION = 5
 _OPEN, _CLOSE, _ROOT = "\ufdd0", "\ufdd1", "\ufdd2"
 _PLACEHOLDERS = re.compile("[\ufdd0-\ufdef]")
 _FILL = re.compile(f"{_OPEN}([^{_CLOSE}]*){_CLOSE}")
+_QUOTED = re.compile("'[{}']")
 _EXCERPT = 155
 """About as many characters as a search result shows."""
 _TAGS = set("a b blockquote br code del em h2 h3 h4 h5 h6 hr i img li ol p pre s strong".split()) | set(
@@ -73,11 +74,14 @@ def _open_fillins(state: StateCore) -> None:
                 token.content = "".join(p if isinstance(p, str) else _placeholder(p) for p in parts)
 
 
+_ADDRESSED = {"link_open": "href", "image": "src"}
+
+
 def _root_addresses(state: StateCore) -> None:
     """Marks addresses that begin at the site's root, so that a look at an edition stays inside it."""
     for block in state.tokens:
         for token in block.children or ():
-            for name in ("href", "src"):
+            if name := _ADDRESSED.get(token.type):
                 value = str(token.attrGet(name) or "")
                 if value.startswith("/") and not value.startswith("//"):
                     token.attrSet(name, _ROOT + value)
@@ -132,6 +136,9 @@ class _Addresses(LinkifyIt):
 
     def pretest(self, text: str) -> bool:
         """Whether there may be one; a text with a word longer than any address is not worth the time."""
+        # Each kind of address has one of these, and hardly any line of words has.
+        if not any(mark in text for mark in (":", "@", "www.", "WWW.", "Www.")):
+            return False
         return bool(super().pretest(text)) and max(map(len, text.split()), default=0) <= _LONGEST_ADDRESS
 
     def match_at_start(self, text: str) -> Any:
@@ -193,6 +200,10 @@ def compile_text(source: str) -> CompiledText:
 
 def problems(field: str, source: str) -> list[Problem]:
     """Fill-ins of a page text that are unknown or unclosed, by their place in the source."""
+    # Where all braces of the whole source are good and nothing is quoted, none in its parts can be amiss; which is told
+    # much faster than by reading it as Markdown.
+    if "{" not in source or not (_QUOTED.search(source) or next(fillins.problems(field, source), None)):
+        return []
     found: list[Problem] = []
     starts = [0, *accumulate(len(line) for line in source.splitlines(keepends=True))]
     for block in _AS_TYPED.parse(source):

@@ -87,6 +87,14 @@
     });
   }
 
+  // In a private preview of the draft the desk shows the words of the page while they are being typed.
+  const desk = document.querySelector('meta[name="desk"]')?.content;
+  if (desk)
+    addEventListener("message", ({ origin, source, data }) => {
+      if (origin !== desk || source !== parent || typeof data?.main !== "string") return;
+      document.querySelector("main").innerHTML = data.main;
+    });
+
   const marks = { tabindex: "0", role: "group", "aria-labelledby": "scrolls" };
   const mark = ([box, wide]) => {
     for (const [name, value] of Object.entries(marks)) wide ? box.setAttribute(name, value) : box.removeAttribute(name);

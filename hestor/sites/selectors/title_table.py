@@ -1,6 +1,7 @@
 """The table of titles and descriptions of a draft: every page, with what is amiss over all of them."""
 
-from collections.abc import Sequence
+from collections import Counter
+from collections.abc import Mapping, Sequence
 from datetime import datetime
 from threading import Lock
 from typing import Any, NamedTuple
@@ -11,7 +12,7 @@ from hestor.core import zones
 from hestor.core.dates import patterns
 from hestor.core.facts import clock
 from hestor.core.pages import descriptions, tree
-from hestor.core.pages.faults import House, NamedPage, Row, rows_of
+from hestor.core.pages.faults import KINDS, House, Kind, NamedPage, Row, rows_of
 from hestor.core.text import markdown
 from hestor.sites.models import Edition, Revision, Site
 from hestor.sites.selectors.page_list import Naming, naming_of
@@ -54,6 +55,7 @@ def _named(site: Site, naming: Naming, found: _Found) -> NamedPage:
 
 
 _TABLES: LRUCache[Any, tuple[Row, ...]] = LRUCache(8)
+_COUNTS: LRUCache[Any, Mapping[Kind, tuple[int, int]]] = LRUCache(8)
 
 
 def _key(site: Site, now: datetime) -> tuple[Any, ...]:
@@ -76,6 +78,18 @@ def table_of(site: Site, now: datetime) -> tuple[Row, ...]:
     return rows_of([_named(site, naming, row) for row in (*placed, *posts)], house)
 
 
+@cached(_COUNTS, key=_key, lock=Lock())
+def counts_of(site: Site, now: datetime) -> Mapping[Kind, tuple[int, int]]:
+    """On how many pages each fault is, and for how many of those there is a mend; only those that there are."""
+    pages: Counter[Kind] = Counter()
+    mends: Counter[Kind] = Counter()
+    for row in table_of(site, now):
+        for fault in row.faults:
+            pages[fault.kind] += 1
+            mends[fault.kind] += bool(fault.mend)
+    return {kind: (pages[kind], mends[kind]) for kind in KINDS if pages[kind]}
+
+
 def rows_for(site: Site, pages: Sequence[int], now: datetime) -> list[Row]:
     """The rows of some pages."""
     wanted = set(pages)
@@ -85,3 +99,4 @@ def rows_for(site: Site, pages: Sequence[int], now: datetime) -> list[Row]:
 def clear_caches() -> None:
     """Empties the cache, as after another database was put in place."""
     _TABLES.clear()
+    _COUNTS.clear()
