@@ -4,8 +4,9 @@ A mend is new words for some of a page's own fields. It is a proposal: nothing i
 """
 
 from collections import Counter, defaultdict
-from collections.abc import Iterable, Iterator, Mapping, Sequence
+from collections.abc import Callable, Iterable, Iterator, Mapping, Sequence
 from dataclasses import dataclass, field
+from datetime import date
 from typing import Literal
 
 import regex
@@ -27,6 +28,7 @@ KINDS: tuple[Kind, ...] = (
 _MOST_REPEATED = 3
 _LONG_WORD = 4
 _WORD = regex.compile(r"[\p{L}\p{M}\p{N}’']+")
+_FIRST = regex.compile(r".*?[.!?。！？؟](?=\s|$)")
 _SENTENCE = regex.compile(r"^.*[.!?。！？؟…](?=\s|$)", regex.DOTALL)
 
 
@@ -42,7 +44,7 @@ class NamedPage:
     summary: str = ""
     excerpt: str = ""
     section: str = ""
-    day: str = ""
+    published: date | None = None
 
 
 Field = Literal["title", "own_title", "menu_title", "summary"]
@@ -74,11 +76,15 @@ class Row:
 
 @dataclass(frozen=True)
 class House:
-    """What of the house style titles and descriptions are held to; ``former`` are names that the site had before."""
+    """What of the house style titles and descriptions are held to.
+
+    ``former`` are names that the site had before; ``day`` writes a day in the site's own form.
+    """
 
     titling: Titling
     description: str = ""
     former: Sequence[str] = ()
+    day: Callable[[date], str] = date.isoformat
 
 
 class _Table:
@@ -150,7 +156,7 @@ class _Table:
         if self._first[shown.casefold()] == page.page_id:
             yield Fault("title_twin")
             return
-        apart = page.day or page.section
+        apart = self._house.day(page.published) if page.published else page.section
         title = f"{page.title} ({apart})" if apart else ""
         is_new = bool(title) and self.shown(_with(page, title=title)).casefold() not in self._counts
         yield Fault("title_twin", {"title": title} if is_new and not page.own_title else {})
@@ -187,7 +193,7 @@ def _with(page: NamedPage, title: str) -> NamedPage:
 
 
 def _first_sentence(text: str) -> str:
-    found = regex.match(r".*?[.!?。！？؟](?=\s|$)", text)
+    found = _FIRST.match(text)
     return found[0] if found else text
 
 

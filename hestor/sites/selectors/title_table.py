@@ -38,9 +38,7 @@ def former_names(site: Site) -> tuple[str, ...]:
     return tuple(dict.fromkeys(name for name in names if name and name != site.facts.name))
 
 
-def _named(site: Site, naming: Naming, found: _Found) -> NamedPage:
-    values, facts = naming.titling.values, site.facts
-    day = patterns.format_day(found.published, clock.short_form(facts), facts.language) if found.published else ""
+def _named(naming: Naming, found: _Found) -> NamedPage:
     return NamedPage(
         found.page_id,
         found.path,
@@ -48,9 +46,9 @@ def _named(site: Site, naming: Naming, found: _Found) -> NamedPage:
         found.own_title,
         found.menu_title,
         found.summary,
-        markdown.filled_plain(found.text__excerpt, values),
+        markdown.filled_plain(found.text__excerpt, naming.titling.values),
         naming.section(found.page_id, found.kind),
-        day,
+        found.published,
     )
 
 
@@ -74,8 +72,14 @@ def table_of(site: Site, now: datetime) -> tuple[Row, ...]:
     posts.sort(key=lambda row: (str(row.published or ""), row.path), reverse=True)
     listed = descriptions.of_list(naming.filled(row.title) for row in posts)
     placed = [row._replace(text__excerpt=row.text__excerpt or listed) if row.kind == "news" else row for row in placed]
-    house = House(naming.titling, site.facts.description, former_names(site))
-    return rows_of([_named(site, naming, row) for row in (*placed, *posts)], house)
+    facts, form = site.facts, clock.short_form(site.facts)
+    house = House(
+        naming.titling,
+        facts.description,
+        former_names(site),
+        lambda day: patterns.format_day(day, form, facts.language),
+    )
+    return rows_of([_named(naming, row) for row in (*placed, *posts)], house)
 
 
 @cached(_COUNTS, key=_key, lock=Lock())

@@ -1,6 +1,7 @@
 """What is amiss with titles and descriptions, and the mends: each mend ends the fault that it is for."""
 
 from dataclasses import replace
+from datetime import date
 
 import pytest
 from hypothesis import given
@@ -65,8 +66,8 @@ def test_a_long_description_ends_with_its_last_whole_sentence():
 def test_twins_are_told_apart_by_their_section_or_their_day():
     same = (page(1, "Rules", section="Borrowing"), page(2, "Rules", section="Returning"), page(3, "Rules"))
     assert found(*same) == [{"title_twin": {}}, {"title_twin": {"title": "Rules (Returning)"}}, {"title_twin": {}}]
-    posts = (page(1, "Swap day", day="1 May"), page(2, "Swap day", day="8 May"))
-    assert found(*posts)[1] == {"title_twin": {"title": "Swap day (8 May)"}}
+    posts = (page(1, "Swap day", published=date(2026, 5, 1)), page(2, "Swap day", published=date(2026, 5, 8)))
+    assert found(*posts)[1] == {"title_twin": {"title": "Swap day (2026-05-08)"}}
 
 
 def test_descriptions_alike_give_way_to_the_pages_own_words():
