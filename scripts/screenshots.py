@@ -41,19 +41,32 @@ def _brand(page: Page, server: Server) -> None:
     page.get_by_text("On dark grounds it stands on a light plate.").wait_for()
     page.evaluate("document.getElementById('brand').scrollIntoView()")
     _shot(page, "logo-and-icon")
-    page.goto(f"{server.desk}/silberpfad/style#clock")
-    page.get_by_role("group", name="Time of the day").get_by_role("radio").first.wait_for()
-    page.evaluate("document.getElementById('clock').scrollIntoView()")
-    _shot(page, "dates")
-    page.goto(f"{server.desk}/narjis/style")
-    icon = page.get_by_role("group", name="Icon", exact=True)
-    icon.get_by_role("button", name="Make one").click()
-    icon.get_by_role("radio", name="Leaf").wait_for(state="attached")
-    icon.evaluate("row => scrollTo(0, row.offsetTop - 70)")
-    _shot(page, "icon-maker")
-    page.goto(f"{server.desk}/quillmere/pictures")
-    page.get_by_role("button", name="Open beans.svg").click()
-    _shot(page, "pictures")
+
+
+def _words(page: Page, server: Server) -> None:
+    page.goto(f"{server.desk}/quillmere/pages")
+    page.get_by_role("button", name="Borrowing seed").wait_for()
+    _shot(page, "pages")
+    page.get_by_role("button", name="Borrowing seed").click()
+    page.set_viewport_size({"width": 1440, "height": 900})
+    page.get_by_role("textbox", name="What it is about (Markdown)").wait_for()
+    page.frame_locator("iframe").get_by_role("heading", level=1).wait_for()
+    page.evaluate("scrollTo(0, 280)")
+    _shot(page, "editor")
+    page.set_viewport_size({"width": 1280, "height": 800})
+    page.goto(f"{server.desk}/quillmere/pages/titles")
+    page.get_by_role("button", name="Mend 1 Former name").click()
+    page.get_by_role("region", name="What would change").wait_for()
+    _shot(page, "titles")
+    page.goto(f"{server.desk}/quillmere/style")
+    page.get_by_label("All in one line").check()
+    page.get_by_text("3 changes kept").wait_for()
+    page.evaluate("document.getElementById('frame').scrollIntoView()")
+    page.wait_for_timeout(1500)
+    _shot(page, "header")
+    page.goto(f"{server.desk}/silberpfad/to-say")
+    page.get_by_role("link", name="An address for notices").wait_for()
+    _shot(page, "still-to-say")
 
 
 def _clock(page: Page, server: Server) -> None:
@@ -101,10 +114,7 @@ def _desk(browser: Browser, server: Server) -> None:
         for view in ("review", "editions"):
             page.goto(f"{server.desk}/quillmere/{view}")
             _shot(page, view)
-        page.goto(f"{server.desk}/quillmere/pages")
-        page.get_by_role("button", name="Borrowing seed").click()
-        page.get_by_role("textbox", name="What it is about (Markdown)").wait_for()
-        _shot(page, "pages")
+        _words(page, server)
         _brand(page, server)
         _contact(page, server)
         _clock(page, server)
@@ -123,11 +133,6 @@ def _public(browser: Browser, server: Server) -> None:
         with _page(browser, width, dark) as page:
             page.goto(server.site(slug) + path)
             _shot(page, name)
-
-    with _page(browser, 390) as page:
-        page.goto(server.site("quillmere") + "/news/great-drying-2026/")
-        page.locator("header nav summary").first.click()
-        _shot(page, "public-post-phone")
 
 
 def main() -> None:

@@ -146,8 +146,11 @@ ADDED_CODE = os.environ.get("HESTOR_ADDED_CODE", "1") != "0"
 ENQUIRIES_OF_ONE = int(os.environ.get("HESTOR_MESSAGES_OF_ONE", "5"))
 ENQUIRIES_OF_ALL = int(os.environ.get("HESTOR_MESSAGES_OF_ALL", "60"))
 
-# The desk sends texts and settings, never files, in one call; pictures come with their own limit.
-DATA_UPLOAD_MAX_MEMORY_SIZE = 2_000_000
+# How much a call may bring, `api/bodies.py` says for each before anything is read; this is for the largest, a table.
+DATA_UPLOAD_MAX_MEMORY_SIZE = 24_000_000
+# A folder of pages and pictures comes in one form; how many of its files are taken, the core says.
+DATA_UPLOAD_MAX_NUMBER_FILES = 6_000
+DATA_UPLOAD_MAX_NUMBER_FIELDS = 6_000
 
 LANGUAGE_CODE = "en"
 TIME_ZONE = "UTC"

@@ -27,7 +27,8 @@ def check_public(person, server, name: str, tagline: str, footer: str) -> None:
 def test_with_the_mouse_and_on_a_phone(server, people, width):
     person = people(server, width=width).sign_in().open()
     page, before = person.page, public_bytes(server)
-    expect(person.proof("Name", "Browser tab")).to_contain_text("28 pages")
+    # All but the page whose own title has the former name typed in.
+    expect(person.proof("Name", "Browser tab")).to_contain_text("27 pages")
     person.field("Name").fill("Quillmere Bean House")
     expect(person.proof("Name", "Browser tab")).to_contain_text("Borrowing seed – Quillmere Bean House")
     expect(person.proof("Name", "Page header").locator("mark").first).to_have_text("Quillmere Bean House")

@@ -122,6 +122,7 @@ def test_nothing_yet_no_connection_and_by_keyboard(owner_desk):
     page.get_by_role("combobox", name="In which town?").press_sequentially("trogen")
     page.get_by_role("listbox").get_by_role("option").first.click()
     page.get_by_role("button", name="Make the site").click()
+    page.get_by_role("link", name="House style").click()
     expect(owner_desk.field("Name")).to_have_value("Empty")
     expect(owner_desk.fact("Logo")).to_contain_text("No logo yet")
     expect(owner_desk.fact("Icon")).to_contain_text("This is the starter icon.")

@@ -99,10 +99,11 @@ def test_headers_of_the_desk(site, path):
 @pytest.mark.parametrize(
     ("host", "status"),
     [
-        ("seeds.localhost", 200),
-        ("SEEDS.localhost:8000", 200),
-        ("seeds.localhost.", 200),
         ("seeds.example", 200),
+        ("SEEDS.example:8000", 200),
+        ("seeds.example.", 200),
+        ("seeds.localhost", 301),
+        ("www.seeds.example", 301),
         ("other.localhost", 404),
         ("evil.example", 404),
         ("a.seeds.localhost", 404),

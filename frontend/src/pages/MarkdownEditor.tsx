@@ -2,7 +2,16 @@ import { autocompletion, type CompletionContext, type CompletionResult } from "@
 import { defaultKeymap, indentWithTab } from "@codemirror/commands";
 import { defineLanguageFacet, HighlightStyle, Language, syntaxHighlighting } from "@codemirror/language";
 import { EditorState, Transaction } from "@codemirror/state";
-import { EditorView, keymap, placeholder } from "@codemirror/view";
+import {
+  Decoration,
+  EditorView,
+  keymap,
+  MatchDecorator,
+  placeholder,
+  ViewPlugin,
+  type DecorationSet,
+  type ViewUpdate,
+} from "@codemirror/view";
 import { tags } from "@lezer/highlight";
 import { parser } from "@lezer/markdown";
 import { useQueryClient } from "@tanstack/react-query";
@@ -24,6 +33,14 @@ const LOOK = EditorView.theme({
   ".cm-content": { fontFamily: "var(--font-body)", padding: "10px 0", minHeight: "12rem", caretColor: "var(--ink)" },
   ".cm-scroller": { lineHeight: "1.6" },
   ".cm-line": { padding: "0 12px" },
+  ".cm-fill-in": {
+    background: "var(--act-soft)",
+    border: "1px solid var(--act)",
+    borderRadius: "999px",
+    padding: "0 7px",
+    fontFamily: "var(--font-code)",
+    fontSize: "0.86em",
+  },
   ".cm-placeholder": { color: "var(--soft)" },
   ".cm-tooltip": { background: "var(--paper)", color: "var(--ink)", border: "1px solid var(--line)" },
   ".cm-tooltip-autocomplete ul li[aria-selected]": { background: "var(--act-soft)", color: "var(--ink)" },
@@ -51,6 +68,30 @@ function fillIns(means: (name: string) => string) {
     };
   };
 }
+
+const CHIP = new MatchDecorator({
+  regexp: new RegExp(`\\{(?:${FILL_INS.map(({ name }) => name).join("|")})(?::[^{}\\n]*)?\\}`, "g"),
+  decoration: Decoration.mark({ class: "cm-fill-in" }),
+});
+
+/** Draws each fill-in as a chip, which the arrow keys pass and Backspace takes as one. */
+const CHIPS = ViewPlugin.fromClass(
+  class {
+    chips: DecorationSet;
+
+    constructor(view: EditorView) {
+      this.chips = CHIP.createDeco(view);
+    }
+
+    update(update: ViewUpdate) {
+      this.chips = CHIP.updateDeco(update, this.chips);
+    }
+  },
+  {
+    decorations: (plugin) => plugin.chips,
+    provide: (plugin) => EditorView.atomicRanges.of((view) => view.plugin(plugin)?.chips ?? Decoration.none),
+  },
+);
 
 const KEYS = keymap.of([
   { key: "Mod-b", run: bold },
@@ -121,6 +162,7 @@ export function MarkdownEditor({ document, field, labelledBy, describedBy, langu
           LOOK,
           EditorView.lineWrapping,
           MARKDOWN,
+          CHIPS,
           syntaxHighlighting(WEIGHTS),
           KEYS,
           keymap.of(defaultKeymap.filter(({ key }) => key !== indentWithTab.key)),
