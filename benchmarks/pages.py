@@ -2,6 +2,8 @@
 
 import gzip
 import re
+import subprocess
+import sys
 import tempfile
 import time
 from collections.abc import Iterator
@@ -176,8 +178,10 @@ def measure() -> Iterator[Figure]:
     """Starts the server with a large site and measures from outside, and in a browser."""
     with tempfile.TemporaryDirectory() as folder:
         data = make_data(Path(folder) / "data")
-        fill(data)
-        yield Figure(f"import of {_FILES:,} Markdown files, ratio to the bare parsing", _import(), "times", 3)
+        # Django knows one folder of data a process, and other benchmarks have had theirs in this one.
+        call = [sys.executable, "-m", "benchmarks.pages", str(data)]
+        ratio = float(subprocess.run(call, check=True, capture_output=True, text=True, cwd=TOP).stdout)
+        yield Figure(f"import of {_FILES:,} Markdown files, ratio to the bare parsing", ratio, "times", 3)
         with Server(data) as server, sync_playwright() as playwright:
             browser = playwright.chromium.launch(executable_path=CHROMIUM, args=ARGUMENTS)
             caller = Caller(server)
@@ -190,3 +194,8 @@ def measure() -> Iterator[Figure]:
             yield Figure("keystroke in a text of 20,000 characters to its drawn look, p95", taken, "ms", 150)
             browser.close()
     yield Figure("the editor's added script, gzip", _editor_weight(), "kB", 180)
+
+
+if __name__ == "__main__":
+    fill(Path(sys.argv[1]))
+    print(_import())

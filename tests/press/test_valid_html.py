@@ -7,6 +7,7 @@ from pathlib import Path
 import pytest
 from django.core.management import call_command
 
+from hestor.core.facts import document
 from hestor.press import Preview, Renderer
 from hestor.press.renderer import unpublished
 from hestor.sites.models import Site
@@ -14,6 +15,18 @@ from hestor.sites.selectors.states import draft_of
 from tests.conftest import NOW
 from tests.support.hostile import HOSTILE
 
+# All that may stand around a page, and as little of it as there may be.
+FRAMED = {
+    "site_notice": {"text": "Closed on {date:2026-12-24} & <later>"},
+    "side_text": "## Open?\n\n{open}\n\n- [Home](/)\n\nWrite to {contact}.",
+    "cookie_notice": {"title": "May we?", "text": "Count <you> & others"},
+    "added_code": {"code": "<!-- count --><script>window.counted = 1 < 2 && '<p>'</script><meta name=a content=b>"},
+    "header_arrangement": "centred",
+    "menu_fold": 640,
+    "content_width": "wide",
+    "keywords": "seed, garden",
+}
+PLAIN = {"header_parts": [], "shows_trail": False, "added_code": {"code": "<link rel=me href='https://x.example/'>"}}
 FRONTEND = Path(__file__).parents[2] / "frontend"
 RULES = {
     "extends": ["html-validate:standard", "html-validate:a11y"],
@@ -26,7 +39,13 @@ RULES = {
 def test_every_page_of_the_demo_is_valid(tmp_path):
     call_command("load_demo", verbosity=0)
     for site in Site.objects.all():
-        for kind, facts in (("own", site.facts), ("hostile", site.facts.model_copy(update=_hostile()))):
+        own = site.facts
+        for kind, facts in (
+            ("own", own),
+            ("hostile", own.model_copy(update=_hostile())),
+            ("framed", document.changed(own, FRAMED)),
+            ("plain", document.changed(own, PLAIN)),
+        ):
             press = Renderer(draft_of(site, facts), NOW)
             for number, path in enumerate([*press.paths(), "/nowhere/"]):
                 (tmp_path / f"{site.slug}-{kind}-{number}.html").write_bytes(press.respond(path).body)

@@ -45,6 +45,8 @@ function Entries({ proof, large, narrow }: { proof: DrawingProps["proof"]; large
   const entries = proof.lines.filter((line) => line.role === "entry");
   const folded = lineOf(proof, "folded").text;
   if (!entries.length) return null;
+  // Beside the name there is room for few; the real page has all of them.
+  const most = proof.arrangement.includes("is-line") && !narrow ? 2 : 4;
   const size = large ? "text-base gap-x-4" : "text-[8.5px] gap-x-1.5";
   if (folded && narrow)
     return (
@@ -56,7 +58,7 @@ function Entries({ proof, large, narrow }: { proof: DrawingProps["proof"]; large
     <span
       className={`flex min-w-0 flex-wrap ${size} ${proof.arrangement.includes("is-centred") ? "justify-center" : ""}`}
     >
-      {entries.slice(0, large ? undefined : 4).map((entry, index) => (
+      {entries.slice(0, large ? undefined : most).map((entry, index) => (
         <span key={index} dir="auto" className="max-w-full truncate">
           {entry.text}
         </span>
@@ -66,7 +68,7 @@ function Entries({ proof, large, narrow }: { proof: DrawingProps["proof"]; large
 }
 
 const PLACED: Record<string, string> = {
-  "is-line": "flex flex-wrap items-center justify-between",
+  "is-line": "flex items-center justify-between",
   "is-centred": "flex flex-col items-center text-center",
 };
 
@@ -87,7 +89,7 @@ export function HeaderDrawing(props: DrawingProps) {
       <div className={large ? "h-2" : "h-1"} style={{ background: theme && tones ? tones.band : proof.colour }} />
       <div
         dir="auto"
-        className={`${PLACED[arranged] ?? "flex flex-col"} ${large ? "gap-3 p-6" : "min-h-[50px] gap-1.5 px-2.5 py-2"}`}
+        className={`${PLACED[arranged] ?? "flex flex-col"} ${phone ? "flex-wrap" : ""} ${large ? "gap-3 p-6" : "min-h-[50px] gap-1.5 px-2.5 py-2"}`}
       >
         <div
           className={`flex min-w-0 items-center ${arranged === "is-centred" ? "flex-col" : ""} ${large ? "gap-4" : "gap-2"}`}

@@ -143,12 +143,14 @@ class _Table:
             yield Fault("title_repeats_name", {"own_title": ""} if page.own_title and once else {})
 
     def _empty(self, page: NamedPage) -> Iterator[Fault]:
-        if page.own_title:
-            if says_nothing(self.filled(page.own_title)):
-                yield Fault("title_empty", {"own_title": ""})
-        elif page.path != "/" and says_nothing(self.filled(page.title)):
+        shown = page.own_title or ("" if page.path == "/" else page.title)
+        if not shown or not says_nothing(self.filled(shown)):
+            return
+        mend: dict[Field, str] = {"own_title": ""} if page.own_title else {}
+        if page.path != "/" and says_nothing(self.filled(page.title)):
             words = lines.shorten(_first_sentence(page.excerpt), 60).rstrip("…").strip(" .")
-            yield Fault("title_empty", {"title": words} if words and not says_nothing(words) else {})
+            mend = {**mend, "title": words} if words and not says_nothing(words) else {}
+        yield Fault("title_empty", mend)
 
     def _twin(self, page: NamedPage, shown: str) -> Iterator[Fault]:
         if self._counts[shown.casefold()] < 2:

@@ -16,7 +16,7 @@ from hestor.core.errors import Problem
 from hestor.core.text import lines
 
 MOST_FILES = 5_000
-MOST_BYTES = 200_000_000
+MOST_BYTES = 120_000_000
 """Of all files together, unpacked."""
 MOST_TEXT_BYTES = 2_000_000
 MOST_PICTURE_BYTES = 40_000_000
