@@ -110,6 +110,16 @@ def notices(key: str, address: str, own: str, found: Delivery) -> Iterator[Probl
         yield from delivery.notices(key, address, own, found)
 
 
+_ADDRESSES: TTLCache[str, bool] = TTLCache(2000, 600)
+
+
+@cached(_ADDRESSES, lock=Lock())
+def may_lead_here(host: str) -> bool:
+    """Whether a host leads to this server, or nobody can say that it does not. Asked anew after ten minutes."""
+    found = addresses(host)
+    return found is None or bool(set(found) & set(settings.SERVER_ADDRESSES))
+
+
 def addresses(host: str) -> tuple[str, ...] | None:
     """The addresses (A and AAAA) that a host leads to, those of another that it stands for too; None: nobody knows."""
     lookup = resolver if settings.NAME_SERVICE == "resolver" else simulated
@@ -127,3 +137,4 @@ def addresses(host: str) -> tuple[str, ...] | None:
 def clear_cache() -> None:
     """Forgets what was answered."""
     _CACHE.clear()
+    _ADDRESSES.clear()

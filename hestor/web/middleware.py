@@ -8,6 +8,7 @@ from django.http.request import split_domain_port
 from django.utils.encoding import iri_to_uri
 from django.utils.http import parse_etags
 
+from hestor.mail import names
 from hestor.press import Response
 from hestor.sites.models import Site
 from hestor.sites.selectors import previews
@@ -125,9 +126,13 @@ def _led(request: HttpRequest, address: str) -> HttpResponse:
 
 
 def _moved(request: HttpRequest, site: Site, host: str) -> HttpResponse | None:
-    """Leads on to the one address of a site; a request under a domain that was not known to lead here confirms it."""
+    """Leads on to the one address of a site; a visitor who comes by a domain shows that it leads here.
+
+    Anybody can name any host, so that counts only where the name service does not say otherwise.
+    """
     if site.domain and not site.domain_confirmed and host == address_of(site).own_host:
-        confirm(site)
+        if names.may_lead_here(host):
+            confirm(site)
         return None
     path = request.path
     former = site.folder if site.folder and path.startswith(f"{site.folder}/") else ""

@@ -50,6 +50,15 @@ def test_a_domain_is_led_to_once_it_was_seen_to_lead_here(site):
     assert at("www.example.org") == (301, "http://example.org/about/")
 
 
+def test_whoever_only_says_to_come_by_a_domain_confirms_nothing(site):
+    # The name service says that this one leads to another server.
+    give(site, "seeds", "address-only.example", seen=False)
+    assert at("address-only.example")[0] == 200
+    assert at("seeds.localhost")[0] == 200
+    site.refresh_from_db()
+    assert not site.domain_confirmed
+
+
 def test_with_www_and_without(site):
     give(site, "seeds", "example.org", True)
     assert at("www.example.org")[0] == 200
