@@ -44,6 +44,7 @@ def test_a_dropped_logo_reaches_every_page(owner_desk, server):
     person, page = owner_desk, owner_desk.page
     logo = person.fact("Logo")
     selector = '[data-field="logo"] > div'
+    page.locator(selector).first.wait_for()
     page.evaluate(DROP, [selector, LOGO["name"], LOGO["mimeType"], list(LOGO["buffer"])])
     expect(logo).to_contain_text("“logo.png” is here.")
     expect(logo).to_contain_text("of it is empty margin")

@@ -5,12 +5,9 @@ import { useFact } from "../draft/hooks";
 import { TextField } from "../draft/TextField";
 import { KeywordsField, PatternField } from "../titles";
 import { later } from "../ui/later";
-import { DateFormField, type DateFact } from "./DateFormField";
+import type { DateFact } from "./DateFormField";
 import { ProtectionField } from "./ProtectionField";
 import { ContactNotes } from "./ContactNotes";
-import { ClockField } from "./ClockField";
-import { LanguageField } from "./LanguageField";
-import { WeekdayField } from "./WeekdayField";
 
 const NoticesField = later(async () => (await import("../contact")).NoticesField);
 const PhoneField = later(async () => (await import("../contact")).PhoneField);
@@ -30,6 +27,10 @@ const NoticeField = later(async () => (await import("../frame")).NoticeField);
 const SideField = later(async () => (await import("../frame")).SideField);
 const CookieField = later(async () => (await import("../frame")).CookieField);
 const CodeField = later(async () => (await import("../frame")).CodeField);
+const DateFormField = later(async () => (await import("./DateFormField")).DateFormField);
+const ClockField = later(async () => (await import("./ClockField")).ClockField);
+const LanguageField = later(async () => (await import("./LanguageField")).LanguageField);
+const WeekdayField = later(async () => (await import("./WeekdayField")).WeekdayField);
 const SIZES = {
   name: "font-display text-[21px] font-semibold leading-tight",
   line: "text-base font-medium",
