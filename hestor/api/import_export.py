@@ -1,6 +1,7 @@
 """Pages out of a draft and into it, as Markdown files with their pictures."""
 
 from collections.abc import Iterator
+from itertools import zip_longest
 
 from django.http import HttpRequest, HttpResponse
 from ninja import File, Form, Router, Schema
@@ -41,13 +42,9 @@ class ImportOut(Schema):
 
 
 def _files(given: list[UploadedFile], names: list[str]) -> Iterator[tuple[str, bytes]]:
-    left = MOST_BYTES
-    for number, file in enumerate(given):
-        body = file.read(left + 1)
-        left -= len(body)
-        if left < 0:
-            return
-        yield (names[number] if number < len(names) else file.name or ""), body
+    """The files one after the other, so that no more of them are held than may be taken."""
+    for file, name in zip_longest(given, names[: len(given)]):
+        yield name or file.name or "", file.read(MOST_BYTES + 1)
 
 
 def _package(given: list[UploadedFile], names: list[str]) -> Package:

@@ -59,6 +59,14 @@ def _wrong(name: str, code: str) -> Problem:
     return Problem("file", code, {"name": lines.shorten(name.replace("\x00", ""), 80)})
 
 
+def _too_many() -> Problem:
+    return Problem("file", "zip_many", {"most": MOST_FILES})
+
+
+def _too_large() -> Problem:
+    return Problem("file", "zip_large", {"most": MOST_BYTES // 1_000_000})
+
+
 def _sorted_out(name: str, body: bytes, texts: dict[str, str], pictures: dict[str, bytes]) -> Problem | None:
     low = name.lower()
     if low.endswith(TEXTS):
@@ -78,11 +86,16 @@ def _sorted_out(name: str, body: bytes, texts: dict[str, str], pictures: dict[st
 
 
 def of_files(files: Iterable[tuple[str, bytes]]) -> Package:
-    """A package of files with their names."""
+    """A package of files with their names; what is past the limits of all together is left out, and said."""
     texts: dict[str, str] = {}
     pictures: dict[str, bytes] = {}
     problems: list[Problem] = []
-    for given, body in files:
+    left = MOST_BYTES
+    for number, (given, body) in enumerate(files):
+        left -= len(body)
+        if number >= MOST_FILES or left < 0:
+            problems.append(_too_many() if number >= MOST_FILES else _too_large())
+            break
         name = clean_name(given)
         if name is None:
             problems.append(_wrong(given, "file_climbs"))
@@ -105,9 +118,8 @@ def _unpacked(archive: zipfile.ZipFile) -> Package:
     problems: list[Problem] = []
     left = MOST_BYTES
     entries = [one for one in archive.infolist() if not one.is_dir()]
-    if len(entries) > MOST_FILES:
-        problems.append(Problem("file", "zip_many", {"most": MOST_FILES}))
-    for entry in entries[:MOST_FILES]:
+    # One more than may be, which then is said.
+    for entry in entries[: MOST_FILES + 1]:
         if not entry.filename.lower().endswith((*TEXTS, *PICTURES)):
             files.append((entry.filename, b""))
             continue
@@ -123,7 +135,7 @@ def _unpacked(archive: zipfile.ZipFile) -> Package:
             continue
         if len(found) >= most:
             if most > left:
-                problems.append(Problem("file", "zip_large", {"most": MOST_BYTES // 1_000_000}))
+                problems.append(_too_large())
                 break
             problems.append(_wrong(entry.filename, "file_too_long"))
             continue

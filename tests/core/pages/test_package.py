@@ -146,6 +146,15 @@ def test_too_many_files_are_cut(monkeypatch):
     assert (len(found.texts), codes(found)) == (3, ["zip_many"])
 
 
+def test_a_folder_is_held_to_the_same_limits(monkeypatch):
+    monkeypatch.setattr(package, "MOST_FILES", 3)
+    found = package.of_files((f"{n}.md", b"x") for n in range(5))
+    assert (len(found.texts), codes(found)) == (3, ["zip_many"])
+    monkeypatch.setattr(package, "MOST_BYTES", 10)
+    found = package.of_files([("a.md", b"123456"), ("b.md", b"123456")])
+    assert (list(found.texts), codes(found)) == (["a.md"], ["zip_large"])
+
+
 @given(st.binary(max_size=200), st.integers(0, 150), st.binary(min_size=1, max_size=8))
 def test_a_damaged_zip_never_fails(noise, at, more):
     good = zipped(("a.md", "# A"), ("b.png", noise))
