@@ -1,7 +1,5 @@
 """Where a site is read: its short address, its own domain, and what has to be entered for that."""
 
-from typing import Literal
-
 from django.conf import settings
 from django.http import HttpRequest
 from ninja import Router, Schema
@@ -9,16 +7,14 @@ from ninja import Router, Schema
 from hestor.api.auth import site_for
 from hestor.api.schemas import ProblemOut, Strict
 from hestor.core import site_address
-from hestor.core.errors import InvalidInput, Problem
 from hestor.core.roles import Action
-from hestor.core.site_address import SiteAddress
+from hestor.core.site_address import Leads
 from hestor.mail import names
 from hestor.sites.models import Site
 from hestor.sites.selectors.addresses import address_of, base_of
 from hestor.sites.services.address import confirm, set_address
 
 router = Router(tags=["address"])
-Leads = Literal["none", "here", "elsewhere", "nowhere", "unknown"]
 
 
 class RecordOut(Schema):
@@ -27,7 +23,7 @@ class RecordOut(Schema):
     host: str
     kind: str
     value: str
-    found: list[str] | None
+    found: tuple[str, ...] | None
 
 
 class SiteAddressOut(Schema):
@@ -59,17 +55,6 @@ class SiteAddressChange(Strict):
     folder: str | None = None
 
 
-def _leads(host: str) -> Leads:
-    found = names.addresses(host) if host else ()
-    if not host:
-        return "none"
-    if found is None:
-        return "unknown"
-    if not found:
-        return "nowhere"
-    return "here" if set(found) & set(settings.SERVER_ADDRESSES) else "elsewhere"
-
-
 def _out(site: Site) -> SiteAddressOut:
     given = address_of(site)
     lines = site_address.records(given, settings.SERVER_ADDRESSES)
@@ -82,31 +67,11 @@ def _out(site: Site) -> SiteAddressOut:
         folder=given.folder,
         base=base_of(site) + "/",
         in_use=bool(given.domain) and site.domain_confirmed,
-        leads=_leads(given.own_host),
-        records=[
-            RecordOut(host=one.host, kind=one.kind, value=one.value, found=_listed(known[one.host])) for one in lines
-        ],
+        leads=names.leads(given.own_host),
+        records=[RecordOut(host=one.host, kind=one.kind, value=one.value, found=known[one.host]) for one in lines],
         former=list(site.former_hosts.order_by("-left").values_list("host", flat=True)),
         https=settings.HTTPS,
     )
-
-
-def _listed(found: tuple[str, ...] | None) -> list[str] | None:
-    return None if found is None else list(found)
-
-
-def _changed(before: SiteAddress, given: SiteAddressChange) -> SiteAddress:
-    """The address as it would be. Raises InvalidInput for a domain that can't be read."""
-    domain, with_www = before.domain, before.with_www if given.with_www is None else given.with_www
-    if given.domain is not None:
-        try:
-            domain, said_www = site_address.read_domain(given.domain)
-        except ValueError as error:
-            raise InvalidInput([Problem("domain", "domain_form", {"domain": given.domain[:60]})]) from error
-        with_www = said_www if given.with_www is None else with_www or said_www
-    folder = before.folder if given.folder is None else site_address.read_folder(given.folder)
-    slug = before.slug if given.slug is None else given.slug.strip().lower()
-    return SiteAddress(slug, domain, with_www and bool(domain), folder if domain else "")
 
 
 @router.get("/sites/{site}/address", response={200: SiteAddressOut, 404: ProblemOut})
@@ -121,12 +86,12 @@ def show(request: HttpRequest, site: str) -> SiteAddressOut:
 def change(request: HttpRequest, site: str, given: SiteAddressChange) -> SiteAddressOut:
     """Gives a site another address at once, for visitors too; the ones before lead on to it."""
     found = site_for(request, site, Action.MANAGE)
-    changed = set_address(found.pk, _changed(address_of(found), given))
-    return _checked(changed)
+    changed = site_address.changed(address_of(found), given.slug, given.domain, given.with_www, given.folder)
+    return _checked(set_address(found.pk, changed))
 
 
 def _checked(site: Site) -> SiteAddressOut:
-    if _leads(address_of(site).own_host) == "here":
+    if names.leads(address_of(site).own_host) == "here":
         confirm(site)
     return _out(site)
 

@@ -4,13 +4,14 @@ Host names by RFC 1123, in the form of IDNA 2008 (RFC 5891) with the mapping of 
 """
 
 import re
-from collections.abc import Iterator, Sequence
+from collections.abc import Collection, Iterator, Sequence
 from dataclasses import dataclass
 from ipaddress import ip_address
+from typing import Literal
 
 import idna
 
-from hestor.core.errors import Problem
+from hestor.core.errors import InvalidInput, Problem
 from hestor.core.pages.paths import is_domain, slug_problems
 from hestor.core.text import lines
 
@@ -49,6 +50,41 @@ def read_domain(typed: str) -> tuple[str, bool]:
         raise ValueError(typed)
     bare = host.removeprefix("www.")
     return (bare, host != bare) if "." in bare else (host, False)
+
+
+Leads = Literal["none", "here", "elsewhere", "nowhere", "unknown"]
+"""Where a domain leads: there is none; to this server; to another; to none; nobody can say."""
+
+
+def leads(host: str, found: Collection[str] | None, server: Collection[str]) -> Leads:
+    """Where a host leads, by the addresses that were ``found`` for it (None: nobody knows) and those of the server."""
+    if not host:
+        return "none"
+    if found is None:
+        return "unknown"
+    if not found:
+        return "nowhere"
+    return "here" if set(found) & set(server) else "elsewhere"
+
+
+def changed(
+    before: SiteAddress, slug: str | None, domain: str | None, with_www: bool | None, folder: str | None
+) -> SiteAddress:
+    """An address with other parts, as they were typed; None leaves one as it is.
+
+    "www." in front of a domain counts where nothing else was said of it; without a domain there is no folder. Raises
+    InvalidInput for a domain that can't be read.
+    """
+    host, www = before.domain, before.with_www if with_www is None else with_www
+    if domain is not None:
+        try:
+            host, typed_www = read_domain(domain)
+        except ValueError as error:
+            raise InvalidInput([Problem("domain", "domain_form", {"domain": lines.shorten(domain, 60)})]) from error
+        www = typed_www or bool(with_www)
+    kept = before.folder if folder is None else read_folder(folder)
+    short = before.slug if slug is None else slug.strip().lower()
+    return SiteAddress(short, host, www and bool(host), kept if host else "")
 
 
 def problems(given: SiteAddress, own_domain: str) -> Iterator[Problem]:

@@ -15,9 +15,11 @@ from cachetools import TTLCache, cached
 from django.conf import settings
 from dns.rdatatype import RdataType
 
+from hestor.core import site_address
 from hestor.core.contact import delivery
 from hestor.core.contact.delivery import Delivery
 from hestor.core.errors import Problem
+from hestor.core.site_address import Leads
 
 _SECONDS = 3.0
 _ROOT = dns.name.root
@@ -116,8 +118,12 @@ _ADDRESSES: TTLCache[str, bool] = TTLCache(2000, 600)
 @cached(_ADDRESSES, lock=Lock())
 def may_lead_here(host: str) -> bool:
     """Whether a host leads to this server, or nobody can say that it does not. Asked anew after ten minutes."""
-    found = addresses(host)
-    return found is None or bool(set(found) & set(settings.SERVER_ADDRESSES))
+    return leads(host) in ("here", "unknown")
+
+
+def leads(host: str) -> Leads:
+    """Where a host leads, by what the name service says of it."""
+    return site_address.leads(host, addresses(host) if host else (), settings.SERVER_ADDRESSES)
 
 
 def addresses(host: str) -> tuple[str, ...] | None:

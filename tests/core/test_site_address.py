@@ -59,6 +59,30 @@ def test_what_is_wrong_with_an_address(given_address, codes):
     assert [one.code for one in site_address.problems(given_address, "sites.example")] == codes
 
 
+@pytest.mark.parametrize(
+    ("parts", "after"),
+    [
+        ((None, None, None, None), SiteAddress("seeds", "example.org", True, "/a")),
+        ((" Beans ", None, None, None), SiteAddress("beans", "example.org", True, "/a")),
+        ((None, "other.example", None, None), SiteAddress("seeds", "other.example", False, "/a")),
+        ((None, "www.other.example", None, "b"), SiteAddress("seeds", "other.example", True, "/b")),
+        ((None, None, False, ""), SiteAddress("seeds", "example.org", False, "")),
+        ((None, "", True, "b"), SiteAddress("seeds")),
+    ],
+)
+def test_what_is_typed_changes_an_address(parts, after):
+    assert site_address.changed(SiteAddress("seeds", "example.org", True, "/a"), *parts) == after
+
+
+@pytest.mark.parametrize(
+    ("host", "found", "leads"),
+    [("", None, "none"), ("x.example", None, "unknown"), ("x.example", (), "nowhere"),
+     ("x.example", ("192.0.2.1",), "elsewhere"), ("x.example", ("192.0.2.1", "192.0.2.80"), "here")],
+)  # fmt: skip
+def test_where_a_domain_leads(host, found, leads):
+    assert site_address.leads(host, found, ["192.0.2.80"]) == leads
+
+
 def test_what_is_to_be_entered_at_the_registrar():
     given_address = SiteAddress("seeds", "example.org", True)
     assert site_address.records(given_address, ["192.0.2.80", "2001:db8::80"]) == (
