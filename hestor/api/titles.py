@@ -23,8 +23,9 @@ from hestor.api.title_schemas import (
     TitlesOut,
 )
 from hestor.core.errors import StaleRevision
-from hestor.core.pages import descriptions, faults, titles, titles_csv
-from hestor.core.pages.faults import KINDS, Field, Row
+from hestor.core.pages import descriptions, faults, title_changes, titles, titles_csv
+from hestor.core.pages.faults import KINDS, Row
+from hestor.core.pages.title_changes import Proposal
 from hestor.core.roles import Action
 from hestor.sites.models import Site
 from hestor.sites.selectors.title_table import counts_of, rows_for, table_of
@@ -97,42 +98,23 @@ def change(request: HttpRequest, site: str, given: TitlesChange) -> TitlesOut:
     return _out(found, rows_for(found, pages, clock.now()), table_of(found, clock.now()))
 
 
-def _proposal(
-    count: int, cells: Iterable[tuple[int, Field, str]], errors: Iterable[FieldErrorOut] = ()
-) -> TitleProposal:
-    made = [TitleCell.model_construct(page=page, field=field, value=value) for page, field, value in cells]
-    return TitleProposal(count=count, cells=made, errors=list(errors))
+def _proposal(found: Proposal, errors: Iterable[FieldErrorOut] = ()) -> TitleProposal:
+    made = [TitleCell.model_construct(page=page, field=field, value=value) for page, field, value in found.cells]
+    return TitleProposal(count=found.count, cells=made, errors=list(errors))
 
 
 @router.post("/sites/{site}/titles/replace", response={200: TitleProposal, 404: ProblemOut, 422: ProblemOut})
 def replace(request: HttpRequest, site: str, given: ReplaceIn) -> TitleProposal:
     """What putting other words in place of some would change, with how many spots; nothing is kept."""
-    found = site_for(request, site, Action.EDIT)
-    total, cells = 0, []
-    for row in table_of(found, clock.now()):
-        for field in given.fields:
-            before = getattr(row.page, field)
-            after, count = titles_csv.replaced(before, given.find, given.by, given.match_case)
-            total += count
-            if after != before:
-                cells.append((row.page.page_id, field, after))
-    return _proposal(total, cells)
+    rows = table_of(site_for(request, site, Action.EDIT), clock.now())
+    return _proposal(title_changes.replacing(rows, given.find, given.by, given.fields, given.match_case))
 
 
 @router.post("/sites/{site}/titles/mends", response={200: TitleProposal, 404: ProblemOut, 422: ProblemOut})
 def mends(request: HttpRequest, site: str, given: MendIn) -> TitleProposal:
     """The mends that are proposed for one kind of fault, on all pages or on some; nothing is kept."""
-    found = site_for(request, site, Action.EDIT)
-    wanted = None if given.pages is None else set(given.pages)
-    cells = [
-        (row.page.page_id, field, value)
-        for row in table_of(found, clock.now())
-        if wanted is None or row.page.page_id in wanted
-        for fault in row.faults
-        if fault.kind == given.kind
-        for field, value in fault.mend.items()
-    ]
-    return _proposal(len(cells), cells)
+    rows = table_of(site_for(request, site, Action.EDIT), clock.now())
+    return _proposal(title_changes.mending(rows, given.kind, None if given.pages is None else set(given.pages)))
 
 
 @router.get("/sites/{site}/titles.csv", openapi_extra=gives("text/csv"))
@@ -150,4 +132,5 @@ def take_in(request: HttpRequest, site: str, given: CsvIn) -> TitleProposal:
     """What a file of titles says otherwise than the draft; nothing is kept. What can't be taken is named."""
     found = site_for(request, site, Action.EDIT)
     read = titles_csv.read(given.text, [row.page for row in table_of(found, clock.now())])
-    return _proposal(len(read.cells), read.cells, [FieldErrorOut(**field_error(one)) for one in read.problems[:50]])
+    proposal = Proposal(len(read.cells), read.cells)
+    return _proposal(proposal, [FieldErrorOut(**field_error(one)) for one in read.problems[:50]])

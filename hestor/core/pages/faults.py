@@ -25,6 +25,8 @@ KINDS: tuple[Kind, ...] = (
     "description_unset", "description_twin", "description_long", "description_stuffed",
 )  # fmt: skip
 """Titles first, in the order of how much a visitor is misled."""
+MISLEADING: frozenset[Kind] = frozenset(("former_name", "title_repeats_name", "title_empty", "title_twin"))
+"""Those by which a visitor is misled, and not only told less."""
 _MOST_REPEATED = 3
 _LONG_WORD = 4
 _WORD = regex.compile(r"[\p{L}\p{M}\p{N}’']+")

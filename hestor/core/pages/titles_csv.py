@@ -97,11 +97,3 @@ def _read(text: str, known: Mapping[str, NamedPage]) -> Read:
             if name in values and lines.tidy(_plain(values[name])) != getattr(page, name)
         ]
     return Read(tuple(cells), tuple(problems))
-
-
-def replaced(text: str, find: str, by: str, match_case: bool) -> tuple[str, int]:
-    """A text with each occurrence of some words replaced, and how many those were."""
-    spans = list(lines.spans(find, text, match_case))
-    for start, end in reversed(spans):
-        text = text[:start] + by + text[end:]
-    return text, len(spans)

@@ -3,13 +3,13 @@
 from datetime import datetime
 
 from hestor import wording
+from hestor.core.pages.faults import MISLEADING
 from hestor.core.unsaid import Seen, Unsaid, unsaid
 from hestor.pictures.models import Picture
 from hestor.sites.models import Revision, Site
 from hestor.sites.selectors.picture_uses import uses_of
 from hestor.sites.selectors.title_table import table_of
 
-_TITLES = ("former_name", "title_repeats_name", "title_empty", "title_twin")
 _OWN_TEXT = ("page", "post", "event")
 
 
@@ -35,7 +35,7 @@ def still_to_say(site: Site, now: datetime) -> tuple[Unsaid, ...]:
             tuple(page for page, body in home if body.strip() in starters),
             # A page that lists those below it says something without a text of its own.
             tuple(page for page in bare if page not in below),
-            sum(any(fault.kind in _TITLES for fault in row.faults) for row in table_of(site, now)),
+            sum(any(fault.kind in MISLEADING for fault in row.faults) for row in table_of(site, now)),
             silent.count(),
             site.live_number > 0,
         )

@@ -7,7 +7,7 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from hestor.core.pages import faults, titles_csv
+from hestor.core.pages import faults, title_changes, titles_csv
 from hestor.core.pages.empty_titles import says_nothing
 from hestor.core.pages.faults import House, NamedPage
 from hestor.core.pages.titles import Titling
@@ -150,4 +150,4 @@ def test_a_formula_stays_a_text():
     ],
 )
 def test_find_and_replace(text, case, after, count):
-    assert titles_csv.replaced(text, "seed", "x", case) == (after, count)
+    assert title_changes.replaced(text, "seed", "x", case) == (after, count)

@@ -1,0 +1,52 @@
+"""Changes of many titles at once, as proposals: words replaced, faults mended. Nothing is changed here."""
+
+from collections.abc import Collection, Iterable
+from dataclasses import dataclass
+
+from hestor.core.pages.faults import Field, Kind, Row
+from hestor.core.text import lines
+
+Cell = tuple[int, Field, str]
+"""A page by its number, a field of it, and its new words."""
+
+
+@dataclass(frozen=True)
+class Proposal:
+    """What would change, and in how many spots."""
+
+    count: int
+    cells: tuple[Cell, ...]
+
+
+def replaced(text: str, find: str, by: str, match_case: bool) -> tuple[str, int]:
+    """A text with each occurrence of some words replaced, and how many those were."""
+    spans = list(lines.spans(find, text, match_case))
+    for start, end in reversed(spans):
+        text = text[:start] + by + text[end:]
+    return text, len(spans)
+
+
+def replacing(rows: Iterable[Row], find: str, by: str, fields: Iterable[Field], match_case: bool) -> Proposal:
+    """What putting other words in place of some would change, in some fields of all pages."""
+    fields, total, cells = tuple(fields), 0, list[Cell]()
+    for row in rows:
+        for field in fields:
+            before = getattr(row.page, field)
+            after, count = replaced(before, find, by, match_case)
+            total += count
+            if after != before:
+                cells.append((row.page.page_id, field, after))
+    return Proposal(total, tuple(cells))
+
+
+def mending(rows: Iterable[Row], kind: Kind, pages: Collection[int] | None = None) -> Proposal:
+    """The mends that are proposed for one kind of fault, on all pages or on some."""
+    cells = tuple(
+        (row.page.page_id, field, value)
+        for row in rows
+        if pages is None or row.page.page_id in pages
+        for fault in row.faults
+        if fault.kind == kind
+        for field, value in fault.mend.items()
+    )
+    return Proposal(len(cells), cells)
