@@ -34,13 +34,19 @@ def field_name(key: str) -> str:
     return known.get(f"fact.{key}") or known.get(f"field.{key}") or key
 
 
+def in_words(problem: Problem) -> str:
+    """What is wrong at one spot. That with a picture is an error of its own where one is uploaded by itself."""
+    is_problem = f"problem.{problem.code}" in wording.catalogue("desk", wording.FALLBACK)
+    kind = "problem" if is_problem else "error"
+    return wording.say(f"{kind}.{problem.code}", field=field_name(problem.field), **problem.params)
+
+
 def field_error(problem: Problem) -> dict[str, Any]:
     """One refused spot, in words."""
-    message = wording.say(f"problem.{problem.code}", field=field_name(problem.field), **problem.params)
     return {
         "field": problem.field,
         "code": problem.code,
-        "message": message,
+        "message": in_words(problem),
         "start": problem.start,
         "end": problem.end,
         "fix": problem.fix,

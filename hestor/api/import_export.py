@@ -7,12 +7,10 @@ from django.http import HttpRequest, HttpResponse
 from ninja import File, Form, Router, Schema
 from ninja.files import UploadedFile
 
-from hestor import wording
 from hestor.api.auth import site_for
 from hestor.api.description import gives
-from hestor.api.errors import field_name
+from hestor.api.errors import in_words
 from hestor.api.schemas import ProblemOut
-from hestor.core.errors import Problem
 from hestor.core.pages import package
 from hestor.core.pages.package import MOST_BYTES, Package
 from hestor.core.roles import Action
@@ -54,20 +52,13 @@ def _package(given: list[UploadedFile], names: list[str]) -> Package:
     return package.of_files(_files(given, names))
 
 
-def _said(file: str, problem: Problem) -> NotTaken:
-    # What is wrong with a picture is an error of its own where one is uploaded by itself.
-    kind = "problem" if f"problem.{problem.code}" in wording.catalogue("desk", wording.FALLBACK) else "error"
-    message = wording.say(f"{kind}.{problem.code}", field=field_name(problem.field), **problem.params)
-    return NotTaken(file=file, message=message)
-
-
 def _out(report: Report) -> ImportOut:
     return ImportOut(
         added=report.added,
         changed=report.changed,
         same=report.same,
         pictures=report.pictures,
-        problems=[_said(file, one) for file, one in report.problems[:_MOST_PROBLEMS]],
+        problems=[NotTaken(file=file, message=in_words(one)) for file, one in report.problems[:_MOST_PROBLEMS]],
         more_problems=max(0, len(report.problems) - _MOST_PROBLEMS),
     )
 

@@ -41,9 +41,13 @@ class Renderer:
         if make := _FILES.get(path):
             return make(self)
         if found := self.state.page(path):
-            return _KINDS[found.kind](self.frame, found)
+            return self.page(found)
         below = self._numbered_page(path) or self._month_page(path) or self._own_calendar(path) or self._sent(path)
         return below or self._elsewhere(path) or self.not_found()
+
+    def page(self, page: Page) -> Response:
+        """A page as the state has it, or with other words."""
+        return _KINDS[page.kind](self.frame, page)
 
     def _month_page(self, path: str) -> Response | None:
         """A month of the news, or of the events."""

@@ -4,7 +4,7 @@
 makes. Where no studio was opened (commands, unit tests) the work is done on the spot.
 """
 
-from hestor.studio.front import open_studio, run, run_within
+from hestor.studio.front import open_studio, run, run_on_text, run_within
 from hestor.studio.limits import TO_DRAW, TO_READ
 
-__all__ = ["TO_DRAW", "TO_READ", "open_studio", "run", "run_within"]
+__all__ = ["TO_DRAW", "TO_READ", "open_studio", "run", "run_on_text", "run_within"]

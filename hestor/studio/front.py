@@ -11,7 +11,7 @@ from typing import Any, ParamSpec, TypeVar, cast
 
 from hestor.core.errors import TooBusy, TooMuchWork
 from hestor.studio import room
-from hestor.studio.limits import TO_MAKE, Limits
+from hestor.studio.limits import TO_MAKE, TO_READ, Limits
 from hestor.studio.waiting import aside
 
 P = ParamSpec("P")
@@ -162,6 +162,17 @@ def run(work: Callable[P, T], *args: P.args, **kwargs: P.kwargs) -> T:
     ``work`` and what it is given must be known to ``pickle``.
     """
     return run_within(TO_MAKE, work, *args, **kwargs)
+
+
+_LONG = 10_000
+
+
+def run_on_text(text: str, work: Callable[P, T], *args: P.args, **kwargs: P.kwargs) -> T:
+    """What ``work`` gives that reads a text: a short one on the spot, a long one in the studio.
+
+    A long text can be written over which a reader sits for a minute. Raises what ``work`` raises, TooMuchWork, TooBusy.
+    """
+    return work(*args, **kwargs) if len(text) <= _LONG else run_within(TO_READ, work, *args, **kwargs)
 
 
 def run_within(limits: Limits, work: Callable[P, T], *args: P.args, **kwargs: P.kwargs) -> T:

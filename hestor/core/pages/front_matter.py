@@ -5,7 +5,7 @@ own name; ``parent`` is the address of the page above.
 """
 
 import re
-from collections.abc import Iterator, Mapping
+from collections.abc import Iterator
 from datetime import datetime, time
 from typing import Any
 
@@ -113,9 +113,3 @@ def written(fields: PageFields, parent: str | None) -> str:
         head["schedule"] = fields.schedule.model_dump(mode="json", exclude_defaults=True)
     text = yaml.dump(head, Dumper=_DUMPER, sort_keys=False, allow_unicode=True, width=120)
     return f"---\n{text}---\n\n{fields.body}\n"
-
-
-def with_parent(fields: Mapping[str, Any], ids: Mapping[str, int]) -> dict[str, Any]:
-    """The fields with the page above by its number instead of its address; without one that is not known."""
-    above = fields.get("parent")
-    return {**fields, "parent": ids.get(above) if isinstance(above, str) else None}

@@ -18,10 +18,8 @@ from hestor.core.text.markdown import CompiledText
 from hestor.sites.models import Page, Revision, RevisionQuerySet, Site, Text
 from hestor.sites.selectors.page_fields import COLUMNS, current, fields_of
 from hestor.sites.services.locking import bump, locked
-from hestor.studio import TO_READ, run_within
+from hestor.studio import run_on_text
 
-# A long text is read in the studio: one can be written over which a reader sits for a minute.
-_LONG = 10_000
 MOST_LEVELS = 10
 _LISTS = ("news", "events")
 
@@ -90,9 +88,8 @@ def _parent_problems(site: Site, given: PageFields, page: Page | None) -> Iterat
 def compiled_within(values: Mapping[str, Any]) -> tuple[PageFields, CompiledText]:
     """The page as it would be kept, checked by itself and compiled. Raises InvalidInput with every problem."""
     given = PageFields(**page_fields.tidied(values))
-    long = len(given.body) > _LONG
     try:
-        problems, compiled = run_within(TO_READ, _read, given) if long else _read(given)
+        problems, compiled = run_on_text(given.body, _read, given)
     except TooMuchWork as error:
         raise InvalidInput([Problem("body", "text_intricate")]) from error
     if problems or compiled is None:
