@@ -8,6 +8,7 @@ import json
 import math
 import re
 from collections.abc import Callable, Iterator
+from dataclasses import dataclass
 from typing import Any, NoReturn
 
 from django.http import HttpRequest, HttpResponse
@@ -16,22 +17,30 @@ from ninja.parser import Parser
 from hestor.api.errors import in_one_shape, own
 from hestor.core.errors import MOST_PROBLEMS, HestorError, InvalidInput, Malformed, Problem, TooBig
 
-MOST_BYTES, MOST_PAGE_BYTES = 64_000, 1_000_000
+
+@dataclass(frozen=True)
+class Limits:
+    """How much a call may bring: bytes, and values."""
+
+    size: int
+    values: int
+
+
+# A page has a text, a table many; all else are settings.
+SETTINGS, PAGE, TABLE = Limits(64_000, 2_000), Limits(1_000_000, 2_000), Limits(24_000_000, 400_000)
 _PAGE = re.compile(r"/api/sites/[^/]+/pages(?:/[^/]+(?:/look)?)?")
-MOST_TABLE_BYTES = 24_000_000
 _TABLE = re.compile(r"/api/sites/[^/]+/titles(?:/csv)?")
 _DEEPEST = 12
-_MOST_VALUES, _MOST_CELL_VALUES = 2_000, 400_000
 # What a database's integer holds (64 bits with a sign).
 _FARTHEST = 2**63 - 1
 _SURROGATE = re.compile("[\ud800-\udfff]")
 
 
-def most_bytes(path: str) -> int:
-    """How long a call to an address may be, in bytes: a page has a text, a table many; all else are settings."""
+def limits_of(path: str) -> Limits:
+    """How much a call to an address may bring."""
     if _TABLE.fullmatch(path):
-        return MOST_TABLE_BYTES
-    return MOST_PAGE_BYTES if _PAGE.fullmatch(path) else MOST_BYTES
+        return TABLE
+    return PAGE if _PAGE.fullmatch(path) else SETTINGS
 
 
 def _refuse(constant: str) -> NoReturn:
@@ -66,14 +75,14 @@ def _problem(field: str, value: Any) -> Problem | None:
     return Problem(field, "number_far") if far or (isinstance(value, float) and not math.isfinite(value)) else None
 
 
-def read(body: bytes, most: int) -> Any:
+def read(body: bytes, limits: Limits) -> Any:
     """The value that a body holds. Raises TooBig, Malformed, or InvalidInput with the first problem of each kind."""
-    if len(body) > most:
+    if len(body) > limits.size:
         raise TooBig
     parsed = _parsed(body)
     problems: dict[tuple[str, str], Problem] = {}
     for number, (field, value) in enumerate(_walked(parsed, "body")):
-        if number > (_MOST_CELL_VALUES if most == MOST_TABLE_BYTES else _MOST_VALUES):
+        if number > limits.values:
             raise TooBig
         if len(problems) < MOST_PROBLEMS and (found := _problem(field, value)):
             problems.setdefault((found.field, found.code), found)
@@ -109,9 +118,9 @@ class CarefulCalls:
         return in_one_shape(self._get_response(request))
 
     def _read(self, request: HttpRequest) -> None:
-        most = most_bytes(request.path)
+        limits = limits_of(request.path)
         given = request.META.get("CONTENT_LENGTH") or "0"
-        if given.isdigit() and int(given) > most:
+        if given.isdigit() and int(given) > limits.size:
             raise TooBig
         if request.body:
-            request.hestor_body = read(request.body, most)  # type: ignore[attr-defined]
+            request.hestor_body = read(request.body, limits)  # type: ignore[attr-defined]

@@ -1,7 +1,9 @@
 """What a rule is, and the one that facts and pages share: a line of text."""
 
 from dataclasses import dataclass
-from typing import Any, Protocol
+from typing import Any, Protocol, TypeVar
+
+from pydantic import BaseModel, ValidationError
 
 from hestor.core.errors import Problem
 from hestor.core.text import fillins, lines
@@ -17,6 +19,17 @@ class Rule(Protocol):
 
     def __call__(self, key: str, given: object) -> Checked:
         """The value as it would be kept, and what is wrong with it (nothing, if it is fine)."""
+
+
+M = TypeVar("M", bound=BaseModel)
+
+
+def read_as(model: type[M], given: object) -> M | None:
+    """A value as a model, be it one already or plain JSON; None for what is neither."""
+    try:
+        return model.model_validate(given.model_dump() if isinstance(given, BaseModel) else given)
+    except ValidationError:
+        return None
 
 
 def not_text(key: str) -> Checked:

@@ -79,16 +79,16 @@ def test_what_is_no_json_is_said_to_be_none(desk, body):
 
 def test_many_keys_and_depths_are_too_much():
     with pytest.raises(TooBig):
-        bodies.read(json.dumps({str(n): n for n in range(2_000)}).encode(), 64_000)
+        bodies.read(json.dumps({str(n): n for n in range(2_000)}).encode(), bodies.SETTINGS)
     with pytest.raises(TooBig):
-        bodies.read(b"[" * 20 + b"]" * 20, 64_000)
+        bodies.read(b"[" * 20 + b"]" * 20, bodies.SETTINGS)
     with pytest.raises(Malformed):
-        bodies.read(b"[Infinity]", 64_000)
+        bodies.read(b"[Infinity]", bodies.SETTINGS)
 
 
 def test_at_most_a_handful_of_problems_is_said():
     with pytest.raises(InvalidInput) as caught:
-        bodies.read(json.dumps({f"k{n}": "\ud800" for n in range(900)}).encode(), 64_000)
+        bodies.read(json.dumps({f"k{n}": "\ud800" for n in range(900)}).encode(), bodies.SETTINGS)
     assert len(caught.value.problems) == 5
 
 

@@ -11,13 +11,13 @@ from dataclasses import dataclass
 from html.parser import HTMLParser
 from typing import Any
 
-from pydantic import BaseModel, ConfigDict, ValidationError
+from pydantic import BaseModel, ConfigDict
 from selectolax.lexbor import LexborHTMLParser
 
 from hestor.core.contact.details import web_address
 from hestor.core.errors import Problem
 from hestor.core.pages.paths import is_domain
-from hestor.core.rules import Checked
+from hestor.core.rules import Checked, read_as
 from hestor.core.text import lines
 
 MOST = 20_000
@@ -139,9 +139,8 @@ def rule(key: str, given: object) -> Checked:
     """A well-formed code; an empty one is none."""
     if given is None:
         return None, ()
-    try:
-        read = AddedCode.model_validate(given.model_dump() if isinstance(given, BaseModel) else given)
-    except ValidationError:
+    read = read_as(AddedCode, given)
+    if read is None:
         return None, (Problem(key, "code_unreadable"),)
     if len(read.code) > MOST:
         return read, (lines.too_long(key, read.code, MOST),)

@@ -1,9 +1,9 @@
 """The cookie notice: what is asked of visitors before the code of others runs."""
 
-from pydantic import BaseModel, ConfigDict, ValidationError
+from pydantic import BaseModel, ConfigDict
 
 from hestor.core.errors import Problem
-from hestor.core.rules import Checked, Line
+from hestor.core.rules import Checked, Line, read_as
 
 _TITLE, _TEXT = Line(1, 80, takes_fill_ins=True), Line(1, 600, takes_fill_ins=True)
 
@@ -21,9 +21,8 @@ def rule(key: str, given: object) -> Checked:
     """A notice with title and text, or none."""
     if given is None:
         return None, ()
-    try:
-        read = CookieNotice.model_validate(given.model_dump() if isinstance(given, BaseModel) else given)
-    except ValidationError:
+    read = read_as(CookieNotice, given)
+    if read is None:
         return None, (Problem(key, "notice_unreadable"),)
     title, one = _TITLE(f"{key}.title", read.title)
     text, other = _TEXT(f"{key}.text", read.text)

@@ -4,13 +4,13 @@ import re
 from datetime import date
 from typing import Annotated, Any, Literal
 
-from pydantic import BaseModel, ConfigDict, ValidationError
+from pydantic import BaseModel, ConfigDict
 
 from hestor.core.errors import Problem
 from hestor.core.facts import rules
 from hestor.core.facts.spec import Band, FactGroup, FactSpec, Slot, Words
 from hestor.core.places.place import Place, Variant
-from hestor.core.rules import Checked, Line
+from hestor.core.rules import Checked, Line, read_as
 from hestor.core.text import lines, markdown
 
 HEADER_PARTS = ("logo", "name", "tagline", "menu")
@@ -49,9 +49,8 @@ def _site_notice(key: str, given: object) -> Checked:
     """A notice with words; one without any is none."""
     if given is None:
         return None, ()
-    try:
-        read = SiteNotice.model_validate(given.model_dump() if isinstance(given, BaseModel) else given)
-    except ValidationError:
+    read = read_as(SiteNotice, given)
+    if read is None:
         return None, (Problem(key, "notice_unreadable"),)
     text, problems = _NOTICE(key, read.text)
     return (SiteNotice(text=text, until=read.until) if text or problems else None), problems
