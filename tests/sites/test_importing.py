@@ -82,6 +82,8 @@ def test_files_of_others_become_pages_with_their_pictures(site, tmp_path, settin
         ("---\ntitle: T\nkind: post\n---\n", "post_undated"),
         ("---\ntitle: T\npublished: soon\n---\n", "front_matter_value"),
         ("---\ntitle: T\npath: /ABOUT/\n---\n", "path_alike"),
+        ("---\ntitle: T\npath: /news/2/\n---\n", "path_numbered"),
+        ("---\ntitle: T\npath: /news/2026-05/\n---\n", "path_month"),
         ("---\ntitle: " + "x" * 10_000 + "\n---\n", "too_long"),
         ("Hello {sight}", "fillin_unknown"),
         ("x" * 300_000, "too_long"),

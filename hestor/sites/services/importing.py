@@ -4,17 +4,15 @@ All is read and compiled first; then it is written in one transaction. What can'
 the rest is taken all the same.
 """
 
-import posixpath
 from collections.abc import Iterator, Mapping
-from dataclasses import dataclass, field, replace
-from typing import Any
+from dataclasses import dataclass, field
 
 from django.db import transaction
 from pydantic import ValidationError
 
 from hestor import clock
 from hestor.core.errors import HestorError, InvalidInput, PictureRefused, Problem
-from hestor.core.pages import front_matter, package, paths
+from hestor.core.pages import intake, package
 from hestor.core.pages.fields import PageFields
 from hestor.core.pages.package import Package
 from hestor.core.text.markdown import CompiledText
@@ -72,18 +70,8 @@ def _value_problem(error: ValidationError) -> Problem:
     return Problem("front_matter", "front_matter_value", {"name": ".".join(map(str, first["loc"]))[:80]})
 
 
-def _given(name: str, text: str) -> tuple[dict[str, Any], list[Problem]]:
-    """A page's fields from its file; what it does not say itself comes from its name."""
-    given, problems = front_matter.read(text)
-    if not given:
-        return {}, problems
-    stem = posixpath.basename(name).rpartition(".")[0]
-    title = given.get("title") or stem.replace("-", " ").replace("_", " ").strip().capitalize() or "…"
-    return {**given, "title": title, "path": given.get("path") or package.path_of(name)}, problems
-
-
 def _read(found: Package, targets: Mapping[str, str], report: Report) -> Iterator[_Ready]:
-    read = {name: _given(name, text) for name, text in found.texts.items()}
+    read = {name: intake.page_of(name, text) for name, text in found.texts.items()}
     pages = {name: str(given["path"]) for name, (given, _) in read.items() if given}
     for name, (given, problems) in read.items():
         report.problems += [(name, one) for one in problems]
@@ -103,47 +91,29 @@ def _read(found: Package, targets: Mapping[str, str], report: Report) -> Iterato
             yield _Ready(name, fields, compiled, parent if isinstance(parent, str) else None)
 
 
-def _unlike(ready: list[_Ready], here: Mapping[str, Revision], report: Report) -> dict[str, _Ready]:
-    """The pages by their addresses; of two that a person would take for one, the first."""
-    known = {paths.comparable(path): path for path in here}
-    kept: dict[str, _Ready] = {}
-    taken: dict[str, str] = {}
-    for one in ready:
-        path = one.fields.path
-        same = paths.comparable(path)
-        other = taken.get(same) or (known.get(same) if known.get(same) != path else None)
-        if other:
-            report.problems.append((one.name, Problem("path", "path_alike", {"path": path, "other": other})))
-            continue
-        taken[same] = path
-        kept[path] = one
-    return kept
+def _accepted(ready: list[_Ready], here: Mapping[str, Revision], report: Report) -> dict[str, _Ready]:
+    """The pages that may be taken in, by their addresses."""
+    kinds = {path: one.kind for path, one in here.items()} | {
+        one.fields.path: one.fields.kind for one in ready if one.fields.kind in intake.LISTS
+    }
+    wrong = dict(intake.address_problems([one.fields.path for one in ready], kinds))
+    report.problems += [(ready[number].name, problem) for number, problem in wrong.items()]
+    return {one.fields.path: one for number, one in enumerate(ready) if number not in wrong}
 
 
 def _parents(kept: Mapping[str, _Ready], here: Mapping[str, Revision], report: Report) -> dict[str, str | None]:
     """The address of the page above each; none for one that is not there, or that would stand below itself."""
     by_id = {one.page_id: path for path, one in here.items()}
-    above = {path: by_id.get(one.parent_id) if one.parent_id else None for path, one in here.items()}
-    above |= {path: one.parent for path, one in kept.items()}
-    for path, one in kept.items():
-        if one.parent is not None and one.parent not in above:
-            report.problems.append((one.name, Problem("parent", "parent_unknown")))
-            above[path] = None
-        chain, at = [path], above[path]
-        while at is not None and at not in chain and len(chain) <= MOST_LEVELS:
-            chain.append(at)
-            at = above.get(at)
-        if at is not None:
-            code = "parent_loop" if at in chain else "parent_deep"
-            report.problems.append((one.name, Problem("parent", code, {"most": MOST_LEVELS})))
-            above[path] = None
+    there = {path: by_id.get(one.parent_id) if one.parent_id else None for path, one in here.items()}
+    above, wrong = intake.parents({path: one.parent for path, one in kept.items()}, there, MOST_LEVELS)
+    report.problems += [(kept[path].name, problem) for path, problem in wrong]
     return above
 
 
 def _write(site: Site, ready: list[_Ready], report: Report) -> None:
     drafts = Revision.objects.in_draft_of(site.pk).select_related("text", "page")
     here = {one.path: one for one in drafts}
-    kept = _unlike(ready, here, report)
+    kept = _accepted(ready, here, report)
     above = _parents(kept, here, report)
     new = [path for path in kept if path not in here]
     pages = dict(zip(new, Page.objects.bulk_create([Page(site=site) for _ in new], batch_size=500), strict=True))
@@ -173,12 +143,7 @@ def take_in(site_id: int, found: Package) -> Report:
     report = Report(problems=[("", one) for one in found.problems])
     whole = package.without_common_folder(found)
     targets = _pictures(site_id, whole, report)
-    ready = [_at_home(one) for one in _read(whole, targets, report)]
+    ready = list(_read(whole, targets, report))
     with transaction.atomic():
         _write(locked(site_id), ready, report)
     return report
-
-
-def _at_home(one: _Ready) -> _Ready:
-    """The home page stands below nothing."""
-    return replace(one, parent=None) if one.fields.path == "/" else one

@@ -8,9 +8,9 @@ from django.db import transaction
 
 from hestor import clock
 from hestor.core.errors import InvalidInput, Problem, TooMuchWork
-from hestor.core.events import expansion, month
+from hestor.core.events import expansion
 from hestor.core.pages import fields as page_fields
-from hestor.core.pages import paths, signature
+from hestor.core.pages import intake, paths, signature
 from hestor.core.pages.fields import PageFields
 from hestor.core.pages.pagination import page_number
 from hestor.core.text import markdown
@@ -21,7 +21,6 @@ from hestor.sites.services.locking import bump, locked
 from hestor.studio import run_on_text
 
 MOST_LEVELS = 10
-_LISTS = ("news", "events")
 
 
 def _address_problems(site: Site, given: PageFields, page: Page | None) -> Iterator[Problem]:
@@ -49,10 +48,10 @@ def _alike(others: RevisionQuerySet, path: str) -> str | None:
 def _month_problems(site: Site, given: PageFields, page: Page | None) -> Iterator[Problem]:
     """Months of news and of events have addresses below their lists, as ``/news/2026-05/``."""
     others = Revision.objects.in_draft_of(site.pk).exclude(page=page)
-    lists = [*others.filter(kind__in=_LISTS).values_list("path", flat=True)]
-    above, _, last = given.path.rstrip("/").rpartition("/")
-    if f"{above}/" in lists and month.read(last):
-        yield Problem("path", "path_month", {"path": given.path, "news": f"{above}/"})
+    found = intake.list_problem(given.path, dict(others.filter(kind__in=intake.LISTS).values_list("path", "kind")))
+    # That of numbered pages is said with the address itself.
+    if found and found.code == "path_month":
+        yield found
 
 
 def _height(site: Site, page: Page | None) -> int:
