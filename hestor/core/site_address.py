@@ -38,16 +38,25 @@ class SiteAddress:
         return f"www.{self.domain}" if self.domain and self.with_www else self.domain
 
 
-def read_domain(typed: str) -> tuple[str, bool]:
-    """A domain as it was typed, or of an address, without "www.", and whether that was there. Raises ValueError."""
+def read_host(typed: str) -> str:
+    """A host as it was typed, or of an address, as browsers ask for it; empty for nothing. Raises ValueError.
+
+    It is a name that others can find: no number, and at least two labels.
+    """
     text = typed.strip()[:_LONGEST].lower()
     text = re.sub("^[a-z]+://", "", text).partition("/")[0].partition(":")[0].rstrip(".")
     try:
         host = idna.encode(text, uts46=True).decode() if text else ""
     except (idna.IDNAError, UnicodeError) as error:
         raise ValueError(typed) from error
-    if host and not is_domain(host):
+    if host and (not is_domain(host) or host.rpartition(".")[2].isdigit()):
         raise ValueError(typed)
+    return host
+
+
+def read_domain(typed: str) -> tuple[str, bool]:
+    """A domain as it was typed, or of an address, without "www.", and whether that was there. Raises ValueError."""
+    host = read_host(typed)
     bare = host.removeprefix("www.")
     return (bare, host != bare) if "." in bare else (host, False)
 

@@ -49,11 +49,6 @@ class Site(models.Model):
             parsed = self.__dict__["_parsed"] = (self.draft_facts, document.parse(self.draft_facts))
         return parsed[1]
 
-    @property
-    def draft_facts_text(self) -> str:
-        """The draft's facts as one text, by which what is made from them is cached."""
-        return self.facts.model_dump_json()
-
 
 class FormerHost(models.Model):
     """A host under which a site was read before: it leads on to the site for as long as no other one takes it."""

@@ -3,6 +3,7 @@ import { useState } from "react";
 import { useTranslation } from "react-i18next";
 import { useNavigate } from "react-router";
 import type { Page } from "../api/client";
+import { COPIED_KINDS, HOME_KINDS } from "../api/facts.gen";
 import { useSite } from "../draft/hooks";
 import { ActionLink } from "../ui/ActionLink";
 import { Button } from "../ui/Button";
@@ -11,6 +12,7 @@ import { Notice } from "../ui/Notice";
 import { useBelow, useDeletePage, useDuplicate, useMakeHome, useMakeNotFound, useMove } from "./api";
 import { moves, type Move } from "./moves";
 
+const isOf = (kinds: readonly Page["kind"][], page: Page) => kinds.includes(page.kind);
 const ICONS = { up: ArrowUp, down: ArrowDown, into: CornerDownRight, out: CornerLeftUp };
 
 /** Asks before a page is deleted, its subpages named. */
@@ -101,7 +103,7 @@ export function PageActions({ page, pages }: { page: Page; pages: Page[] }) {
   return (
     <div className="flex flex-wrap items-center gap-x-4 gap-y-2 border-t border-line pt-2.5">
       {page.kind !== "post" && <Moves page={page} pages={pages} />}
-      {["page", "post", "event"].includes(page.kind) && page.path !== "/" && (
+      {isOf(COPIED_KINDS, page) && page.path !== "/" && (
         <ActionLink
           onClick={() =>
             copy.mutate(page.id, {
@@ -112,7 +114,7 @@ export function PageActions({ page, pages }: { page: Page; pages: Page[] }) {
           {t("pageActions.duplicate")}
         </ActionLink>
       )}
-      {page.path !== "/" && ["page", "news", "events", "contact"].includes(page.kind) && (
+      {page.path !== "/" && isOf(HOME_KINDS, page) && (
         <ActionLink onClick={() => home.mutate(page.id)}>{t("pageActions.home")}</ActionLink>
       )}
       {page.path !== "/" && (page.kind === "page" || page.kind === "not_found") && (

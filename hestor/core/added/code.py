@@ -14,10 +14,9 @@ from typing import Any
 from pydantic import BaseModel, ConfigDict
 from selectolax.lexbor import LexborHTMLParser
 
-from hestor.core.contact.details import web_address
 from hestor.core.errors import Problem
-from hestor.core.pages.paths import is_domain
 from hestor.core.rules import Checked, read_as
+from hestor.core.site_address import read_host
 from hestor.core.text import lines
 
 MOST = 20_000
@@ -129,10 +128,10 @@ def _host(typed: str) -> str | None:
     text = typed.strip().lower()
     star, bare = ("*.", text[2:]) if text.startswith("*.") else ("", text)
     try:
-        host = web_address(bare).partition("://")[2].partition("/")[0].partition(":")[0]
-    except (ValueError, UnicodeError):
+        host = read_host(bare)
+    except ValueError:
         return None
-    return star + host if is_domain(host) else None
+    return star + host if host else None
 
 
 def rule(key: str, given: object) -> Checked:

@@ -17,6 +17,10 @@ from hestor.core.text import lines, markdown
 
 Kind = Literal["page", "post", "news", "event", "events", "contact", "imprint", "not_found"]
 KINDS: tuple[Kind, ...] = ("page", "post", "news", "event", "events", "contact", "imprint", "not_found")
+HOME_KINDS: tuple[Kind, ...] = ("page", "news", "events", "contact")
+"""The kinds of pages that may be the home page."""
+COPIED_KINDS: tuple[Kind, ...] = ("page", "post", "event")
+"""Those of which a site may have any number, and that may be copied."""
 MOST_BODY = 200_000
 _MOST_ORDER = 1_000_000
 

@@ -4,13 +4,12 @@ from datetime import datetime
 
 from hestor import wording
 from hestor.core.pages.faults import MISLEADING
+from hestor.core.pages.fields import COPIED_KINDS
 from hestor.core.unsaid import Seen, Unsaid, unsaid
 from hestor.pictures.models import Picture
 from hestor.sites.models import Revision, Site
 from hestor.sites.selectors.picture_uses import uses_of
 from hestor.sites.selectors.title_table import table_of
-
-_OWN_TEXT = ("page", "post", "event")
 
 
 def _starters() -> set[str]:
@@ -25,7 +24,7 @@ def still_to_say(site: Site, now: datetime) -> tuple[Unsaid, ...]:
     home = drafts.filter(path="/").values_list("page_id", "text__body")
     pages = drafts.exclude(kind="not_found").count()
     below = set(drafts.filter(kind="page", parent__isnull=False).values_list("parent_id", flat=True))
-    bare = drafts.filter(kind__in=_OWN_TEXT, text__body="").order_by("path").values_list("page_id", flat=True)
+    bare = drafts.filter(kind__in=COPIED_KINDS, text__body="").order_by("path").values_list("page_id", flat=True)
     used = uses_of(site, now)
     silent = Picture.objects.of(site.pk).filter(description="", key__in=used)
     return unsaid(

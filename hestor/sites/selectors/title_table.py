@@ -57,7 +57,7 @@ _COUNTS: LRUCache[Any, Mapping[Kind, tuple[int, int]]] = LRUCache(8)
 
 
 def _key(site: Site, now: datetime) -> tuple[Any, ...]:
-    return (site.pk, site.pages_revision, site.draft_facts_text, zones.day_in(site.facts.time_zone, now))
+    return (site.pk, site.pages_revision, site.facts.model_dump_json(), zones.day_in(site.facts.time_zone, now))
 
 
 # The number of writes to a site's pages stands for the pages, so what is cached never goes stale.

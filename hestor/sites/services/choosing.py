@@ -5,14 +5,13 @@ from typing import Any
 from django.db import transaction
 
 from hestor.core.errors import InvalidInput, Problem
+from hestor.core.pages.fields import HOME_KINDS
 from hestor.sites.models import Revision
 from hestor.sites.selectors.page_fields import current
 from hestor.sites.services import page_values
 from hestor.sites.services.following import follow
 from hestor.sites.services.locking import locked
 from hestor.sites.services.new_pages import free_path
-
-_MAY_BE_HOME = ("page", "news", "events", "contact")
 
 
 def make_home(site_id: int, page_id: int) -> None:
@@ -23,7 +22,7 @@ def make_home(site_id: int, page_id: int) -> None:
         home = Revision.objects.in_draft_of(site_id).filter(path="/").first()
         if chosen.path == "/":
             return
-        if chosen.kind not in _MAY_BE_HOME:
+        if chosen.kind not in HOME_KINDS:
             raise InvalidInput([Problem("kind", "no_home")])
         former = chosen.path
         if home:

@@ -9,7 +9,7 @@ from django.db.models import QuerySet
 
 from hestor.core.errors import InvalidInput, NotFound, Problem
 from hestor.core.pages import paths, placing, tree
-from hestor.core.pages.fields import Kind
+from hestor.core.pages.fields import COPIED_KINDS, Kind
 from hestor.core.text import lines
 from hestor.sites.models import RemovedPage, Revision, Site
 from hestor.sites.selectors.page_fields import current, fields_of
@@ -58,7 +58,7 @@ def move(site_id: int, page: int, parent: int | None, index: int) -> None:
 def duplicate(site: Site, page: int) -> Revision:
     """The same page once more, right below, at an address of its own and not in the menu. Raises InvalidInput."""
     found = fields_of(current(site.pk, page))
-    if found.kind not in ("page", "post", "event"):
+    if found.kind not in COPIED_KINDS:
         raise InvalidInput([Problem("kind", "one_of_a_kind")])
     path = free_path(site.pk, paths.above(found.path), found.title, found.kind)
     return add_page(site.pk, {**found.model_dump(), "path": path, "in_menu": False})

@@ -22,13 +22,19 @@ Values = Mapping[str, Any]
 _WORDS = {"title", "summary"}
 
 
+_ITS_OWN = {"id", "in_draft", "live_from", "live_to", "written"}
+"""What of a revision no other one has from it."""
+
+
+def copied(old: Revision, **values: Any) -> Revision:
+    """A new draft state that says what a former one said, but for ``values``; both share one text."""
+    fields = (f.attname for f in Revision._meta.concrete_fields)
+    return Revision(**{name: getattr(old, name) for name in fields if name not in _ITS_OWN} | values)
+
+
 def _changed(old: Revision, values: Values, now: datetime) -> Revision:
-    """A new state of a page, which shares the text of the one before."""
-    fields = [f.attname for f in Revision._meta.concrete_fields]
-    left_out = {"id", "in_draft", "live_from", "live_to", "written"}
-    made = Revision(**{name: getattr(old, name) for name in fields if name not in left_out})
-    for name, value in values.items():
-        setattr(made, name, value)
+    """A new state of a page with other values, and the signature that those make."""
+    made = copied(old, **values)
     compiled = CompiledText(old.text.html, old.text.excerpt, markdown.fills_in(old.text.html))
     made.signature = signature.of(PageFields(**columns_of(made)), compiled).text
     if values.keys() & _WORDS:

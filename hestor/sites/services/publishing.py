@@ -9,12 +9,14 @@ from datetime import datetime
 
 from django.db import transaction
 
+from hestor import clock
 from hestor.accounts.models import Account
 from hestor.core.changes import Change
 from hestor.core.errors import NotFound, NothingToPublish, StaleRevision
 from hestor.core.facts import document
 from hestor.sites.models import Edition, Revision, Site
 from hestor.sites.selectors.changes import changes_of
+from hestor.sites.services import page_values
 from hestor.sites.services.locking import bump, locked
 
 _TRIES = 5
@@ -61,13 +63,6 @@ def _publish(seen: Site, changes: tuple[Change, ...], by: Account, now: datetime
     )
 
 
-def _again(old: Revision) -> Revision:
-    """A new draft state that says what a former one said."""
-    fields = [f.attname for f in Revision._meta.concrete_fields]
-    left_out = {"id", "in_draft", "live_from", "live_to", "written", "worded"}
-    return Revision(**{name: getattr(old, name) for name in fields if name not in left_out})
-
-
 def _restore_pages(site: Site, number: int) -> bool:
     wanted = Revision.objects.in_edition_of(site.pk, number)
     dropped = list(Revision.objects.in_draft_of(site.pk).exclude(pk__in=wanted.values("pk")))
@@ -77,7 +72,7 @@ def _restore_pages(site: Site, number: int) -> bool:
         if old.live_to is None:
             Revision.objects.filter(pk=old.pk).update(in_draft=True)
         else:
-            _again(old).save()
+            page_values.copied(old, worded=clock.now()).save()
     return bool(dropped or missing)
 
 
