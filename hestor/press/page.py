@@ -89,6 +89,11 @@ def _named(frame: Frame, named: Named | None) -> Named | None:
     return (frame.root + named[0], frame.filled(named[1])) if named else None
 
 
+def title_of(frame: Frame, page: Page) -> str:
+    """A page's title in tabs and search results."""
+    return frame.title(page.path, frame.filled(page.title), section(frame, page), frame.filled(page.own_title))
+
+
 def section(frame: Frame, page: Page) -> str:
     """What stands at the top above a page, as titles name it; nothing above those at the top."""
     return frame.filled(page.trail[0][1]) if page.trail else ""
@@ -107,7 +112,7 @@ def values(frame: Frame, page: Page, listed: Sequence[Teaser] = ()) -> dict[str,
     iso_changed = changed.isoformat() if changed else ""
     return {
         "path": page.path,
-        "title": frame.title(page.path, title, section(frame, page), frame.filled(page.own_title)),
+        "title": title_of(frame, page),
         "heading": title,
         "description": description,
         "canonical": files.address(state.origin, page.path),

@@ -3,7 +3,8 @@
 import pytest
 
 from hestor.core.errors import InvalidInput
-from hestor.sites.services.pages import MOST_LEVELS, add_page, change_page
+from hestor.core.pages.tree import MOST_LEVELS
+from hestor.sites.services.pages import add_page, change_page
 
 pytestmark = pytest.mark.django_db
 

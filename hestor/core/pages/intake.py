@@ -8,6 +8,7 @@ from hestor.core.errors import Problem
 from hestor.core.events import month
 from hestor.core.pages import front_matter, package, paths
 from hestor.core.pages.pagination import page_number
+from hestor.core.pages.tree import MOST_LEVELS
 
 LISTS = ("news", "events")
 """The kinds of pages below whose addresses there are others that nobody made: numbered pages, and months."""
@@ -54,7 +55,7 @@ def address_problems(wanted: Collection[str], here: Mapping[str, str]) -> Iterat
 
 
 def parents(
-    wanted: Mapping[str, str | None], here: Mapping[str, str | None], most: int
+    wanted: Mapping[str, str | None], here: Mapping[str, str | None]
 ) -> tuple[dict[str, str | None], list[tuple[str, Problem]]]:
     """The page above each, and what was wrong with some, all by their addresses; then nothing stands above those.
 
@@ -70,11 +71,11 @@ def parents(
             problems.append((path, Problem("parent", "parent_unknown")))
             above[path] = None
         chain, at = [path], above[path]
-        while at is not None and at not in chain and len(chain) <= most:
+        while at is not None and at not in chain and len(chain) < MOST_LEVELS:
             chain.append(at)
             at = above.get(at)
         if at is not None:
             code = "parent_loop" if at in chain else "parent_deep"
-            problems.append((path, Problem("parent", code, {"most": most})))
+            problems.append((path, Problem("parent", code, {"most": MOST_LEVELS})))
             above[path] = None
     return above, problems

@@ -1,6 +1,6 @@
 """The tree of pages: who stands below whom, in which order, how deep."""
 
-from collections.abc import Iterator, Sequence
+from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import dataclass
 from typing import Generic, Protocol, TypeVar
 
@@ -25,6 +25,10 @@ class Placed(Protocol):
         """Its address, which decides between siblings of one place."""
 
 
+MOST_LEVELS = 10
+"""How many pages may stand one below the other, the one at the top among them."""
+LISTED_BY: Mapping[str, str] = {"post": "news", "event": "events"}
+"""By which kind of page those of a kind are listed; it stands above them wherever they are."""
 P = TypeVar("P", bound=Placed)
 
 
@@ -57,6 +61,17 @@ def below(pages: Sequence[P], page_id: int) -> tuple[P, ...]:
             return tuple(page for page, _ in walk(node.children))
         nodes.extend(node.children)
     return ()
+
+
+def above(page: int, kind: str, parents: Mapping[int, int | None], lists: Mapping[str, int]) -> tuple[int, ...]:
+    """The pages above one, from the top, by their numbers; ``lists`` are those that list others, by their kind."""
+    found: list[int] = []
+    parent = parents.get(page)
+    while parent is not None and parent in parents and parent not in found:
+        found.insert(0, parent)
+        parent = parents[parent]
+    listed = lists.get(LISTED_BY.get(kind, ""))
+    return tuple(found) if listed is None or listed in found else (listed, *found)
 
 
 def walk(nodes: Sequence[Node[P]], depth: int = 0) -> Iterator[tuple[P, int]]:

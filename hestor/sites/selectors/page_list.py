@@ -11,12 +11,11 @@ from hestor.core.pages.titles import Titling
 from hestor.core.text import fillins
 from hestor.press.files import address
 from hestor.press.frame import Frame
+from hestor.press.page import title_of
 from hestor.sites.models import Revision, Site
 from hestor.sites.selectors.addresses import base_of
 from hestor.sites.selectors.page_fields import columns_of
 from hestor.sites.selectors.states import draft_of
-
-_DEEPEST = 50
 
 
 @dataclass(frozen=True)
@@ -34,14 +33,8 @@ class Naming:
 
     def section(self, page: int, kind: str) -> str:
         """What the page at the top above one is called; nothing for one that is at the top itself."""
-        above: list[int] = []
-        parent = self.parents.get(page)
-        while parent is not None and parent in self.parents and parent not in above:
-            above.append(parent)
-            parent = self.parents[parent]
-        listed = self.lists.get(kind)
-        top = listed if listed is not None and listed not in above else above[-1] if above else None
-        return self.filled(self.names[top]) if top is not None else ""
+        above = tree.above(page, kind, self.parents, self.lists)
+        return self.filled(self.names[above[0]]) if above else ""
 
     def title(self, row: Any) -> str:
         """The title of a page; ``row`` has its id, kind, path, title and own title."""
@@ -52,13 +45,13 @@ class Naming:
 def naming_of(site: Site, now: datetime) -> Naming:
     """What the titles of a site's draft are made of at a moment."""
     rows = list(Revision.objects.in_draft_of(site.pk).values_list("page_id", "parent_id", "title", "kind", "path"))
-    lists = {kind: page for page, _, _, kind, _ in sorted(rows, key=lambda row: row[4], reverse=True)}
-    of_kind = {"post": "news", "event": "events"}
+    # Of several of a kind the first by its address counts, as on the pages themselves.
+    by_path = sorted(rows, key=lambda row: row[4], reverse=True)
     return Naming(
         titling(site.facts, values_at(site, now)),
         {page: title for page, _, title, _, _ in rows},
         {page: parent for page, parent, _, _, _ in rows},
-        {kind: lists[listed] for kind, listed in of_kind.items() if listed in lists},
+        {kind: page for page, _, _, kind, _ in by_path if kind in tree.LISTED_BY.values()},
     )
 
 
@@ -74,28 +67,45 @@ def _state(revision: Revision, was_live: bool, zone: str, now: datetime) -> str:
     return "held" if out > now else "live"
 
 
-def _row(revision: Revision, naming: Naming, site: Site, was_live: bool, depth: int, now: datetime) -> dict[str, Any]:
+@dataclass(frozen=True)
+class _Named:
+    """What a page is called in lists, and in its tab."""
+
+    shown: str
+    tab: str
+
+
+def _row(
+    site: Site, base: str, revision: Revision, named: _Named, was_live: bool, depth: int, now: datetime
+) -> dict[str, Any]:
     return {
         **columns_of(revision),
         "id": revision.page_id,
-        "shown_title": naming.filled(revision.title),
-        "tab_title": naming.title(revision),
+        "shown_title": named.shown,
+        "tab_title": named.tab,
         "state": _state(revision, was_live, site.facts.time_zone, now),
-        "address": address(base_of(site), revision.path),
+        "address": address(base, revision.path),
         "depth": depth,
     }
 
 
 def page_row(site: Site, revision: Revision, now: datetime) -> dict[str, Any]:
-    """One page, with its computed title, its address and its state: live, held back until its day, changed or new."""
+    """One page, with its computed title, its address and its state: live, held back until its day, changed or new.
+
+    Its title is asked of the press, which reads no more pages than those above it.
+    """
     was_live = Revision.objects.leaving(site.pk).filter(page_id=revision.page_id).exists()
-    return _row(revision, naming_of(site, now), site, was_live, _depth(site, revision), now)
+    state = draft_of(site)
+    frame, page = Frame(state, now), state.page(revision.path)
+    tab = title_of(frame, page) if page else ""
+    named = _Named(frame.filled(revision.title), tab)
+    return _row(site, base_of(site), revision, named, was_live, _depth(site, revision), now)
 
 
 def _depth(site: Site, revision: Revision) -> int:
     """How many pages stand above one."""
     depth, above = 0, revision.parent_id
-    while above is not None and depth < _DEEPEST:
+    while above is not None and depth < tree.MOST_LEVELS:
         row = Revision.objects.in_draft_of(site.pk).filter(page_id=above).values_list("parent_id").first()
         depth, above = (depth + 1, row[0]) if row else (depth, None)
     return depth
@@ -111,4 +121,16 @@ def page_rows(site: Site, now: datetime) -> list[dict[str, Any]]:
     )
     placed = tree.walk(tree.nested([r for r in drafts if r.kind != "post"]))
     rows = [*placed, *((post, 0) for post in posts)]
-    return [_row(revision, naming, site, revision.page_id in leaving, depth, now) for revision, depth in rows]
+    base = base_of(site)
+    return [
+        _row(
+            site,
+            base,
+            revision,
+            _Named(naming.filled(revision.title), naming.title(revision)),
+            revision.page_id in leaving,
+            depth,
+            now,
+        )
+        for revision, depth in rows
+    ]

@@ -27,7 +27,6 @@ from hestor.sites.selectors import logo_measures
 from hestor.sites.selectors.addresses import base_of, folder_of
 from hestor.sites.selectors.stored_events import stored_events, whole_events
 
-_DEEPEST = 8
 _REMEMBERED_PAGES = 100
 T = TypeVar("T")
 
@@ -86,7 +85,7 @@ class StoredPages:
     def _trail(self, revision: Revision) -> tuple[tuple[str, str], ...]:
         above: list[tuple[str, str]] = []
         parent_id = revision.parent_id
-        while parent_id and len(above) < _DEEPEST:
+        while parent_id and len(above) < tree.MOST_LEVELS:
             parent = self.revisions.filter(page_id=parent_id).only("path", "title", "parent_id").first()
             if parent is None:
                 break
@@ -101,8 +100,8 @@ class StoredPages:
             return None
         below = revision.kind == "page" and self._below(revision.page_id).exists()
         trail = self._trail(revision)
-        above = {"post": self.news, "event": self.event_list}.get(revision.kind)
-        if above and (found := above()) and found not in trail:
+        listed = {"news": self.news, "events": self.event_list}.get(tree.LISTED_BY.get(revision.kind, ""))
+        if listed and (found := listed()) and found not in trail:
             trail = (found, *trail)
         return self._page(revision, trail, below)
 

@@ -22,7 +22,7 @@ from hestor.sites.models import Page, Revision, Site, Text
 from hestor.sites.selectors.page_fields import fields_of
 from hestor.sites.selectors.picture_uses import ADDRESS
 from hestor.sites.services.locking import bump, locked
-from hestor.sites.services.pages import MOST_LEVELS, compiled_within, new_revision, take_out
+from hestor.sites.services.pages import compiled_within, new_revision, take_out
 
 Wrong = tuple[str, Problem]
 
@@ -105,7 +105,7 @@ def _parents(kept: Mapping[str, _Ready], here: Mapping[str, Revision], report: R
     """The address of the page above each; none for one that is not there, or that would stand below itself."""
     by_id = {one.page_id: path for path, one in here.items()}
     there = {path: by_id.get(one.parent_id) if one.parent_id else None for path, one in here.items()}
-    above, wrong = intake.parents({path: one.parent for path, one in kept.items()}, there, MOST_LEVELS)
+    above, wrong = intake.parents({path: one.parent for path, one in kept.items()}, there)
     report.problems += [(kept[path].name, problem) for path, problem in wrong]
     return above
 
