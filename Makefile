@@ -72,7 +72,7 @@ lint: $(STAMPS)/python-dev $(STAMPS)/node
 
 types: $(STAMPS)/python $(STAMPS)/node ## makes the front end's API types anew
 	@$(VENV)/python -m hestor.config.export_schema build/openapi.json
-	@$(VENV)/python -m hestor.config.export_facts frontend/src/api/facts.gen.ts
+	@$(VENV)/python -m hestor.config.export_facts frontend/src/api
 	@cd frontend && npm run -s types
 
 front: $(STAMPS)/node

@@ -1,10 +1,11 @@
-"""Writes the front end's list of facts, made from their specs.
+"""Writes what the front end lists: ``facts.gen.ts`` from the facts' specs, ``lists.gen.ts`` the core's other lists.
 
-Used as ``python -m hestor.config.export_facts FILE``.
+Used as ``python -m hestor.config.export_facts FOLDER``.
 """
 
 import json
 import sys
+from collections.abc import Iterable, Iterator, Mapping
 from pathlib import Path
 from typing import Any
 
@@ -16,7 +17,7 @@ from hestor.core.facts.spec import Band, FactSpec, Slot
 from hestor.core.pages import faults, fields, parts, titles
 from hestor.core.places.all import DRAWN, FILE_PLACES
 
-_HEAD = "// Made from the facts' specs (hestor/core/facts) by `make types`; never edited by hand.\n"
+_HEAD = "// Made from the {made_from} by `make types`; never edited by hand.\n"
 _IMPORT = 'import type { components } from "./schema";\n\n'
 
 
@@ -42,12 +43,24 @@ def _fact(key: str, spec: FactSpec) -> dict[str, Any]:
     }
 
 
+def _head(made_from: str) -> str:
+    return _HEAD.format(made_from=made_from)
+
+
+def _consts(lists: Mapping[str, Iterable[Any]]) -> Iterator[str]:
+    return (f"export const {name} = {json.dumps(list(found), indent=2)} as const;" for name, found in lists.items())
+
+
 def facts_source() -> str:
-    """The list as TypeScript."""
+    """The bands, the facts and what a site says of which only the name is known, as TypeScript."""
     facts = [_fact(key, spec) for key, spec in SPECS.items()]
+    consts = _consts({"BAND_IDS": [band.value for band in Band], "FACTS": facts})
+    return "\n\n".join((_head("facts' specs (hestor/core/facts)") + _IMPORT + next(consts), *consts, _defaults())) + "\n"
+
+
+def lists_source() -> str:
+    """What may be chosen, and in which order it stands, as TypeScript."""
     lists = {
-        "BAND_IDS": [band.value for band in Band],
-        "FACTS": facts,
         "DRAWN": [place.value for place in DRAWN],
         "FILE_PLACES": [one.place.value for one in FILE_PLACES],
         "ENQUIRY_DAYS": ENQUIRY_DAYS,
@@ -64,9 +77,8 @@ def facts_source() -> str:
         "TITLE_FIELDS": faults.FIELDS,
         "CONTACT_PAGE_PARTS": (*details.PARTS, *details.ON_PAGE),
     }
-    consts = (f"export const {name} = {json.dumps(found, indent=2)} as const;" for name, found in lists.items())
     drawn = "export type DrawnPlace = (typeof DRAWN)[number];"
-    return "\n\n".join((_HEAD + _IMPORT + next(consts), *consts, drawn, _defaults())) + "\n"
+    return "\n\n".join((_head("core's lists"), *_consts(lists), drawn)) + "\n"
 
 
 def _defaults() -> str:
@@ -76,4 +88,6 @@ def _defaults() -> str:
 
 
 if __name__ == "__main__":
-    Path(sys.argv[1]).write_text(facts_source())
+    folder = Path(sys.argv[1])
+    (folder / "facts.gen.ts").write_text(facts_source())
+    (folder / "lists.gen.ts").write_text(lists_source())

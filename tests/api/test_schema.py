@@ -8,6 +8,7 @@ from pathlib import Path
 import pytest
 
 from hestor.api.api import api
+from hestor.config.export_facts import facts_source, lists_source
 
 TOP = Path(__file__).parents[2]
 
@@ -21,3 +22,9 @@ def test_the_front_ends_types_are_fresh(tmp_path):
     subprocess.run([tool, schema, "-o", made], check=True, capture_output=True, cwd=TOP / "frontend")
     kept = (TOP / "frontend" / "src" / "api" / "schema.d.ts").read_text()
     assert made.read_text() == kept, "stale: run make types"
+
+
+@pytest.mark.parametrize(("name", "source"), [("facts", facts_source), ("lists", lists_source)])
+def test_the_front_ends_lists_are_fresh(name, source):
+    kept = (TOP / "frontend" / "src" / "api" / f"{name}.gen.ts").read_text()
+    assert source() == kept, "stale: run make types"

@@ -1,5 +1,6 @@
 import { useTranslation } from "react-i18next";
-import { DEFAULTS, ENQUIRY_DAYS } from "../api/facts.gen";
+import { DEFAULTS } from "../api/facts.gen";
+import { ENQUIRY_DAYS } from "../api/lists.gen";
 import { useFact, useFactActions } from "../draft/hooks";
 import { Choices } from "../ui/Choices";
 

@@ -1,7 +1,7 @@
 import { useTranslation } from "react-i18next";
 import { Link } from "react-router";
+import { FactText } from "../draft/FactText";
 import { useFact, useSite, useStore } from "../draft/hooks";
-import { TextField } from "../draft/TextField";
 import { useFormat } from "../i18n/format";
 import { Button } from "../ui/Button";
 import { ErrorNotice } from "../ui/ErrorNotice";
@@ -63,21 +63,12 @@ function Standing({ now, wished, readOnly }: { now: Notices; wished: string; rea
 
 /** The private address: typed here, and in force once its reader agreed. */
 export function NoticesField({ readOnly }: { readOnly: boolean }) {
-  const { t } = useTranslation();
   const site = useSite().slug;
   const wished = useFact("notices_email").trim();
   const now = useNotices(site).data;
   return (
     <>
-      <TextField
-        document="facts"
-        field="notices_email"
-        labelledBy="fact-notices_email"
-        describedBy="why-notices_email wrong-notices_email"
-        placeholder={t("fact.notices_email.empty")}
-        readOnly={readOnly}
-        className="text-base font-medium"
-      />
+      <FactText fact="notices_email" readOnly={readOnly} className="text-base font-medium" inWords={false} />
       {now && <Standing now={now} wished={wished} readOnly={readOnly} />}
     </>
   );

@@ -1,5 +1,5 @@
 import { useTranslation } from "react-i18next";
-import { CONTACT_PAGE_PARTS, CONTACT_PARTS } from "../api/facts.gen";
+import { CONTACT_PAGE_PARTS, CONTACT_PARTS } from "../api/lists.gen";
 import { useFact, useFactActions, useSelect } from "../draft/hooks";
 import { ContactPages } from "./ContactPages";
 

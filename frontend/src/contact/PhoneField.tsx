@@ -1,6 +1,6 @@
 import { useTranslation } from "react-i18next";
 import { useFact, useSite } from "../draft/hooks";
-import { TextField } from "../draft/TextField";
+import { FactText } from "../draft/FactText";
 import { Advices } from "../ui/Advices";
 import { useSettled } from "../ui/useSettled";
 import { useDetails } from "./api";
@@ -15,15 +15,7 @@ export function PhoneField({ readOnly }: { readOnly: boolean }) {
   const country = useCountryName(found?.country ?? "");
   return (
     <>
-      <TextField
-        document="facts"
-        field="phone"
-        labelledBy="fact-phone"
-        describedBy="why-phone wrong-phone"
-        placeholder={t("fact.phone.empty")}
-        readOnly={readOnly}
-        className="text-base font-medium"
-      />
+      <FactText fact="phone" readOnly={readOnly} className="text-base font-medium" inWords={false} />
       {phone && found?.phone && (
         <p className="mt-1 text-soft">
           {t("phone.shows", {

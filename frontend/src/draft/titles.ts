@@ -1,5 +1,5 @@
 import type { Schemas } from "../api/client";
-import { TITLE_FIELDS } from "../api/facts.gen";
+import { TITLE_FIELDS } from "../api/lists.gen";
 
 export type TitleRow = Schemas["TitleRow"];
 export type TitleField = (typeof TITLE_FIELDS)[number];

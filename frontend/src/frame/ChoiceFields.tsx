@@ -1,110 +1,57 @@
 import { useTranslation } from "react-i18next";
-import { ARRANGEMENTS, FOLDS, HEADER_PARTS, LONG_RULES, WIDTHS } from "../api/facts.gen";
+import { ARRANGEMENTS, FOLDS, HEADER_PARTS, LONG_RULES, WIDTHS } from "../api/lists.gen";
 import { useFact, useFactActions } from "../draft/hooks";
+import { CheckBox } from "../ui/CheckBox";
 import { Choices } from "../ui/Choices";
 
-interface Props {
-  readOnly: boolean;
-}
+/** The facts that are one of a few, each with its values and the words that say them. */
+const FACTS = {
+  title_long: { values: LONG_RULES, words: "titleLong" },
+  header_arrangement: { values: ARRANGEMENTS, words: "arrangement" },
+  menu_fold: { values: FOLDS, words: "fold" },
+  content_width: { values: WIDTHS, words: "contentWidth" },
+} as const;
+type ChoiceFact = keyof typeof FACTS;
 
-/** What becomes of the site's name in long titles. */
-export function LongField({ readOnly }: Props) {
+/** A fact that is one of a few, each with what it does. */
+export function ChoiceField({ fact, readOnly }: { fact: ChoiceFact; readOnly: boolean }) {
   const { t } = useTranslation();
   const facts = useFactActions();
+  const { values, words } = FACTS[fact];
+  const all: readonly (string | number)[] = values;
   return (
     <Choices
-      field="title_long"
-      choices={LONG_RULES.map((value) => ({
+      field={fact}
+      choices={all.map((value) => ({
         value,
-        name: t(`titleLong.${value}`),
-        does: t(`titleLong.${value}Does`),
+        name: t(`${words}.${String(value)}`),
+        does: t(`${words}.${String(value)}Does`),
       }))}
-      chosen={useFact("title_long")}
+      chosen={useFact(fact)}
       readOnly={readOnly}
-      onChoose={(title_long) => facts.choose({ title_long })}
-    />
-  );
-}
-
-/** How logo, name and menu stand to each other. */
-export function ArrangementField({ readOnly }: Props) {
-  const { t } = useTranslation();
-  const facts = useFactActions();
-  return (
-    <Choices
-      field="header_arrangement"
-      choices={ARRANGEMENTS.map((value) => ({
-        value,
-        name: t(`arrangement.${value}`),
-        does: t(`arrangement.${value}Does`),
-      }))}
-      chosen={useFact("header_arrangement")}
-      readOnly={readOnly}
-      onChoose={(header_arrangement) => facts.choose({ header_arrangement })}
-    />
-  );
-}
-
-/** Below which width of the window the menu folds. */
-export function FoldField({ readOnly }: Props) {
-  const { t } = useTranslation();
-  const facts = useFactActions();
-  const chosen = useFact("menu_fold");
-  return (
-    <Choices
-      field="menu_fold"
-      choices={FOLDS.map((value) => ({
-        value,
-        name: value ? t("fold.below", { width: value }) : t("fold.never"),
-        does: t(`fold.${String(value)}Does`),
-      }))}
-      chosen={FOLDS.find((width) => width === chosen) ?? 0}
-      readOnly={readOnly}
-      onChoose={(menu_fold) => facts.choose({ menu_fold })}
-    />
-  );
-}
-
-/** How wide text may run. */
-export function WidthField({ readOnly }: Props) {
-  const { t } = useTranslation();
-  const facts = useFactActions();
-  return (
-    <Choices
-      field="content_width"
-      choices={WIDTHS.map((value) => ({
-        value,
-        name: t(`contentWidth.${value}`),
-        does: t(`contentWidth.${value}Does`),
-      }))}
-      chosen={useFact("content_width")}
-      readOnly={readOnly}
-      onChoose={(content_width) => facts.choose({ content_width })}
+      onChoose={(value) => facts.choose({ [fact]: value })}
     />
   );
 }
 
 /** Whether the pages above are named on those that stand below others. */
-export function TrailField({ readOnly }: Props) {
+export function TrailField({ readOnly }: { readOnly: boolean }) {
   const { t } = useTranslation();
   const facts = useFactActions();
   return (
-    <label className="flex items-center gap-2">
-      <input
-        type="checkbox"
-        className="size-4 accent-act"
-        data-field="shows_trail"
-        disabled={readOnly}
-        checked={useFact("shows_trail")}
-        onChange={(event) => facts.choose({ shows_trail: event.target.checked })}
-      />
+    <CheckBox
+      field="shows_trail"
+      disabled={readOnly}
+      checked={useFact("shows_trail")}
+      onChange={(shows_trail) => facts.choose({ shows_trail })}
+    >
       {t("trail.show")}
-    </label>
+    </CheckBox>
   );
 }
 
 /** What the header shows. */
-export function HeaderPartsField({ readOnly }: Props) {
+export function HeaderPartsField({ readOnly }: { readOnly: boolean }) {
   const { t } = useTranslation();
   const facts = useFactActions();
   const shown: readonly string[] = useFact("header_parts");
@@ -117,20 +64,16 @@ export function HeaderPartsField({ readOnly }: Props) {
       className="grid gap-1.5 outline-none"
     >
       {HEADER_PARTS.map((part) => (
-        <label key={part} className="flex items-center gap-2">
-          <input
-            type="checkbox"
-            className="size-4 accent-act"
-            disabled={readOnly}
-            checked={shown.includes(part)}
-            onChange={(event) =>
-              facts.choose({
-                header_parts: HEADER_PARTS.filter((one) => (one === part ? event.target.checked : shown.includes(one))),
-              })
-            }
-          />
+        <CheckBox
+          key={part}
+          disabled={readOnly}
+          checked={shown.includes(part)}
+          onChange={(on) =>
+            facts.choose({ header_parts: HEADER_PARTS.filter((one) => (one === part ? on : shown.includes(one))) })
+          }
+        >
           {t(`headerParts.${part}`)}
-        </label>
+        </CheckBox>
       ))}
     </div>
   );

@@ -1,4 +1,4 @@
-export { ArrangementField, FoldField, HeaderPartsField, LongField, TrailField, WidthField } from "./ChoiceFields";
+export { ChoiceField, HeaderPartsField, TrailField } from "./ChoiceFields";
 export { CodeField } from "./CodeField";
 export { CookieField, NoticeField } from "./NoticeFields";
 export { SideField } from "./SideField";

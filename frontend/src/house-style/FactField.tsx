@@ -1,8 +1,6 @@
-import { useTranslation } from "react-i18next";
 import { ColourField, IconField, LogoField, ShareField, TypefacesField } from "../brand";
+import { FactText } from "../draft/FactText";
 import type { Row } from "../draft/facts";
-import { useFact } from "../draft/hooks";
-import { TextField } from "../draft/TextField";
 import { KeywordsField, PatternField } from "../titles";
 import { later } from "../ui/later";
 import type { DateFact } from "./DateFormField";
@@ -17,10 +15,7 @@ const PartsField = later(async () => (await import("../contact")).PartsField);
 const DaysField = later(async () => (await import("../contact")).DaysField);
 const HoursField = later(async () => (await import("./HoursField")).HoursField);
 const OwnWordsField = later(async () => (await import("./OwnWordsField")).OwnWordsField);
-const LongField = later(async () => (await import("../frame")).LongField);
-const ArrangementField = later(async () => (await import("../frame")).ArrangementField);
-const FoldField = later(async () => (await import("../frame")).FoldField);
-const WidthField = later(async () => (await import("../frame")).WidthField);
+const ChoiceField = later(async () => (await import("../frame")).ChoiceField);
 const TrailField = later(async () => (await import("../frame")).TrailField);
 const HeaderPartsField = later(async () => (await import("../frame")).HeaderPartsField);
 const NoticeField = later(async () => (await import("../frame")).NoticeField);
@@ -37,30 +32,13 @@ const SIZES = {
   text: "text-[15px]",
 };
 
-function LineField({ row, readOnly }: { row: Row; readOnly: boolean }) {
-  const { t } = useTranslation();
-  const { key } = row;
-  return (
-    <TextField
-      document="facts"
-      field={key}
-      labelledBy={`fact-${key}`}
-      describedBy={`why-${key} wrong-${key}`}
-      placeholder={t(`fact.${key}.empty`)}
-      readOnly={readOnly}
-      language={useFact("language")}
-      className={SIZES[row.size]}
-    />
-  );
-}
-
 /** What a fact says, edited in the way that suits it. */
 export function FactField({ row, readOnly }: { row: Row; readOnly: boolean }) {
   switch (row.editor) {
     case "line":
       return (
         <>
-          <LineField row={row} readOnly={readOnly} />
+          <FactText fact={row.key} readOnly={readOnly} className={SIZES[row.size]} />
           {row.key === "contact_email" && <ContactNotes />}
         </>
       );
@@ -106,17 +84,17 @@ export function FactField({ row, readOnly }: { row: Row; readOnly: boolean }) {
     case "title_pattern":
       return <PatternField fact={row.key as "title_pattern" | "home_title"} readOnly={readOnly} />;
     case "title_long":
-      return <LongField readOnly={readOnly} />;
+      return <ChoiceField fact="title_long" readOnly={readOnly} />;
     case "keywords":
       return <KeywordsField readOnly={readOnly} />;
     case "header_parts":
       return <HeaderPartsField readOnly={readOnly} />;
     case "arrangement":
-      return <ArrangementField readOnly={readOnly} />;
+      return <ChoiceField fact="header_arrangement" readOnly={readOnly} />;
     case "menu_fold":
-      return <FoldField readOnly={readOnly} />;
+      return <ChoiceField fact="menu_fold" readOnly={readOnly} />;
     case "content_width":
-      return <WidthField readOnly={readOnly} />;
+      return <ChoiceField fact="content_width" readOnly={readOnly} />;
     case "yes_no":
       return <TrailField readOnly={readOnly} />;
     case "site_notice":

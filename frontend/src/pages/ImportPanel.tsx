@@ -1,30 +1,23 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { useRef } from "react";
+import { useRef, useState } from "react";
 import { useTranslation } from "react-i18next";
-import { token, type Schemas } from "../api/client";
-import { ApiProblem, NoConnection, type Problem } from "../api/problem";
+import type { Schemas } from "../api/client";
+import { sendForm } from "../api/upload";
 import { useSite } from "../draft/hooks";
 import { ActionLink } from "../ui/ActionLink";
 import { ErrorNotice } from "../ui/ErrorNotice";
+import { useReadAnew } from "./api";
 
 type Report = Schemas["ImportOut"];
 
-/** Sends a ZIP, or the files of a folder with their names in it. */
-async function send(site: string, files: File[]): Promise<Report> {
+/** A ZIP, or the files of a folder with their names in it, as a form. */
+function formOf(files: File[]): FormData {
   const body = new FormData();
   for (const file of files) {
     body.append("files", file, file.name);
     body.append("names", file.webkitRelativePath || file.name);
   }
-  const answer = await fetch(`/api/sites/${site}/import`, {
-    method: "POST",
-    headers: { "X-CSRFToken": token() },
-    body,
-  }).catch(() => {
-    throw new NoConnection();
-  });
-  if (!answer.ok) throw new ApiProblem((await answer.json()) as Problem);
-  return (await answer.json()) as Report;
+  return body;
 }
 
 function Told({ report }: { report: Report }) {
@@ -63,19 +56,23 @@ export function ImportPanel({ mayEdit, onClose }: { mayEdit: boolean; onClose: (
   const { t } = useTranslation();
   const site = useSite().slug;
   const queries = useQueryClient();
+  const readAnew = useReadAnew(site);
+  const [sent, setSent] = useState(0);
   const zip = useRef<HTMLInputElement>(null);
   const folder = useRef<HTMLInputElement>(null);
   const take = useMutation({
-    mutationFn: (files: File[]) => send(site, files),
-    onSuccess: () =>
-      Promise.all(
-        ["pages", "pictures", "style", "page"].map((key) => queries.invalidateQueries({ queryKey: [key, site] })),
-      ),
+    mutationFn: (files: File[]) => sendForm<Report>(`/api/sites/${site}/import`, formOf(files), setSent),
+    onSuccess: async () => {
+      await queries.invalidateQueries({ queryKey: ["pictures", site] });
+      await readAnew();
+    },
   });
   const chosen = (input: HTMLInputElement) => {
     const files = [...(input.files ?? [])];
     input.value = "";
-    if (files.length) take.mutate(files);
+    if (!files.length) return;
+    setSent(0);
+    take.mutate(files);
   };
   return (
     <div className="mx-6 mb-4 max-w-3xl rounded-lg border border-line p-4">
@@ -114,7 +111,7 @@ export function ImportPanel({ mayEdit, onClose }: { mayEdit: boolean; onClose: (
       </p>
       {take.isPending && (
         <p role="status" className="mt-2 text-soft">
-          {t("imports.busy")}
+          {sent < 1 ? t("imports.sending", { share: Math.round(sent * 100) }) : t("imports.busy")}
         </p>
       )}
       <ErrorNotice error={take.error} />

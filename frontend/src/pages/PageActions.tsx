@@ -3,7 +3,7 @@ import { useState } from "react";
 import { useTranslation } from "react-i18next";
 import { useNavigate } from "react-router";
 import type { Page } from "../api/client";
-import { COPIED_KINDS, HOME_KINDS } from "../api/facts.gen";
+import { COPIED_KINDS, HOME_KINDS } from "../api/lists.gen";
 import { useSite } from "../draft/hooks";
 import { ActionLink } from "../ui/ActionLink";
 import { Button } from "../ui/Button";
@@ -30,7 +30,8 @@ function Deletion({ page, onKeep }: { page: Page; onKeep: () => void }) {
           <Button variant="quiet" disabled={remove.isPending || !below} onClick={() => remove.mutate(page.id)}>
             {t("pageActions.deleteYes")}
           </Button>
-          <Button variant="quiet" onClick={onKeep}>
+          {/* The link that asked is gone: who works by keyboard goes on here, at the harmless one of the two. */}
+          <Button variant="quiet" autoFocus onClick={onKeep}>
             {t("pageActions.keep")}
           </Button>
           <ErrorNotice error={remove.error} />

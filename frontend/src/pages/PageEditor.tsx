@@ -7,6 +7,7 @@ import { FieldStatus } from "../draft/FieldStatus";
 import { useFact, useSelect, useSite, useStore } from "../draft/hooks";
 import type { DocumentId } from "../draft/store";
 import { TextField } from "../draft/TextField";
+import { CheckBox } from "../ui/CheckBox";
 import { later } from "../ui/later";
 import { Notice } from "../ui/Notice";
 import { QueryBoundary } from "../ui/QueryBoundary";
@@ -28,15 +29,9 @@ function InMenu({ document }: { document: DocumentId }) {
   const store = useStore();
   const on = useSelect((one) => one.document(document).value("in_menu") === true);
   return (
-    <label className="flex items-center gap-2 self-center">
-      <input
-        type="checkbox"
-        className="size-4 accent-act"
-        checked={on}
-        onChange={(event) => store.choose(document, { in_menu: event.target.checked })}
-      />
+    <CheckBox checked={on} onChange={(in_menu) => store.choose(document, { in_menu })}>
       {t("page.in_menu")}
-    </label>
+    </CheckBox>
   );
 }
 

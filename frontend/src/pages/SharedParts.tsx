@@ -1,7 +1,8 @@
 import { useTranslation } from "react-i18next";
-import { SHARED_PARTS } from "../api/facts.gen";
+import { SHARED_PARTS } from "../api/lists.gen";
 import { useSelect, useStore } from "../draft/hooks";
 import type { DocumentId } from "../draft/store";
+import { CheckBox } from "../ui/CheckBox";
 
 /** Whether a page shows its heading, and which parts that all pages share it leaves out. */
 export function SharedParts({ document }: { document: DocumentId }) {
@@ -29,15 +30,9 @@ export function SharedParts({ document }: { document: DocumentId }) {
       </summary>
       <div role="group" aria-label={t("page.shows")} className="mt-2 grid gap-1.5 sm:grid-cols-2">
         {boxes.map(({ key, on, set }) => (
-          <label key={key} className="flex items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-4 accent-act"
-              checked={on}
-              onChange={(event) => store.choose(document, set(event.target.checked))}
-            />
+          <CheckBox key={key} checked={on} onChange={(checked) => store.choose(document, set(checked))}>
             {t(`sharedParts.${key}`)}
-          </label>
+          </CheckBox>
         ))}
       </div>
     </details>

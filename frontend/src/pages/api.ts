@@ -53,16 +53,18 @@ export function usePlanEvent(site: string) {
 
 const at = (site: string, page: number) => ({ params: { path: { site, page } } });
 
-/** A change to the tree: the list, and how much the draft differs, are read anew. */
-function useTreeChange<G, R>(site: string, call: (given: G) => Promise<R>) {
+/** Reads anew what a change to the tree alters: the list, each page, and how much the draft differs. */
+export function useReadAnew(site: string) {
   const queries = useQueryClient();
-  return useMutation({
-    mutationFn: call,
-    onSuccess: () =>
-      Promise.all(
-        ["pages", "removed", "style", "page"].map((key) => queries.invalidateQueries({ queryKey: [key, site] })),
-      ),
-  });
+  return () =>
+    Promise.all(
+      ["pages", "removed", "style", "page"].map((key) => queries.invalidateQueries({ queryKey: [key, site] })),
+    );
+}
+
+/** A change to the tree. */
+function useTreeChange<G, R>(site: string, call: (given: G) => Promise<R>) {
+  return useMutation({ mutationFn: call, onSuccess: useReadAnew(site) });
 }
 
 export function useAddPage(site: string) {
@@ -130,11 +132,7 @@ function restore(site: string, removed: number): Promise<PageFull> {
 /** Deleting a page with all below it, as a step that can be undone. */
 export function useDeletePage(site: string) {
   const store = useStore();
-  const queries = useQueryClient();
-  const read = () =>
-    Promise.all(
-      ["pages", "removed", "style", "page"].map((key) => queries.invalidateQueries({ queryKey: [key, site] })),
-    );
+  const read = useReadAnew(site);
   const remove = async (page: number) => {
     const before = new Set((await fetchRemoved(site)).map((one) => one.id));
     await result<undefined>(api.DELETE("/api/sites/{site}/pages/{page}", at(site, page)));

@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, result, type Schemas } from "../api/client";
-import { send } from "./upload";
+import { send } from "../api/upload";
 
 export type Picture = Schemas["PictureOut"];
 export type Pictures = Schemas["PicturesOut"];

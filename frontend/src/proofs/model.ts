@@ -1,5 +1,5 @@
 import type { Proof, Reach } from "../api/client";
-import { FILE_PLACES } from "../api/facts.gen";
+import { FILE_PLACES } from "../api/lists.gen";
 
 export type Place = Proof["place"];
 export type PlaceReach = Reach["places"][number];

@@ -6,6 +6,7 @@ import { ApiProblem } from "../api/problem";
 import { useSite, useStore } from "../draft/hooks";
 import { ActionLink } from "../ui/ActionLink";
 import { Button } from "../ui/Button";
+import { CheckBox } from "../ui/CheckBox";
 import { ErrorNotice } from "../ui/ErrorNotice";
 import { Field } from "../ui/Field";
 import { QueryBoundary } from "../ui/QueryBoundary";
@@ -98,15 +99,9 @@ function Change({ address, onDone }: { address: Address; onDone: () => void }) {
       />
       {domain && (
         <>
-          <label className="flex items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-4 accent-act"
-              checked={withWww}
-              onChange={(event) => setWithWww(event.target.checked)}
-            />
+          <CheckBox checked={withWww} onChange={setWithWww}>
             {t("siteAddress.www")}
-          </label>
+          </CheckBox>
           <Field
             label={t("siteAddress.folder")}
             hint={t("siteAddress.folderHint")}

@@ -1,7 +1,7 @@
 import { X } from "lucide-react";
 import { useRef } from "react";
 import { useTranslation } from "react-i18next";
-import { TITLE_FILL_INS } from "../api/facts.gen";
+import { TITLE_FILL_INS } from "../api/lists.gen";
 import { useFieldState, useFieldText, useStore } from "../draft/hooks";
 import { joined, moved, pieces, removed, type Piece } from "./pattern";
 

@@ -3,6 +3,7 @@ import { useTranslation } from "react-i18next";
 import { useSelect, useSite } from "../draft/hooks";
 import { ActionLink } from "../ui/ActionLink";
 import { Button } from "../ui/Button";
+import { CheckBox } from "../ui/CheckBox";
 import { askCsv, askMends, askReplace, type Proposal } from "./api";
 
 interface Props {
@@ -44,15 +45,9 @@ export function ReplaceForm({ onProposal, onFailed }: Props) {
           />
         </label>
       ))}
-      <label className="flex items-center gap-2 py-1.5">
-        <input
-          type="checkbox"
-          className="size-4 accent-act"
-          checked={matchCase}
-          onChange={(event) => setMatchCase(event.target.checked)}
-        />
+      <CheckBox checked={matchCase} onChange={setMatchCase}>
         {t("titles.matchCase")}
-      </label>
+      </CheckBox>
       <Button type="submit" variant="quiet" disabled={!find}>
         {t("titles.look")}
       </Button>

@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
-import { TITLE_FIELDS } from "../api/facts.gen";
+import { TITLE_FIELDS } from "../api/lists.gen";
 import { useStore } from "../draft/hooks";
 import { cellKey, type TitleField } from "../draft/titles";
 

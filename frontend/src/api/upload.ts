@@ -1,5 +1,5 @@
-import { token } from "../api/client";
-import { ApiProblem, NoConnection, type Problem } from "../api/problem";
+import { token } from "./client";
+import { ApiProblem, NoConnection, type Problem } from "./problem";
 
 function failure(request: XMLHttpRequest): Error {
   try {
@@ -15,15 +15,20 @@ function failure(request: XMLHttpRequest): Error {
   }
 }
 
+/** Sends one picture, as `sendForm` does. */
+export function send<T>(address: string, file: File, onProgress: (share: number) => void): Promise<T> {
+  const body = new FormData();
+  body.append("file", file, file.name || "picture");
+  return sendForm<T>(address, body, onProgress);
+}
+
 /**
- * Sends one file and says how far it is, from 0 to 1. XMLHttpRequest, as fetch can't tell the progress of what
+ * Sends a form with files and says how far it is, from 0 to 1. XMLHttpRequest, as fetch can't tell the progress of what
  * it sends. Throws ApiProblem for a refusal, NoConnection when no answer came.
  */
-export function send<T>(address: string, file: File, onProgress: (share: number) => void): Promise<T> {
+export function sendForm<T>(address: string, body: FormData, onProgress: (share: number) => void): Promise<T> {
   return new Promise((resolve, reject) => {
     const request = new XMLHttpRequest();
-    const body = new FormData();
-    body.append("file", file, file.name || "picture");
     request.open("POST", address);
     request.setRequestHeader("X-CSRFToken", token());
     request.upload.onprogress = (event) => event.lengthComputable && onProgress(event.loaded / event.total);

@@ -1,0 +1,134 @@
+// Made from the core's lists by `make types`; never edited by hand.
+
+
+export const DRAWN = [
+  "tab",
+  "notice",
+  "header",
+  "side",
+  "footer",
+  "search",
+  "cookies",
+  "dated",
+  "event",
+  "calendar",
+  "archive",
+  "hours",
+  "contact",
+  "share",
+  "links",
+  "structured",
+  "feed",
+  "manifest",
+  "message",
+  "card"
+] as const;
+
+export const FILE_PLACES = [
+  "not_found",
+  "feed",
+  "manifest",
+  "message",
+  "card"
+] as const;
+
+export const ENQUIRY_DAYS = [
+  30,
+  90,
+  180,
+  365
+] as const;
+
+export const CONTACT_PARTS = [
+  "legal_name",
+  "address",
+  "phone",
+  "email",
+  "hours",
+  "registrations",
+  "social"
+] as const;
+
+export const HEADER_PARTS = [
+  "logo",
+  "name",
+  "tagline",
+  "menu"
+] as const;
+
+export const ARRANGEMENTS = [
+  "below",
+  "line",
+  "centred"
+] as const;
+
+export const WIDTHS = [
+  "narrow",
+  "medium",
+  "wide"
+] as const;
+
+export const FOLDS = [
+  0,
+  480,
+  640,
+  800,
+  1000
+] as const;
+
+export const LONG_RULES = [
+  "keep",
+  "name_last",
+  "without_name"
+] as const;
+
+export const TITLE_FILL_INS = [
+  "page",
+  "section",
+  "site",
+  "tagline"
+] as const;
+
+export const HOME_KINDS = [
+  "page",
+  "news",
+  "events",
+  "contact"
+] as const;
+
+export const COPIED_KINDS = [
+  "page",
+  "post",
+  "event"
+] as const;
+
+export const SHARED_PARTS = [
+  "header",
+  "menu",
+  "notice",
+  "trail",
+  "side",
+  "footer",
+  "contact"
+] as const;
+
+export const TITLE_FIELDS = [
+  "title",
+  "own_title",
+  "menu_title",
+  "summary"
+] as const;
+
+export const CONTACT_PAGE_PARTS = [
+  "legal_name",
+  "address",
+  "phone",
+  "email",
+  "hours",
+  "registrations",
+  "social",
+  "form",
+  "card"
+] as const;
+
+export type DrawnPlace = (typeof DRAWN)[number];
