@@ -25,10 +25,11 @@ build: $(STAMPS)/python $(DESK) towns ## installs and builds, without serving
 check:
 	@scripts/check-machine
 
-$(STAMPS)/python: requirements.lock | check
+$(STAMPS)/python: requirements.lock scripts/hestor | check
 	@mkdir -p $(STAMPS)
 	@test -x $(VENV)/python || python3 -m venv .venv
 	@$(VENV)/pip install -q --disable-pip-version-check --require-hashes -r requirements.lock
+	@install -m 755 scripts/hestor $(VENV)/hestor
 	@touch $@
 
 $(STAMPS)/python-dev: requirements-dev.lock $(STAMPS)/python

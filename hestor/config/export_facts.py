@@ -55,7 +55,9 @@ def facts_source() -> str:
     """The bands, the facts and what a site says of which only the name is known, as TypeScript."""
     facts = [_fact(key, spec) for key, spec in SPECS.items()]
     consts = _consts({"BAND_IDS": [band.value for band in Band], "FACTS": facts})
-    return "\n\n".join((_head("facts' specs (hestor/core/facts)") + _IMPORT + next(consts), *consts, _defaults())) + "\n"
+    return (
+        "\n\n".join((_head("facts' specs (hestor/core/facts)") + _IMPORT + next(consts), *consts, _defaults())) + "\n"
+    )
 
 
 def lists_source() -> str:

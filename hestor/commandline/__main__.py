@@ -1,0 +1,7 @@
+"""``python -m hestor.commandline``."""
+
+import sys
+
+from hestor.commandline.program import main
+
+sys.exit(main())

@@ -1,0 +1,295 @@
+"""Other contact addresses and telephone numbers than the house style's."""
+
+from collections.abc import Iterator, Sequence
+from dataclasses import dataclass
+from functools import lru_cache
+
+import phonenumbers
+import regex
+from phonenumbers import PhoneNumberMatcher
+from rapidfuzz.distance import DamerauLevenshtein
+
+from hestor.core.facts.organisation import home_country
+from hestor.core.sweep import phrases
+from hestor.core.sweep.names import is_quoted
+from hestor.core.sweep.source import Element, Source
+from hestor.core.sweep.stray import Kind, Stray, mend_if
+from hestor.core.sweep.style import Style
+from hestor.core.text import urls
+
+EMAIL = regex.compile(
+    r"(?<![\p{L}\p{N}._%+/=@-])[\p{L}\p{N}][\p{L}\p{M}\p{N}._%+-]*@(?:[\p{L}\p{N}](?:[\p{L}\p{M}\p{N}-]*[\p{L}\p{N}])?\.)+[\p{L}]{2,}"
+)
+_FOR_ALL = frozenset(
+    "info contact contacts hello hi hey mail email office team admin post enquiries inquiries enquiry ask support help "
+    "webmaster web general reception kontakt hallo buero büro anfrage anfragen post service verein laden werkstatt "
+    "contacto hola correo informacion información consultas oficina tienda bonjour contactez accueil bureau courrier "
+    "renseignements contatti contatto ciao segreteria posta negozio algemeen winkel contato ola olá geral".split()
+)
+_SITE_WIDE = frozenset(("header", "footer", "menu"))
+_NOT_READ = frozenset(("hint", "head", "short_name"))
+_WITHOUT_SENTENCES = frozenset(("structured", "manifest", "calendar", "card", "feed"))
+_CALLED = regex.compile(
+    r"(?<![\p{L}])(?:tel(?:ephone|efon|éfono|efono|éphone|efoon|efone)?|phone|call|ring|mobile|fon|ruf(?:en)?|anruf(?:en)?|ll[aá]m\w+|"
+    r"appel\w+|hotline|handy|móvil|portable|fax|telefax|هاتف|الهاتف|تلفون|اتصل\w*|جوال|موبايل)(?![\p{L}])",
+    regex.IGNORECASE,
+)
+# The plus, a country's code and what is left of a number even in small countries.
+_SHORTEST = 9
+_NO_DIGIT = r"[^\d+]"
+_FAX = regex.compile(r"(?<![\p{L}])(?:tele)?fax|فاكس", regex.IGNORECASE)
+
+
+@dataclass(frozen=True)
+class Said:
+    """An address or number on a page: what it is (plain), how it is written, where, and in which place.
+
+    ``href`` is the link's element where it is behind one; ``flat`` is where the words begin, or -1 for a link only.
+    """
+
+    value: str
+    words: str
+    start: int
+    end: int
+    flat: int
+    place: str
+    is_plain: bool
+    link: Element | None = None
+
+
+def _mailto(element: Element) -> str:
+    href = element.get("href")
+    if not href.lower().startswith("mailto:"):
+        return ""
+    return urls.decoded(href[7:].partition("?")[0]).strip()
+
+
+def emails_on(source: Source) -> Iterator[Said]:
+    """All addresses on a page: those in its words with the link around them, and links that say something else."""
+    told: set[int] = set()
+    for found in EMAIL.finditer(source.flat):
+        link = _link_around(source, found.start())
+        block = source.block_at(found.start())
+        spot = source.spot(*found.span())
+        if link and _mailto(link).lower() == found[0].lower():
+            told.add(link.number)
+        else:
+            link = None
+        place = block.place
+        yield Said(found[0].lower(), found[0], spot.start, spot.end, found.start(), place, spot.is_plain, link)
+    for element in source.all("a", "area"):
+        address = _mailto(element)
+        if address and element.number not in told and EMAIL.fullmatch(address):
+            at, end = source.attribute_spot(element, "href")
+            place = _place_of(source, element)
+            raw = source.text[at:end]
+            begin = at + raw.lower().find(address.lower())
+            if begin >= at:
+                yield Said(address.lower(), address, begin, begin + len(address), -1, place, True, None)
+
+
+def _link_around(source: Source, flat: int) -> Element | None:
+    return next((one for one in source.above(source.element_at(flat)) if one.tag == "a"), None)
+
+
+def _place_of(source: Source, element: Element) -> str:
+    """The place of an element without words of its own: that of the landmark around it."""
+    for above in source.above(element.number):
+        if above.tag in ("footer", "header", "nav") or above.get("role") in ("contentinfo", "banner"):
+            return {"nav": "menu", "contentinfo": "footer", "banner": "header"}.get(above.tag, above.tag)
+    return "text"
+
+
+def other_addresses(source: Source, style: Style) -> Iterator[Stray]:
+    """Addresses of the site itself that are not the house style's; those of other people are left alone."""
+    house = style.text("contact_email").lower()
+    former = {one.lower() for one in style.before("contact_email")}
+    if not house and not former:
+        return
+    for said in emails_on(source):
+        if said.value == house or said.place in _NOT_READ:
+            continue
+        sure = _how_sure(source, said, house, former)
+        if sure:
+            yield _stray(source, "contact", said, style.text("contact_email"), sure)
+
+
+def _how_sure(source: Source, said: Said, house: str, former: set[str]) -> float:
+    if said.value in former:
+        return 0.0 if _is_history(source, said) else 0.97
+    if said.flat >= 0 and is_quoted(source, said.flat):
+        return 0.0
+    local, _, domain = said.value.partition("@")
+    own_local, _, own = house.partition("@")
+    if not house:
+        return 0.0
+    if domain != own and local == own_local and DamerauLevenshtein.distance(domain, own, score_cutoff=2) <= 2:
+        return 0.95
+    if domain == own and 0 < DamerauLevenshtein.distance(local, own_local, score_cutoff=1) <= 1 and len(own_local) > 3:
+        return 0.95
+    if domain == own:
+        return 0.85 if local in _FOR_ALL or said.place in _SITE_WIDE else 0.0
+    if said.place in _SITE_WIDE:
+        return 0.8
+    return 0.75 if _is_ours(source, said) and not _is_known_domain(source, domain) else 0.0
+
+
+def _is_ours(source: Source, said: Said) -> bool:
+    """Whether a text says that this is how the site is reached: in the sentence before, or as the line's own label."""
+    if said.flat < 0:
+        return bool(phrases.US.search(_words_of_link(source, said.start)))
+    block = source.block_at(said.flat)
+    if phrases.LABEL.fullmatch(source.flat[block.start : said.flat]):
+        return said.flat > block.start
+    return bool(phrases.US.search(phrases.sentence_before(source.flat, said.flat)))
+
+
+def _words_of_link(source: Source, at: int) -> str:
+    """What the link says in which an address stands, and the words before it in its line."""
+    link = next((one for one in source.all("a", "area") if one.start <= at < one.end), None)
+    if link is None:
+        return ""
+    before = source.text[max(0, link.start - 120) : link.start]
+    return str(regex.sub(r"<[^>]*>?", " ", f"{before} {source.text[link.end : link.closes]}"))
+
+
+def _is_history(source: Source, said: Said) -> bool:
+    if said.flat < 0 or said.place != "text":
+        return False
+    around = phrases.sentence_around(source.flat, said.flat, said.flat + len(said.words))
+    return bool(phrases.FORMERLY.search(around)) or is_quoted(source, said.flat)
+
+
+def _is_known_domain(source: Source, domain: str) -> bool:
+    """Whether the page links to the site of an address: then it is somebody's whom the page speaks of."""
+    return any(f"//{domain}" in one.get("href") or f"//www.{domain}" in one.get("href") for one in source.all("a"))
+
+
+def _stray(source: Source, kind: Kind, said: Said, should: str, sure: float) -> Stray:
+    also: tuple[tuple[int, int, str], ...] = ()
+    if said.link is not None and should:
+        at, end = source.attribute_spot(said.link, "href")
+        also = ((at, end, _href(source.text[at:end], kind, should)),)
+    mend = mend_if(should and said.is_plain)
+    return Stray(kind, source.path, said.place, said.start, said.end, said.words, should, sure, mend, also)
+
+
+def _href(before: str, kind: Kind, should: str) -> str:
+    if kind == "phone":
+        return f"tel:{regex.sub(_NO_DIGIT, '', should)}"
+    query = before.partition("?")
+    return f"mailto:{should}{query[1]}{query[2]}"
+
+
+def country_of(style: Style) -> str:
+    """The country that numbers are read in: that of the house style's own number, if it says one."""
+    said = style.text("phone")
+    if said.startswith("+") and (number := _parsed(said)):
+        return str(phonenumbers.region_code_for_number(number) or "")
+
+    class _Facts:
+        postal_address = None
+        time_zone = style.text("time_zone")
+        language = style.text("language") or "en-GB"
+
+    try:
+        return home_country(_Facts)
+    except ValueError:
+        return ""
+
+
+def _parsed(typed: str, country: str = "") -> phonenumbers.PhoneNumber | None:
+    try:
+        return phonenumbers.parse(typed, country or None)
+    except phonenumbers.NumberParseException:
+        return None
+
+
+@lru_cache(maxsize=4096)
+def number_of(typed: str, country: str) -> str:
+    """A number in E.164, empty where it is none."""
+    found = _parsed(typed, country)
+    if found is None or not phonenumbers.is_possible_number(found):
+        return ""
+    return str(phonenumbers.format_number(found, phonenumbers.PhoneNumberFormat.E164))
+
+
+_DIGITS = regex.compile(r"(?<![\p{L}\p{N}])[+(]?\p{Nd}(?:[\s\u00a0().\-–‐‑/]{0,3}\p{Nd}){5,14}(?![\p{L}\p{N}])")
+
+
+def phones_on(source: Source, country: str) -> Iterator[Said]:
+    """The telephone numbers on a page: those behind links, and what reads like one in its words."""
+    told: set[int] = set()
+    if not _DIGITS.search(source.flat) and "tel:" not in source.text:
+        return
+    for found in PhoneNumberMatcher(source.flat, country or None, leniency=phonenumbers.Leniency.POSSIBLE):
+        value = str(phonenumbers.format_number(found.number, phonenumbers.PhoneNumberFormat.E164))
+        if len(value) < _SHORTEST:
+            continue
+        link = _link_around(source, found.start)
+        if link is not None and link.get("href").lower().startswith("tel:"):
+            told.add(link.number)
+        elif not _is_call(source, found.start, found.raw_string):
+            continue
+        else:
+            link = None
+        block, spot = source.block_at(found.start), source.spot(found.start, found.end)
+        yield Said(value, found.raw_string, spot.start, spot.end, found.start, block.place, spot.is_plain, link)
+    for element in source.all("a"):
+        href = element.get("href")
+        if href.lower().startswith("tel:") and element.number not in told and (value := number_of(href[4:], country)):
+            at, end = source.attribute_spot(element, "href")
+            yield Said(value, href[4:], at + 4, end, -1, _place_of(source, element), True)
+
+
+def _is_call(source: Source, flat: int, raw: str) -> bool:
+    """Whether digits are said to be a number to call; in international form they say so themselves."""
+    if raw.lstrip("(").startswith("+"):
+        return True
+    if regex.fullmatch(r"\d{1,4}[./-]\d{1,2}[./-]\d{2,4}.*", raw):
+        return False
+    if phrases.COUNTED.search(source.flat[max(0, flat - 20) : flat]):
+        return False
+    before = phrases.sentence_before(source.flat, flat, 60)
+    return bool(_CALLED.search(before)) or (" " in raw and raw.lstrip("(").startswith("0"))
+
+
+def other_phones(source: Source, style: Style) -> Iterator[Stray]:
+    """Numbers of the site itself that are not the house style's."""
+    country = country_of(style)
+    house = number_of(style.text("phone"), country)
+    former = {number for one in style.before("phone") if (number := number_of(one, country))}
+    if not house and not former:
+        return
+    for said in phones_on(source, country):
+        if said.value == house or said.place in _NOT_READ:
+            continue
+        sure = _sure_of_number(source, said, house, former)
+        if sure:
+            yield _stray(source, "phone", said, style.text("phone"), sure)
+
+
+def _sure_of_number(source: Source, said: Said, house: str, former: set[str]) -> float:
+    if said.value in former:
+        return 0.0 if _is_history(source, said) else 0.97
+    if said.flat >= 0 and is_quoted(source, said.flat):
+        return 0.0
+    if said.flat >= 0 and _FAX.search(phrases.sentence_before(source.flat, said.flat, 30)):
+        return 0.0
+    if not house:
+        return 0.0
+    if len(said.value) == len(house) and DamerauLevenshtein.distance(said.value, house, score_cutoff=1) <= 1:
+        return 0.9
+    if said.place in _SITE_WIDE:
+        return 0.85
+    return 0.8 if _is_ours(source, said) else 0.0
+
+
+def by_most(pages: Sequence[Sequence[str]]) -> str:
+    """What most pages that say anything say; empty where no two agree. Each page counts once for each value."""
+    counted: dict[str, int] = {}
+    for page in pages:
+        for one in dict.fromkeys(page):
+            counted[one] = counted.get(one, 0) + 1
+    best = max(counted, key=lambda one: counted[one], default="")
+    return best if best and (counted[best] > 1 or len(pages) == 1) else ""

@@ -1,0 +1,194 @@
+"""Text that is hard to read on its ground (WCAG 2.2, 1.4.3), as far as it is told without drawing."""
+
+from collections import defaultdict
+from collections.abc import Iterator, Sequence
+from dataclasses import dataclass
+from functools import lru_cache
+
+import regex
+
+from hestor.core.imaging.colours import TEXT_CONTRAST, contrast, legible
+from hestor.core.sweep.colour_rules import Colour, Declared, Rule, Sheet, colour_of, ground_of, inline, resolved
+from hestor.core.sweep.source import Element, Source
+from hestor.core.sweep.stray import Stray
+
+_LARGE_CONTRAST, _LARGE, _LARGE_BOLD = 3.0, 24.0, 18.66
+_WHITE, _BLACK = (1.0, 1.0, 1.0, 1.0), (0.0, 0.0, 0.0, 1.0)
+_LINK = (0.0, 0.0, 0.93, 1.0)
+_INHERITED = frozenset(("inherit", "currentcolor", "unset", "revert"))
+_HEADINGS = {"h1": 32.0, "h2": 24.0, "h3": 18.72}
+_BOLD = frozenset(("h1", "h2", "h3", "h4", "h5", "h6", "b", "strong", "th"))
+_NO_TEXT = frozenset("script style template head title meta link base svg option select textarea noscript".split())
+
+
+@dataclass(frozen=True)
+class _Look:
+    """What an element is drawn with: its ink, its ground (None: unknown), its size in pixels, whether it is bold."""
+
+    ink: Colour | None
+    ground: Colour | None
+    size: float
+    bold: bool
+    own: bool = False
+    style: str = ""
+
+
+class _Page:
+    def __init__(self, source: Source, sheets: Sequence[Sheet]) -> None:
+        self._source = source
+        self._rules: dict[str, list[Rule]] = defaultdict(list)
+        for sheet in sheets:
+            for rule in sheet.rules:
+                self._rules[rule.steps[0].key].append(rule)
+        self._custom = {key: said for sheet in sheets for key, said in sheet.custom.items()}
+        self._looks: dict[int, _Look] = {}
+
+    def _declared(self, element: Element) -> tuple[Declared, Declared]:
+        own = inline(element)
+        fitting = [rule for rule in self._likely(element) if rule.fits(self._source, element)]
+        found: dict[str, str] = {}
+        for rule in sorted(fitting, key=lambda one: one.weight):
+            if "background" in rule.declared:
+                found.pop("background-color", None)
+            found.update(rule.declared)
+        return found, own
+
+    def _likely(self, element: Element) -> Iterator[Rule]:
+        yield from self._rules.get("", ())
+        yield from self._rules.get(element.tag, ())
+        if identity := element.attributes.get("id"):
+            yield from self._rules.get(f"#{identity}", ())
+        for name in dict.fromkeys((element.attributes.get("class") or "").split()):
+            yield from self._rules.get(f".{name}", ())
+
+    def look(self, number: int) -> _Look:
+        """How an element is drawn."""
+        if number < 0:
+            return _Look(_BLACK, _WHITE, 16.0, False)
+        if number not in self._looks:
+            self._looks[number] = self._drawn(self._source.elements[number])
+        return self._looks[number]
+
+    def _drawn(self, element: Element) -> _Look:
+        above = self.look(element.parent)
+        found, own = self._declared(element)
+        both = {**found, **own}
+        if "background" in own:
+            both.pop("background-color", None)
+            both.update(own)
+        size = _size(both.get("font-size", ""), above.size, _HEADINGS.get(element.tag))
+        bold = _is_bold(both.get("font-weight", ""), element.tag in _BOLD or above.bold)
+        said = resolved(both.get("color", ""), self._custom).strip().lower()
+        is_own = bool(said) and said not in _INHERITED
+        ink = colour_of(said) if is_own else None
+        if element.tag == "a" and not said and element.get("href"):
+            ink, is_own = _LINK, True
+        ground = ground_of(both, self._custom)
+        under = above.ground
+        if isinstance(ground, str):
+            under = None
+        elif ground is not None and under is not None:
+            under = _over(ground, under)
+        elif ground is not None and ground[3] >= 1:
+            under = ground
+        shown = (_over(ink, under or _WHITE) if ink else None) if is_own else above.ink
+        says = "color" in both or ground is not None
+        return _Look(shown, under, size, bold, says, "style" if own else "sheet")
+
+
+def _size(value: str, above: float, default: float | None) -> float:
+    found = regex.fullmatch(r"([\d.]+)(px|pt|em|rem|%)", value.strip())
+    if not found:
+        return default or above
+    number = float(found[1])
+    return number * {"px": 1, "pt": 4 / 3, "em": above, "rem": 16, "%": above / 100}[found[2]]
+
+
+def _is_bold(value: str, default: bool) -> bool:
+    if not value:
+        return default
+    return value in ("bold", "bolder") or (value.isdigit() and int(value) >= 700)
+
+
+def _over(colour: Colour, under: Colour) -> Colour:
+    alpha = colour[3]
+    mixed = [colour[i] * alpha + under[i] * (1 - alpha) for i in range(3)]
+    return mixed[0], mixed[1], mixed[2], 1.0
+
+
+@lru_cache(maxsize=4096)
+def _contrast(ink: str, ground: str) -> float:
+    return contrast(ink, ground)
+
+
+def _hex(colour: Colour) -> str:
+    return "#" + "".join(f"{round(max(0.0, min(1.0, part)) * 255):02x}" for part in colour[:3])
+
+
+def unreadable(source: Source, sheets: Sequence[Sheet]) -> Iterator[Stray]:
+    """The outermost element of each stretch of text whose ink stands out too little from its ground."""
+    if not any(sheet.rules for sheet in sheets) and "style=" not in source.text.lower():
+        return
+    page = _Page(source, sheets)
+    reported: set[int] = set()
+    told: set[tuple[str, str, str]] = set()
+    for block_element, _ in _with_text(source):
+        look = page.look(block_element)
+        if look.ground is None or look.ink is None:
+            continue
+        ink, ground = _hex(look.ink), _hex(look.ground)
+        is_large = look.size >= _LARGE or (look.bold and look.size >= _LARGE_BOLD)
+        least = _LARGE_CONTRAST if is_large else TEXT_CONTRAST
+        if _contrast(ink, ground) >= least:
+            continue
+        element = _outermost(source, page, block_element, ink, ground)
+        if element.number in reported or _is_out_of_sight(source, element):
+            continue
+        reported.add(element.number)
+        key = (ink, ground, element.get("class") or str(element.number))
+        if page.look(element.number).style == "sheet" and key in told:
+            continue
+        told.add(key)
+        should = f"color: {legible(ink, ground, least)}; background: {ground}"
+        says = f"color: {ink}; background: {ground}"
+        sure = 0.9 if element.get("style") else 0.8
+        yield Stray("contrast", source.path, "colours", element.start, element.end, says, should, sure)
+
+
+def _with_text(source: Source) -> Iterator[tuple[int, int]]:
+    seen: set[int] = set()
+    for block in source.blocks:
+        if block.attribute or block.place in ("title",):
+            continue
+        at = block.start
+        while at < block.end:
+            stop = min(source.piece_end(at), block.end)
+            number = source.element_at(at)
+            if number >= 0 and number not in seen and source.flat[at:stop].strip():
+                seen.add(number)
+                if source.elements[number].tag not in _NO_TEXT:
+                    yield number, at
+            at = stop
+
+
+def _outermost(source: Source, page: _Page, number: int, ink: str, ground: str) -> Element:
+    """The element that a pair of colours begins with: the innermost that says one of them."""
+    for element in source.above(number):
+        look = page.look(element.number)
+        if look.own:
+            return element
+    return source.elements[number]
+
+
+_UNSEEN = regex.compile(r"display\s*:\s*none|visibility\s*:\s*hidden", regex.IGNORECASE)
+_FOR_EARS = frozenset(("sr-only", "visually-hidden", "unseen", "hidden"))
+
+
+def _is_out_of_sight(source: Source, element: Element) -> bool:
+    """Whether nobody is to see it, or it can't be used at the moment (WCAG 2.2, 1.4.3, incidental)."""
+    for one in source.above(element.number):
+        if one.get("aria-hidden") == "true" or "disabled" in one.attributes or _UNSEEN.search(one.get("style")):
+            return True
+        if set(one.get("class").split()) & _FOR_EARS:
+            return True
+    return False

@@ -1,0 +1,155 @@
+"""A sweep of a folder of pages, by whomever they were made: every kind of stray on every page."""
+
+from collections.abc import Callable, Iterator, Mapping, Sequence
+from dataclasses import dataclass
+from datetime import date
+
+from hestor.core.sweep import (
+    brand,
+    colour_rules,
+    contacts,
+    contrast,
+    dates,
+    hours,
+    langs,
+    links,
+    names,
+    page_titles,
+    parts,
+    pictures,
+    starters,
+    unset,
+    years,
+)  # fmt: skip
+from hestor.core.sweep.encodings import Undecodable, decode
+from hestor.core.sweep.files import Files
+from hestor.core.sweep.others import of_text
+from hestor.core.sweep.pages_read import OtherText, Page, Unread, read_all
+from hestor.core.sweep.propose import Usual, usual
+from hestor.core.sweep.source import Source
+from hestor.core.sweep.stray import Stray, numbered
+from hestor.core.sweep.style import Style
+from hestor.core.text import urls
+
+Progress = Callable[[int, int], None]
+
+
+@dataclass(frozen=True)
+class Swept:
+    """What a sweep found: how many pages, the style they were held to, the strays in order, what could not be read."""
+
+    pages: int
+    style: Style
+    strays: tuple[Stray, ...]
+    unread: tuple[Unread, ...]
+
+
+def own_hosts(sources: Sequence[Source]) -> frozenset[str]:
+    """The hosts that pages name as their own: that of the canonical address on most of them, with and without www."""
+    counted: dict[str, int] = {}
+    for source in sources:
+        element = next((one for one in source.all("link") if "canonical" in one.get("rel").lower().split()), None)
+        address = urls.read(element.get("href")) if element else None
+        if address and address.host:
+            counted[address.host] = counted.get(address.host, 0) + 1
+    best = max(counted, key=lambda host: counted[host], default="")
+    if not best or counted[best] * 2 <= sum(counted.values()) or counted[best] * 3 < len(sources):
+        return frozenset()
+    return frozenset((best, f"www.{best}", best.removeprefix("www.")))
+
+
+class Sweeper:
+    """Holds pages to a style. What is found of one page depends on that page, the style and the other files' names."""
+
+    def __init__(self, files: Files, agreed: Usual, today: date, home: str) -> None:
+        self._files, self._agreed, self._today = files, agreed, today
+        self._forms = dates.house_forms(agreed.style, agreed.date_forms)
+        self._tag = dates.tag_of(agreed.style)
+        self._home = home
+        self._sheets: dict[str, colour_rules.Sheet] = {}
+
+    def page(self, page: Page) -> Iterator[Stray]:
+        """What is amiss with one page by itself, but for its links."""
+        source, style = page.source, self._agreed.style
+        yield from names.former_names(source, style)
+        yield from names.misspelt_names(source, style)
+        yield from names.short_names(source, style)
+        yield from starters.starter_texts(source)
+        yield from page_titles.of_page(source, style, self._home)
+        yield from langs.of_page(source, style)
+        yield from langs.passages_of(source, style)
+        yield from dates.of_page(source, style, self._forms)
+        yield from contacts.other_addresses(source, style)
+        yield from contacts.other_phones(source, style)
+        yield from hours.of_page(source, hours.said_on(source, self._tag), self._agreed.week, False)
+        yield from years.past_years(source, self._today.year)
+        yield from brand.logos(source, self._files, style, self._agreed.logo)
+        yield from brand.icons(source, self._files, style, dict(self._agreed.icons))
+        yield from pictures.undescribed(source)
+        yield from parts.left_out(source, page.parts, self._agreed.wanted)
+        yield from contrast.unreadable(source, self._sheets_of(source))
+
+    def _sheets_of(self, source: Source) -> list[colour_rules.Sheet]:
+        found = []
+        for element in source.elements:
+            if element.tag == "style":
+                found.append(colour_rules.sheet_of(source.text[element.end : element.closes]))
+            elif element.tag == "link" and "stylesheet" in element.get("rel").lower().split():
+                if element.get("media").lower() not in ("", "all", "screen"):
+                    continue
+                leads, path, _ = self._files.led_to(source, element.get("href"))
+                if leads == "found":
+                    found.append(self._sheet(path))
+        return found
+
+    def _sheet(self, path: str) -> colour_rules.Sheet:
+        if path not in self._sheets:
+            try:
+                self._sheets[path] = colour_rules.sheet_of(decode(self._files.read(path)).text)
+            except (Undecodable, OSError):
+                self._sheets[path] = colour_rules.Sheet()
+        return self._sheets[path]
+
+
+def canonical_of(source: Source, files: Files) -> str:
+    """The file that a page names as the one it is a copy of; itself, where it names none of the folder."""
+    element = next((one for one in source.all("link") if "canonical" in one.get("rel").lower().split()), None)
+    if element is None:
+        return source.path
+    leads, path, _ = files.led_to(source, element.get("href"))
+    return path if leads == "found" else source.path
+
+
+def _across(pages: Sequence[Page], files: Files) -> Iterator[Stray]:
+    """What is seen only beside the other pages: titles alike, links."""
+    titled = [page_titles.titled(page.source) for page in pages]
+    canonical: Mapping[str, str] = {page.source.path: canonical_of(page.source, files) for page in pages}
+    yield from page_titles.twins(titled, canonical)
+    ids = {page.source.path: page.source.ids for page in pages}
+    for page in pages:
+        yield from links.broken(page.source, files, ids)
+
+
+def sweep(files: Files, given: Style | None, today: date, progress: Progress | None = None) -> Swept:
+    """Every stray in a folder, held to a given style, or to what most of its pages agree on."""
+    read = list(read_all(files))
+    pages = [one for one in read if isinstance(one, Page)]
+    files = Files(files.paths, files.read, files.hosts or own_hosts([page.source for page in pages]))
+    agreed = usual(pages, files, given)
+    home = unset.home_of([page.source.path for page in pages])
+    sweeper = Sweeper(files, agreed, today, home)
+    strays: list[Stray] = []
+    for number, page in enumerate(pages):
+        strays.extend(sweeper.page(page))
+        if progress:
+            progress(number + 1, len(pages))
+    strays.extend(_across(pages, files))
+    for one in read:
+        if isinstance(one, OtherText):
+            strays.extend(of_text(one, agreed.style))
+    if pages:
+        source = next(page.source for page in pages if page.source.path == home)
+        strays.extend(unset.unset(source, agreed.says))
+    unread = [one for one in read if isinstance(one, Unread)]
+    unread += [Unread(page.source.path, "links_out") for page in pages if links.leads_out(page.source, files)]
+    return Swept(len(pages), agreed.style, numbered(strays), tuple(unread))

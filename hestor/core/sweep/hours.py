@@ -1,0 +1,128 @@
+"""Opening hours on a page that are not the house style's."""
+
+from collections import Counter
+from collections.abc import Iterable, Iterator, Mapping, Sequence
+from typing import Any
+
+import regex
+
+from hestor.core.hours.opening import OpeningHours
+from hestor.core.languages import WEEKDAYS
+from hestor.core.sweep import phrases
+from hestor.core.sweep.names import is_quoted
+from hestor.core.sweep.source import Source
+from hestor.core.sweep.stray import Stray, mend_if
+from hestor.core.sweep.written_hours import Span, WrittenHours, hours_in
+
+Week = Mapping[str, tuple[Span, ...]]
+"""The hours of those days of the week of which something is said."""
+_SITE_WIDE = frozenset(("footer", "header"))
+_NEAR = 240
+_OTHERS = regex.compile(
+    r"(?<![\p{L}])(?:workshop|class|course|meeting|talk|swap|market|concert|lesson|session|event|exam|bus|train|kurs|treffen|vortrag|markt|konzert|"
+    r"tausch\w*|führung|taller|reunión|mercado|concierto|curso|charla|intercambio|atelier|marché|réunion|cours|concert|échange|"
+    r"corso|mercato|riunione|ورشة|سوق|اجتماع|دورة|لقاء|حفل|درس)",
+    regex.IGNORECASE,
+)
+
+
+def week_of(said: Any) -> Week:
+    """The hours of a fact; nothing where it says none."""
+    if not isinstance(said, dict):
+        return {}
+    try:
+        hours = OpeningHours.model_validate(said)
+    except ValueError:
+        return {}
+    found = {day: tuple(sorted(span.minutes for span in hours.week.on(day))) for day in WEEKDAYS}
+    return found if any(found.values()) else {}
+
+
+def as_fact(week: Week) -> dict[str, Any]:
+    """The hours as a fact says them."""
+    return {
+        "week": {
+            day: [{"opens": _clock(a), "closes": _clock(b)} for a, b in spans] for day, spans in week.items() if spans
+        }
+    }
+
+
+def _clock(minutes: int) -> str:
+    return f"{minutes // 60 % 24:02}:{minutes % 60:02}"
+
+
+def said_on(source: Source, tag: str) -> tuple[WrittenHours, ...]:
+    """What a page says of when the site is open."""
+    return tuple(one for one in hours_in(source.flat, tag) if _is_opening(source, one))
+
+
+def _is_opening(source: Source, said: WrittenHours) -> bool:
+    """Whether times are those of the site being open: said so in the sentence or the heading before, or site-wide."""
+    if is_quoted(source, said.start):
+        return False
+    block = source.block_at(said.start)
+    sentence = phrases.sentence_around(source.flat, said.start, said.end)
+    if _OTHERS.search(sentence):
+        return False
+    if block.place in _SITE_WIDE or phrases.OPENING.search(sentence):
+        return True
+    near = source.flat[max(0, said.start - _NEAR) : said.start]
+    return bool(phrases.OPENING.search(near)) and not _OTHERS.search(near)
+
+
+def usual(pages: Sequence[Sequence[WrittenHours]]) -> Week:
+    """The hours that most pages agree on, day by day; nothing where no two do."""
+    counted: dict[str, Counter[tuple[Span, ...]]] = {day: Counter() for day in WEEKDAYS}
+    for page in pages:
+        for day, spans in {(day, one.spans) for one in page for day in one.days}:
+            counted[day][spans] += 1
+    found: dict[str, tuple[Span, ...]] = {}
+    for day, said in counted.items():
+        best = said.most_common(2)
+        if best and best[0][1] > 1 and (len(best) == 1 or best[0][1] > best[1][1]):
+            found[day] = best[0][0]
+    return found
+
+
+def of_page(source: Source, said: Iterable[WrittenHours], house: Week, is_whole: bool) -> Iterator[Stray]:
+    """Statements that contradict the house style. ``is_whole``: a day of which it says nothing is closed."""
+    if not house:
+        return
+    for one in said:
+        known = [day for day in one.days if day in house or is_whole]
+        wrong = [day for day in known if house.get(day, ()) != one.spans]
+        if not wrong:
+            continue
+        spot = source.spot(one.start, one.end)
+        words = " ".join(source.flat[one.start : one.end].split())
+        should = _should_say(source, one, house)
+        mend = mend_if(should and spot.is_plain)
+        place = source.block_at(one.start).place
+        yield Stray("hours", source.path, place, spot.start, spot.end, words, should, 0.85, mend)
+
+
+def _should_say(source: Source, said: WrittenHours, house: Week) -> str:
+    """The statement with the right times, written as the others are; empty where its days differ from each other."""
+    spans = {house.get(day, ()) for day in said.days}
+    times = source.flat[said.times : said.end]
+    if len(spans) != 1 or not (right := spans.pop()) or not said.spans:
+        return ""
+    found = regex.match(r"(\p{Nd}{1,2})([:.h]?)(\p{Nd}{0,2})(\D*?)(?=\p{Nd}|$)", times)
+    joint = regex.search(r"\s*(?:–|—|-|to|bis|a|à|until|hasta|إلى|الى)\s*(?:las\s+)?", times)
+    is_half = bool(regex.search(r"[ap]\.?m", times, regex.IGNORECASE))
+    mark = found[2] if found and found[2] else ":"
+    between = joint[0] if joint else "–"
+    lead = source.flat[said.start : said.times]
+    whole = " ".join(
+        f"{lead}{', '.join(between.join(_as(one, mark, is_half) for one in span) for span in right)}".split()
+    )
+    tail = regex.search(r"\s*(?:uhr|h|hrs?)\.?$", times, regex.IGNORECASE)
+    return whole + (tail[0] if tail and not is_half else "")
+
+
+def _as(minutes: int, mark: str, is_half: bool) -> str:
+    hour, minute = minutes // 60 % 24, minutes % 60
+    if is_half:
+        half = "am" if hour < 12 else "pm"
+        return f"{(hour - 1) % 12 + 1}{f':{minute:02}' if minute else ''}{half}"
+    return f"{hour:02}{mark}{minute:02}"

@@ -1,0 +1,163 @@
+"""The declared language, of the page and of its passages by their words (BCP 47; HTML, 3.2.6.2; WCAG 2.2, 3.1.1)."""
+
+from collections.abc import Iterator
+from functools import lru_cache
+
+import regex
+
+from hestor.core import languages
+from hestor.core.sweep import passages
+from hestor.core.sweep.passages import primary_of
+from hestor.core.sweep.source import BETWEEN, Source
+from hestor.core.sweep.stray import Stray, mend_if
+from hestor.core.sweep.style import Style
+
+_TAG = regex.compile(r"[A-Za-z]{2,3}(-[A-Za-z]{4})?(-([A-Za-z]{2}|\d{3}))?(-[A-Za-z0-9]{2,8})*")
+_UNTOLD = frozenset(("code", "kbd", "samp", "pre", "address", "option", "select", "button", "math", "title"))
+_TOLD = frozenset(("text", "footer", "header", "description"))
+_FEWEST_LETTERS = 24
+_ENOUGH = 120
+
+
+@lru_cache(maxsize=256)
+def is_tag(tag: str) -> bool:
+    """Whether a text is a language tag of a language that CLDR knows."""
+    return bool(_TAG.fullmatch(tag)) and languages.is_known(tag)
+
+
+def _declared(source: Source) -> str:
+    return source.root.get("lang") if source.root else ""
+
+
+def of_page(source: Source, style: Style) -> Iterator[Stray]:
+    """That a page says no language, none that there is, or another than its words are in."""
+    house = style.text("language")
+    declared = _declared(source)
+    root = source.root
+    text = _main_words(source)
+    if not declared:
+        told = passages.language_of(text, house) if house else None
+        should = told[0] if told else house
+        at = root.end - 1 if root else 0
+        mend = mend_if(should and root)
+        yield Stray("lang_missing", source.path, "html", at, at, "", should, 0.97, mend)
+        return
+    should = _should_be(declared, house, text)
+    if should and root:
+        start, end = source.attribute_spot(root, "lang")
+        yield Stray("lang_wrong", source.path, "html", start, end, declared, should, 0.9, "replace")
+
+
+def _should_be(declared: str, house: str, text: str) -> str:
+    """The tag that should stand there; empty if the declared one is right."""
+    mended = declared.replace("_", "-")
+    if not is_tag(declared):
+        told = passages.language_of(text, primary_of(house)) if house else None
+        if told:
+            return mended if is_tag(mended) and primary_of(mended) == told[0] else told[0]
+        return house or (mended if is_tag(mended) else "")
+    if not house:
+        told = passages.language_of(text, declared)
+        return told[0] if told else ""
+    if primary_of(declared) == primary_of(house):
+        return "" if _is_same_or_wider(declared, house) else house
+    told = passages.language_of(text, declared)
+    if told and told[0] == primary_of(house):
+        return house
+    if told:
+        return told[0]
+    return "" if len(text) >= _ENOUGH or _is_surely(text, declared, house) else house
+
+
+def _is_surely(text: str, declared: str, house: str) -> bool:
+    """Whether a short page's words are the declared language's, and not the house's."""
+    told = passages.language_of(text, house)
+    return bool(told) and told is not None and told[0] == primary_of(declared)
+
+
+def _is_same_or_wider(declared: str, house: str) -> bool:
+    """Whether a tag is the house's, or says less than it; two regions contradict each other (RFC 4647, 3.3.1)."""
+    one, other = declared.lower(), house.lower()
+    return one == other or other.startswith(f"{one}-") or one.startswith(f"{other}-")
+
+
+def _main_words(source: Source) -> str:
+    """The page's own words, those in passages of a language of their own apart."""
+    told, length = [], 0
+    for block in source.blocks:
+        if block.place != "text" or _own_language(source, block.element):
+            continue
+        said = source.words_of(block)
+        told.append(said)
+        length += len(said)
+        if length > 1_000:
+            break
+    return " ".join(told)
+
+
+def _own_language(source: Source, number: int) -> str:
+    """The language that an element inside the page declares, or one around it; empty if it is the page's."""
+    for element in source.above(number):
+        if element.tag == "html":
+            return ""
+        if "lang" in element.attributes:
+            return element.get("lang")
+    return ""
+
+
+def passages_of(source: Source, style: Style) -> Iterator[Stray]:
+    """Passages whose words are in another language than is declared for them."""
+    page = _page_language(source, style)
+    for block in source.blocks:
+        if block.place not in _TOLD or block.end - block.start < _FEWEST_LETTERS:
+            continue
+        if source.is_within(block.element, _UNTOLD):
+            continue
+        declared = _own_language(source, block.element) or page
+        if not declared or not is_tag(declared):
+            continue
+        yield from _passage(source, block.start, block.end, block.place, declared)
+
+
+def _page_language(source: Source, style: Style) -> str:
+    """What the page's passages are held to: its own language where that is right, else what it should be."""
+    declared = _declared(source)
+    house = style.text("language")
+    if not declared:
+        text = _main_words(source)
+        told = passages.language_of(text, house) if house else None
+        return told[0] if told else house
+    return _should_be(declared, house, _main_words(source)) or declared
+
+
+def _passage(source: Source, start: int, end: int, place: str, declared: str) -> Iterator[Stray]:
+    said = source.flat[start:end]
+    inner = _without_marked(source, start, end)
+    told = passages.language_of(inner, declared)
+    if told is None:
+        return
+    lead = len(said) - len(said.lstrip())
+    spot = source.spot(start + lead, start + len(said.rstrip()))
+    words = " ".join(said.split())
+    yield Stray("text_language", source.path, place, spot.start, spot.end, words, told[0], round(told[1] * 0.95, 2))
+
+
+def _without_marked(source: Source, start: int, end: int) -> str:
+    """A block's words but for those that say their own language inside of it."""
+    if not any("lang" in one.attributes for one in source.elements[source.block_at(start).element + 1 :][:40]):
+        return source.flat[start:end]
+    block = source.block_at(start).element
+    kept, at = [], start
+    while at < end:
+        stop = min(source.piece_end(at), end)
+        inside = source.element_at(at)
+        if _marked_below(source, inside, block):
+            kept.append(" ")
+        else:
+            kept.append(source.flat[at:stop])
+        at = stop
+    return "".join(kept).replace(BETWEEN, " ")
+
+
+def _marked_below(source: Source, number: int, block: int) -> bool:
+    return any("lang" in one.attributes for one in source.above(number) if one.number > block)

@@ -1,0 +1,66 @@
+"""A folder mended: the files that change, with their new bytes."""
+
+from collections.abc import Iterator, Sequence
+from dataclasses import dataclass
+from datetime import date
+
+from hestor.core.sweep import unset
+from hestor.core.sweep.files import Files
+from hestor.core.sweep.folder import Sweeper, own_hosts
+from hestor.core.sweep.mend import mended
+from hestor.core.sweep.others import of_text
+from hestor.core.sweep.pages_read import OtherText, Page, read_all, read_one
+from hestor.core.sweep.propose import usual
+from hestor.core.sweep.source import Source
+from hestor.core.sweep.stray import Stray
+from hestor.core.sweep.style import Style
+
+# A title may be mended in two ways that touch; the second is seen once the first is done.
+_TURNS = 3
+
+
+@dataclass(frozen=True)
+class Mended:
+    """A file's path, its new bytes, and how many strays were mended in it."""
+
+    path: str
+    raw: bytes
+    strays: int
+
+
+def _page(sweeper: Sweeper, page: Page) -> Mended | None:
+    count, now = 0, page
+    for _ in range(_TURNS):
+        found = [one for one in sweeper.page(now) if one.mend]
+        text = mended(now.source, found)
+        if text == now.source.text:
+            break
+        count += len(found)
+        again = read_one(page.source.path, page.decoded.bytes_of(text))
+        if not isinstance(again, Page):
+            break
+        now = again
+    if now is page:
+        return None
+    return Mended(page.source.path, page.decoded.bytes_of(now.source.text), count)
+
+
+def _other(one: OtherText, style: Style) -> Mended | None:
+    found: Sequence[Stray] = [stray for stray in of_text(one, style) if stray.mend]
+    text = mended(Source.of_words(one.path, one.decoded.text, one.place), found, is_markup=one.place == "feed")
+    return Mended(one.path, one.decoded.bytes_of(text), len(found)) if text != one.decoded.text else None
+
+
+def mend_all(files: Files, given: Style | None, today: date) -> Iterator[Mended]:
+    """The files of a folder that a mend changes; all others stay byte for byte as they are."""
+    read = list(read_all(files))
+    pages = [one for one in read if isinstance(one, Page)]
+    files = Files(files.paths, files.read, files.hosts or own_hosts([page.source for page in pages]))
+    agreed = usual(pages, files, given)
+    sweeper = Sweeper(files, agreed, today, unset.home_of([page.source.path for page in pages]))
+    for one in read:
+        made = _page(sweeper, one) if isinstance(one, Page) else None
+        if isinstance(one, OtherText):
+            made = _other(one, agreed.style)
+        if made:
+            yield made

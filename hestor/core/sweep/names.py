@@ -1,0 +1,251 @@
+"""Former names, and near misses of the present one, typed into texts."""
+
+from collections.abc import Iterator, Sequence
+from functools import lru_cache
+
+import regex
+from rapidfuzz.distance import DamerauLevenshtein
+
+from hestor.core.sweep import phrases
+from hestor.core.sweep.source import Block, Source
+from hestor.core.sweep.stray import Kind, Stray, mend_if
+from hestor.core.sweep.style import Style
+
+_QUOTING = frozenset(("code", "kbd", "samp", "pre", "blockquote", "q", "cite", "del", "s"))
+# Parts of addresses and file names are no words of a text.
+_NO_WORD_BEFORE = r"(?<![\p{L}\p{M}\p{N}@/_.])"
+_NO_WORD_AFTER = r"(?![\p{L}\p{M}\p{N}_@/]|\.\p{L})"
+# Apostrophes part words: what has grown onto a name in front (l’, d’) or behind (’s) is not of it.
+_WORD = regex.compile(r"[\p{L}\p{N}][\p{L}\p{M}\p{N}ـ]*")
+_MARKS = regex.compile(r"[\u064b-\u0652\u0670\u0640]")
+_CLITICS = ("وال", "بال", "فال", "كال", "لل", "ال", "و", "ب", "ف", "ك", "ل")
+_SHORTEST = 5
+_LONG_WORD = 8
+# Of so short words many are one letter from another: only the words around tell.
+_SHORT = 4
+# Endings by which a name is bent, in the languages of Europe: they are no misspelling.
+_ENDINGS = ("s", "es", "en", "n", "ns")
+
+
+def _pattern(name: str) -> str:
+    return r"[\s\u00a0]+".join(regex.escape(word) for word in name.split())
+
+
+@lru_cache(maxsize=64)
+def _known(names: tuple[str, ...]) -> regex.Pattern[str] | None:
+    found = sorted((one for one in names if one.strip()), key=len, reverse=True)
+    if not found:
+        return None
+    either = "|".join(sorted({form for one in found for form in (_pattern(one), _pattern(one.upper()))}, key=len)[::-1])
+    return regex.compile(rf"{_NO_WORD_BEFORE}[وبفكل]?(?P<name>{either})(?:(?=[’']s|e?s\b)|{_NO_WORD_AFTER})")
+
+
+def _plain_word(word: str) -> str:
+    bare: str = _MARKS.sub("", word)
+    return bare.casefold()
+
+
+class _Names:
+    """The present name as words, and which words are nearly one of them."""
+
+    def __init__(self, style: Style) -> None:
+        self.name = style.text("name")
+        self.words = [_plain_word(word) for word in _WORD.findall(self.name)]
+        self._letters = sum(len(word) for word in self.words)
+        self._others = {
+            _plain_word(word) for key in ("short_name", "tagline") for word in _WORD.findall(style.text(key))
+        }
+        self._near: dict[str, tuple[int, ...]] = {}
+
+    @property
+    def is_judged(self) -> bool:
+        """Whether the name is long enough for a slip to be told from another word."""
+        return self._letters >= _SHORTEST
+
+    def near(self, word: str) -> tuple[int, ...]:
+        """Which words of the name a word is nearly, but is not."""
+        if word not in self._near:
+            self._near[word] = tuple(self._close_to(word))
+        return self._near[word]
+
+    def _close_to(self, word: str) -> Iterator[int]:
+        if word in self.words or word in self._others:
+            return
+        for number, own in enumerate(self.words):
+            if len(own) > 1 and DamerauLevenshtein.distance(word, own, score_cutoff=_most(own)) <= _most(own):
+                yield number
+
+
+def _most(word: str) -> int:
+    return 2 if len(word) >= _LONG_WORD else 1
+
+
+def _is_bent(said: str, own: str) -> bool:
+    """Whether a word is another with an ending, or with an Arabic word grown onto its front."""
+    if said.startswith(own) and said[len(own) :] in _ENDINGS:
+        return True
+    return any(said == clitic + own or (own.startswith("ال") and said == clitic + own[2:]) for clitic in _CLITICS)
+
+
+@lru_cache(maxsize=16)
+def _names(name: str, short_name: str, tagline: str) -> _Names:
+    return _Names(Style({"name": name, "short_name": short_name, "tagline": tagline}))
+
+
+def is_quoted(source: Source, flat: int) -> bool:
+    """Whether a word is somebody else's: code, a quotation, a work's title, what was struck out."""
+    return source.is_within(source.element_at(flat), _QUOTING)
+
+
+def _spans(pattern: regex.Pattern[str] | None, text: str) -> list[tuple[int, int]]:
+    return [found.span("name") for found in pattern.finditer(text)] if pattern else []
+
+
+def _overlaps(span: tuple[int, int], others: Sequence[tuple[int, int]]) -> bool:
+    return any(span[0] < end and start < span[1] for start, end in others)
+
+
+def former_names(source: Source, style: Style) -> Iterator[Stray]:
+    """Where a name of before stands; not where it is told as history, quoted, or part of the present one."""
+    name = style.text("name")
+    known = _known(style.before("name"))
+    found = _spans(known, source.flat)
+    present = _spans(_known((name,)) if name else None, source.flat) if found else []
+    for start, end in found:
+        block = source.block_at(start)
+        if _overlaps((start, end), present) or is_quoted(source, start):
+            continue
+        if block.place == "text" and phrases.FORMERLY.search(phrases.sentence_around(source.flat, start, end)):
+            continue
+        yield _stray(source, block, "former_name", (start, end), name, 0.97 if name else 0.8)
+
+
+def _stray(source: Source, block: Block, kind: Kind, span: tuple[int, int], name: str, sure: float) -> Stray:
+    spot = source.spot(*span)
+    says = source.flat[span[0] : span[1]]
+    should = name.upper() if says.isupper() and says != says.lower() else name
+    mend = mend_if(spot.is_plain and name)
+    return Stray(kind, source.path, block.place, spot.start, spot.end, says, should, sure, mend)
+
+
+def misspelt_names(source: Source, style: Style) -> Iterator[Stray]:
+    """Where nearly the present name stands, with a letter or two amiss."""
+    names = _names(style.text("name"), style.text("short_name"), style.text("tagline"))
+    if not names.is_judged:
+        return
+    words = [(found.start(), found.end(), _plain_word(found[0])) for found in _WORD.finditer(source.flat)]
+    suspects = [at for at, (_, _, word) in enumerate(words) if names.near(word)]
+    former = _spans(_known(style.before("name")), source.flat) if suspects else []
+    yield from _run_together(source, style, names, words)
+    seen: set[int] = set()
+    for at in suspects:
+        window = _window(names, words, at, source.flat)
+        if window is None or window[0] in seen:
+            continue
+        seen.add(window[0])
+        start, end = words[window[0]][0], words[window[1] - 1][1]
+        if _overlaps((start, end), former) or is_quoted(source, start):
+            continue
+        yield from _judged(source, style, names, (start, end))
+
+
+def _run_together(source: Source, style: Style, names: _Names, words: "Words") -> Iterator[Stray]:
+    """The name with a space too few or too many."""
+    own = names.words
+    joined = "".join(own)
+    pairs = {own[n] + own[n + 1] for n in range(len(own) - 1)}
+    for at, (_, _, word) in enumerate(words):
+        starts_split = word and any(one.startswith(word) and one != word for one in own)
+        if word not in pairs and not starts_split:
+            continue
+        for first in range(max(0, at - len(own)), at + 1):
+            for size in (len(own) - 1, len(own) + 1):
+                run = words[first : first + size]
+                if (
+                    size > 0
+                    and len(run) == size
+                    and first <= at < first + size
+                    and "".join(w for _, _, w in run) == joined
+                ):
+                    start, end = run[0][0], run[-1][1]
+                    if not is_quoted(source, start) and regex.fullmatch(
+                        r"[\p{L}\p{M}\p{N}\s\u00a0]+", source.flat[start:end]
+                    ):
+                        yield from _judged(source, style, names, (start, end))
+
+
+def _judged(source: Source, style: Style, names: _Names, span: tuple[int, int]) -> Iterator[Stray]:
+    before, after = source.flat[span[0] - 1 : span[0]], source.flat[span[1] : span[1] + 1]
+    if (before and before in "@/_.") or (after and after in "@/_") or source.flat[span[1] : span[1] + 4] == ".exa":
+        return
+    if not source.flat[span[0]].isupper() and source.flat[span[0]].lower() != source.flat[span[0]].upper():
+        return
+    block = source.block_at(span[0])
+    yield _stray(source, block, "misspelt_name", span, names.name, 0.9 if len(names.words) > 1 else 0.75)
+
+
+Words = Sequence[tuple[int, int, str]]
+
+
+def _window(names: _Names, words: Words, at: int, text: str) -> tuple[int, int] | None:
+    """The run of words around one that is the name but for a slip: first word, and the one after the last."""
+    size = len(names.words)
+    for number in names.near(words[at][2]):
+        first = at - number
+        run = words[first : first + size] if first >= 0 else ()
+        if len(run) == size and "\0" not in text[run[0][0] : run[-1][1]] and _is_slip(names, run):
+            return first, first + size
+    return None
+
+
+def _is_slip(names: _Names, run: Words) -> bool:
+    """Whether each word is the name's own or nearly so, at least one nearly, and none merely bent."""
+    slips = 0
+    for number, (_, _, said) in enumerate(run):
+        own = names.words[number]
+        if said == own or (number in (0, len(run) - 1) and _is_bent(said, own)):
+            continue
+        if number not in names.near(said):
+            return False
+        if len(own) < _SHORT and len(run) <= 2:
+            return False
+        slips += 1
+    short = sum(len(names.words[n]) < _SHORT and said != names.words[n] for n, (_, _, said) in enumerate(run))
+    return 0 < slips <= (1 if short else max(1, (len(run) + 1) // 2))
+
+
+def belongs(short: str, name: str) -> bool:
+    """Whether a short name belongs to a name: words of it, in their order, or its first letters."""
+    own = [_plain_word(word) for word in _WORD.findall(name)]
+    said = [_plain_word(word) for word in _WORD.findall(short)]
+    if not said or not own:
+        return True
+    rest = iter(own)
+    if all(any(_starts(word, one) for one in rest) for word in said):
+        return True
+    initials = "".join(word[0] for word in own)
+    joined = "".join(said)
+    return joined == initials or (len(joined) >= 2 and _is_spread(joined, initials)) or "".join(own).startswith(joined)
+
+
+def _starts(word: str, own: str) -> bool:
+    return own == word or (len(word) >= 3 and own.startswith(word)) or own.removeprefix("ال") == word
+
+
+def _is_spread(joined: str, initials: str) -> bool:
+    rest = iter(initials)
+    return all(any(letter == one for one in rest) for letter in joined)
+
+
+def short_names(source: Source, style: Style) -> Iterator[Stray]:
+    """A short name for a phone's home screen that is not the house style's, or no longer belongs to the name."""
+    name, short = style.text("name"), style.text("short_name")
+    for block in source.blocks:
+        if block.place != "short_name":
+            continue
+        said = " ".join(source.words_of(block).split())
+        if not name or said in (name, short, *style.before("name")) or (not short and belongs(said, name)):
+            continue
+        spot = source.spot(block.start, block.end)
+        should = short or name
+        yield Stray("short_name", source.path, "short_name", spot.start, spot.end, said, should, 0.9, "replace")

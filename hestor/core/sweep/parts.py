@@ -1,0 +1,43 @@
+"""Pages that leave out what nearly all pages of their site have: header, menu, footer."""
+
+from collections.abc import Iterator, Mapping, Sequence
+
+from hestor.core.sweep.source import Source
+from hestor.core.sweep.stray import Stray
+
+PARTS = ("header", "menu", "footer")
+_MOST, _FEWEST_PAGES = 0.8, 4
+_ROLES = {"banner": "header", "navigation": "menu", "contentinfo": "footer"}
+_TAGS = {"header": "header", "nav": "menu", "footer": "footer"}
+_SECTIONS = frozenset(("main", "article", "aside", "section", "blockquote"))
+
+
+def parts_of(source: Source) -> frozenset[str]:
+    """Which of the site-wide parts a page has (HTML-AAM: landmarks outside of sections)."""
+    found = {block.place for block in source.blocks if block.place in PARTS}
+    for element in source.elements:
+        part = _ROLES.get(element.get("role")) if "role" in element.attributes else _TAGS.get(element.tag)
+        if part and (part == "menu" or not source.is_within(element.parent, _SECTIONS)):
+            found.add(part)
+    return frozenset(found)
+
+
+def usual(pages: Sequence[frozenset[str]]) -> frozenset[str]:
+    """The parts that nearly all pages have."""
+    if len(pages) < _FEWEST_PAGES:
+        return frozenset()
+    return frozenset(part for part in PARTS if sum(part in one for one in pages) >= _MOST * len(pages))
+
+
+def left_out(source: Source, has: frozenset[str], wanted: frozenset[str]) -> Iterator[Stray]:
+    """The parts that a page lacks; one that only leads on has none to show."""
+    if source.leads_on:
+        return
+    body: Mapping[str, Sequence[object]] = source.by_tag
+    if "body" not in body and "html" not in body:
+        return
+    element = next(source.all("body"), None) or source.root
+    for part in PARTS:
+        if part in wanted and part not in has and element is not None:
+            at = element.closes if part == "footer" else element.end
+            yield Stray("opted_out", source.path, part, at, at, "", part, 0.8)

@@ -1,0 +1,69 @@
+"""In which language a passage is, by its words: first by the small words that every text has, then by a trained model.
+
+The small words are stopwords-iso's, the model is py3langid's (naive Bayes over 97 languages). Short passages are left.
+"""
+
+from collections.abc import Sequence
+from functools import lru_cache
+from typing import Any
+
+import regex
+import stopwordsiso
+from py3langid.langid import MODEL_FILE, LanguageIdentifier
+
+from hestor.core import languages
+
+_WORD = regex.compile(r"[\p{L}\p{M}]+(?:['’][\p{L}\p{M}]+)*")
+_FEWEST_WORDS = 5
+_FEWEST_SMALL = 0.18
+_LEAD = 0.10
+_LEAST_SURE = 0.9
+_LOOKED_AT = 400
+# The languages between which it is decided: those that sites are written in, far beyond those of the desk.
+_AMONG = "ar bg ca cs da de el en es et eu fa fi fr ga he hi hr hu id is it ja ko lt lv nl no pl pt ro ru sk sl sq sr sv tr uk ur vi zh".split()  # noqa: E501
+
+
+@lru_cache(maxsize=1)
+def _identifier() -> Any:
+    made = LanguageIdentifier.from_model_file(MODEL_FILE, norm_probs=True)
+    made.set_languages([one for one in _AMONG if one in made.nb_classes])
+    return made
+
+
+@lru_cache(maxsize=64)
+def _small_words(primary: str) -> frozenset[str]:
+    known = "no" if primary in ("nb", "nn") else primary
+    return frozenset(stopwordsiso.stopwords(known)) if stopwordsiso.has_lang(known) else frozenset()
+
+
+def primary_of(tag: str) -> str:
+    """The language of a tag without its script and region, in small letters."""
+    return tag.replace("_", "-").partition("-")[0].lower()
+
+
+def _share(words: Sequence[str], primary: str) -> float:
+    small = _small_words(primary)
+    return sum(word in small for word in words) / len(words) if words and small else 0.0
+
+
+def language_of(text: str, declared: str) -> tuple[str, float] | None:
+    """The language (primary subtag) of a passage that is surely not in the declared one, and how sure that is."""
+    words = [word.lower().replace("’", "'") for word in _WORD.findall(text[:_LOOKED_AT])]
+    primary = primary_of(declared)
+    if len(words) < _FEWEST_WORDS:
+        return None
+    own = _share(words, primary)
+    if own >= 0.5 or (own >= 0.3 and len(words) < 12):
+        return None
+    found, sure = _identifier().classify(text[:_LOOKED_AT])
+    if _same(found, primary) or sure < _LEAST_SURE or not languages.is_known(found):
+        return None
+    other = _share(words, found)
+    if _small_words(primary) and (other < _FEWEST_SMALL or other < own + _LEAD):
+        return None
+    return found, float(sure)
+
+
+def _same(one: str, other: str) -> bool:
+    norwegian, south = {"no", "nb", "nn", "da"}, {"hr", "sr", "bs", "sh"}
+    return one == other or {one, other} <= norwegian or {one, other} <= south or {one, other} <= {"id", "ms"}

@@ -1,0 +1,53 @@
+"""Pictures that say nothing to who can't see them (WCAG 2.2, 1.1.1; HTML, 4.8.4.4)."""
+
+from collections.abc import Iterator
+
+import regex
+
+from hestor.core.sweep.source import Element, Source
+from hestor.core.sweep.stray import Stray
+
+_FILE_NAME = regex.compile(
+    r"(?:.*\.(?:jpe?g|png|gif|webp|avif|svg|bmp|tiff?)|(?:img|dsc|dscn|dscf|pict|image|photo|foto|bild|imagen|screenshot)[ _-]?\d+)",
+    regex.IGNORECASE,
+)
+_NAMED_BY = ("aria-label", "aria-labelledby", "title")
+
+
+def undescribed(source: Source) -> Iterator[Stray]:
+    """Pictures without a description. An empty one says that a picture only decorates, and is right."""
+    for element in source.all("img"):
+        if _is_hidden(source, element):
+            continue
+        if "alt" not in element.attributes:
+            if not any(element.get(name) for name in _NAMED_BY):
+                yield _stray(source, element, "", 0.95)
+        elif _FILE_NAME.fullmatch(element.get("alt")):
+            yield _stray(source, element, element.get("alt"), 0.85)
+        elif not element.get("alt") and _is_whole_link(source, element):
+            yield _stray(source, element, "", 0.85)
+    for element in (*source.all("area"), *source.all("input")):
+        is_picture = (element.tag == "area" and element.get("href")) or element.get("type").lower() == "image"
+        if is_picture and not element.get("alt") and not any(element.get(name) for name in _NAMED_BY):
+            yield _stray(source, element, "", 0.9)
+
+
+def _stray(source: Source, element: Element, says: str, sure: float) -> Stray:
+    return Stray("alt_missing", source.path, "alt", element.start, element.end, says, "", sure)
+
+
+def _is_hidden(source: Source, element: Element) -> bool:
+    if element.get("role") in ("presentation", "none"):
+        return True
+    return any(one.get("aria-hidden") == "true" or "hidden" in one.attributes for one in source.above(element.number))
+
+
+def _is_whole_link(source: Source, element: Element) -> bool:
+    """Whether a picture is all that a link says."""
+    link = next((one for one in source.above(element.number) if one.tag == "a" and "href" in one.attributes), None)
+    if link is None or any(link.get(name) for name in _NAMED_BY):
+        return False
+    inside = [one for one in source.all("img") if link.start < one.start < link.closes]
+    if any(one.get("alt") for one in inside):
+        return False
+    return not regex.search(r"[\p{L}\p{N}]", regex.sub(r"<[^>]*>", "", source.text[link.end : link.closes]))

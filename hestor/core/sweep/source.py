@@ -1,0 +1,213 @@
+"""An HTML file of which each word knows where it stands; ``reader`` makes it."""
+
+from bisect import bisect_right
+from collections.abc import Iterator, Mapping
+from dataclasses import dataclass
+from functools import cached_property
+from itertools import pairwise
+
+import regex
+
+_ATTRIBUTE = regex.compile(
+    r"""(?P<name>[^\s"'<>/=]+)(?:\s*=\s*(?:"(?P<d>[^"]*)"|'(?P<s>[^']*)'|(?P<u>[^\s"'=<>`]+)))?""", regex.V1
+)
+BETWEEN = "\0"
+"""What stands between two blocks in ``Source.flat``; no file has it."""
+
+
+@dataclass(slots=True)
+class Element:
+    """A start tag: its name, its attributes as the first of each name says, where the tag and its content stand.
+
+    ``parent`` and ``number`` count the page's elements; ``closes`` is where its content ends.
+    """
+
+    tag: str
+    attributes: Mapping[str, str]
+    start: int
+    end: int
+    parent: int
+    number: int
+    closes: int = -1
+
+    def get(self, name: str) -> str:
+        """An attribute's value without white space around it; empty where it is not there."""
+        return (self.attributes.get(name) or "").strip()
+
+
+@dataclass(slots=True)
+class Block:
+    """A run of text that is read in one go: where it stands in ``Source.flat``, its place, the element around it."""
+
+    start: int
+    end: int
+    place: str
+    element: int
+    attribute: str = ""
+
+
+@dataclass(slots=True)
+class Piece:
+    """A part of ``flat`` as the file has it; ``width`` differs from its length where it is a character reference."""
+
+    flat: int
+    at: int
+    length: int
+    width: int
+    element: int
+
+
+@dataclass(frozen=True, slots=True)
+class Spot:
+    """Where words stand in the file, and whether nothing but those words stands between."""
+
+    start: int
+    end: int
+    is_plain: bool
+
+
+class Source:
+    """A page with all that is read of it."""
+
+    def __init__(
+        self, path: str, text: str, elements: list[Element], blocks: list[Block], pieces: list[Piece], flat: str
+    ) -> None:
+        self.path, self.text = path, text
+        self.elements, self.blocks, self.flat = elements, blocks, flat
+        self._pieces = pieces
+        self._starts = [piece.flat for piece in pieces]
+        self._block_starts = [block.start for block in blocks]
+
+    @classmethod
+    def of_words(cls, path: str, text: str, place: str) -> "Source":
+        """A text that is no HTML, as one block."""
+        size = len(text)
+        whole = Element("text", {}, 0, 0, -1, 0, size)
+        flat = text.replace(BETWEEN, "\ufffd")
+        return cls(path, text, [whole], [Block(0, size, place, 0)], [Piece(0, 0, size, size, 0)], flat)
+
+    def all(self, *tags: str) -> Iterator[Element]:
+        """The elements of some names, in their order."""
+        for tag in tags:
+            yield from self.by_tag.get(tag, ())
+
+    @cached_property
+    def by_tag(self) -> Mapping[str, list[Element]]:
+        """The elements by their names."""
+        found: dict[str, list[Element]] = {}
+        for element in self.elements:
+            found.setdefault(element.tag, []).append(element)
+        return found
+
+    def above(self, number: int) -> Iterator[Element]:
+        """An element and those around it, from within."""
+        while number >= 0:
+            element = self.elements[number]
+            yield element
+            number = element.parent
+
+    def block_at(self, flat: int) -> Block:
+        """The block that a position of ``flat`` is in."""
+        return self.blocks[bisect_right(self._block_starts, flat) - 1]
+
+    def words_of(self, block: Block) -> str:
+        """What a block says."""
+        return self.flat[block.start : block.end]
+
+    def _piece_at(self, flat: int) -> int:
+        return bisect_right(self._starts, flat) - 1
+
+    def element_at(self, flat: int) -> int:
+        """The number of the innermost element around a position of ``flat``."""
+        return self._pieces[self._piece_at(flat)].element
+
+    def piece_end(self, flat: int) -> int:
+        """Where the stretch that a position of ``flat`` is in ends, as far as nothing stands between in the file."""
+        following = self._piece_at(flat) + 1
+        return self._pieces[following].flat if following < len(self._pieces) else len(self.flat)
+
+    def spot(self, start: int, end: int) -> Spot:
+        """Where a stretch of ``flat`` stands in the file."""
+        first, last = self._piece_at(start), self._piece_at(max(start, end - 1))
+        one, other = self._pieces[first], self._pieces[last]
+        begin = one.at + (start - one.flat if one.length == one.width else 0)
+        stop = other.at + (end - other.flat if other.length == other.width else other.length)
+        inside = self._pieces[first : last + 1]
+        joined = all(a.at + a.length == b.at for a, b in pairwise(inside))
+        return Spot(begin, stop, joined)
+
+    def attribute_spot(self, element: Element, name: str) -> tuple[int, int]:
+        """Where an attribute's value stands in the file, without its quotes; the tag's end where it is not there."""
+        found = attribute_of(self.text, element, name)
+        return found if found else (element.end - 1, element.end - 1)
+
+    def whole_tag(self, element: Element) -> tuple[int, int]:
+        """Where a start tag stands."""
+        return element.start, element.end
+
+    @cached_property
+    def metas(self) -> Mapping[str, Element]:
+        """The page's meta elements by their name or property, in small letters; of several the first counts."""
+        found: dict[str, Element] = {}
+        for element in self.all("meta"):
+            name = (element.get("name") or element.get("property")).lower()
+            if name:
+                found.setdefault(name, element)
+        return found
+
+    def meta(self, name: str) -> str:
+        """What a meta element says, its white space folded."""
+        element = self.metas.get(name)
+        return folded(element.get("content")) if element else ""
+
+    @cached_property
+    def root(self) -> Element | None:
+        """The ``html`` element, if the file writes one."""
+        return next(self.all("html"), None)
+
+    @cached_property
+    def title_block(self) -> Block | None:
+        """The text of the first title in the head."""
+        return next((one for one in self.blocks if one.place == "title"), None)
+
+    @cached_property
+    def title(self) -> str:
+        """The page's title, its white space folded."""
+        return folded(self.words_of(self.title_block)) if self.title_block else ""
+
+    @cached_property
+    def leads_on(self) -> bool:
+        """Whether the page only sends visitors to another one (HTML, 4.2.5.3)."""
+        return any(
+            one.get("http-equiv").lower() == "refresh" and "url" in one.get("content").lower()
+            for one in self.all("meta")
+        )
+
+    @cached_property
+    def ids(self) -> frozenset[str]:
+        """What a fragment of an address may name."""
+        named = (one.get("id") for one in self.elements)
+        anchors = (one.get("name") for one in self.all("a"))
+        return frozenset(name for name in (*named, *anchors) if name)
+
+    def is_within(self, number: int, tags: frozenset[str]) -> bool:
+        """Whether an element is one of some names, or is inside of one."""
+        return any(one.tag in tags for one in self.above(number))
+
+
+def folded(text: str) -> str:
+    """A text with its white space folded, as a browser shows it."""
+    return " ".join(text.split())
+
+
+def attribute_of(text: str, element: Element, wanted: str) -> tuple[int, int] | None:
+    """Where an attribute's value stands in the file, without its quotes; None where it is not there."""
+    raw = text[element.start : element.end]
+    begin = 1 + len(element.tag)
+    for found in _ATTRIBUTE.finditer(raw, begin):
+        if found["name"].lower() == wanted:
+            group = next((one for one in "dsu" if found[one] is not None), None)
+            if group is None:
+                return element.start + found.end(), element.start + found.end()
+            return element.start + found.start(group), element.start + found.end(group)
+    return None

@@ -1,0 +1,165 @@
+"""Leftovers of starter texts: filler, words that stand for words, marks that somebody meant to come back to."""
+
+from collections.abc import Iterator
+from functools import lru_cache
+
+import regex
+
+from hestor.core.sweep.source import Source
+from hestor.core.sweep.stray import Stray
+
+_FILLER = r"""
+lorem\s+ipsum(?:\s+dolor(?:\s+sit\s+amet)?)?|dolor\s+sit\s+amet|consectetu(?:r|er)\s+adipisc\w+|nunc\s+et\s+lorem
+the quick brown fox jumps over the lazy dog
+franz jagt im komplett verwahrlosten taxi quer durch bayern
+"""
+# Whole sayings that stand for what an owner was to write.
+_SAYINGS = r"""
+your (?:text|tagline|slogan|logo|name|company|company name|business name|site name|site title|title|headline|content|address|email|e-mail|phone number|description|message|story) (?:goes )?here
+(?:insert|add|enter|type|put|write) (?:your |some |a |the )?(?:own )?(?:text|tagline|slogan|title|content|description|words|headline|heading|caption|name|image|picture|photo|logo|copy|address)(?: goes)? here
+(?:click|tap|double[-\x20]click) (?:here )?to (?:edit|add|change) (?:this |the |your |some )?(?:text|title|content|heading|paragraph|image|tagline|caption)
+this is (?:a |an |the |your |some )?(?:sample|example|placeholder|dummy|starter|filler|default|test) (?:page|text|post|paragraph|content|title|heading|sentence|tagline|article|entry|caption|site)
+(?:edit|replace|change) this (?:text|page|paragraph|title|heading|line|sentence|content|placeholder)(?: with your own)?
+(?:say|write|tell) something about (?:yourself|your (?:site|business|company|club|shop|page))(?: here)?
+(?:tell|describe) (?:your )?visitors (?:what|who|something)[^.\0]{0,60}
+a (?:short |brief )?(?:description|summary) of your (?:site|business|company|page)(?: goes here)?
+your (?:tagline|slogan|site title|site name|company name|business name|organisation name|organization name)
+(?:site|company|business|organi[sz]ation|shop|club) (?:name|title|tagline) here
+text (?:goes|comes) here|content (?:goes|comes) here|title goes here|headline goes here
+my (?:new |first )?(?:web ?site|web ?page|home ?page|blog)(?: title)?
+welcome to (?:my|your) (?:new )?(?:web ?site|web ?page|home ?page|site|blog)
+(?:add|insert|put|place) (?:your |some |a )?(?:content|text|heading|title|description|paragraph|words) here|describe your (?:business|company|site|shop|club|organi[sz]ation|services?)(?: here)?|(?:heading|headline|title|subtitle|description|caption|body text) (?:goes|comes) here|a short line about (?:us|you|your site)
+new (?:web ?site|site) title|untitled (?:page|document|site)
+hier (?:steht|kommt|könnte|erscheint|folgt) (?:bald |später |demnächst |noch )?(?:ihr|ihre|dein|deine|der|die|ein|eine) (?:\w+ )?(?:text|titel|slogan|inhalt|logo|name|beschreibung|überschrift|inhalte)(?: stehen| hin| hinein)?
+hier entsteht (?:eine|unsere|die|in kürze eine) (?:neue )?(?:website|webseite|internetseite|homepage|seite)|(?:bitte )?(?:text|titel|inhalt|slogan) (?:eingeben|einfügen|eintragen|ergänzen)|titel der seite
+(?:ihr|dein) (?:text|slogan|titel|logo|firmenname|name|untertitel|inhalt) (?:hier|kommt hier\w*|steht hier)
+(?:text|titel|inhalt|slogan|beschreibung|überschrift) hier (?:eingeben|einfügen|eintragen|schreiben|ändern)
+(?:klicken sie|klick|klicke) (?:hier|hierher)?,? ?um (?:den |diesen |ihren )?(?:text|titel|inhalt|absatz|slogan) zu (?:bearbeiten|ändern)
+(?:das|dies) ist (?:ein|eine) (?:beispiel|muster|platzhalter|blind|test)[-\x20]?(?:text|seite|beitrag|titel|absatz|inhalt)
+musterfirma|musterstra(?:ß|ss)e(?: \d+)?|musterstadt|mustermann|meine neue (?:website|webseite|homepage)
+(?:su|tu) (?:texto|eslogan|lema|título|logo|logotipo|nombre|empresa|descripción|contenido) (?:va )?aquí
+(?:escriba|escribe|inserte|inserta|introduzca|añada|añade|ponga|pon) (?:aquí )?(?:su |tu |el |un |algún )?(?:propio )?(?:texto|título|eslogan|lema|contenido|descripción|nombre)(?: aquí)?
+(?:haga|haz) clic (?:aquí )?para (?:editar|cambiar|añadir)(?: (?:este|el|su|tu))?(?: (?:texto|título|contenido))?
+(?:este|esta|esto) es (?:un |una )?(?:texto|página|entrada|párrafo|título|contenido|frase) de (?:ejemplo|muestra|prueba|relleno)
+nombre de (?:su|tu|la) empresa aquí|mi (?:nuevo )?sitio web|texto provisional|aquí va (?:su|tu|el) (?:texto|título|eslogan|contenido|lema|nombre)|añad[ae] (?:un |su |tu )?(?:texto|título|contenido)(?: aquí)?|una línea corta sobre nosotros|describa (?:su|tu) (?:empresa|negocio)(?: aquí)?
+(?:votre|ton) (?:texte|slogan|titre|logo|nom|contenu|description|entreprise) (?:va |vient )?ici
+(?:insérez|insérer|ajoutez|ajouter|saisissez|écrivez|tapez) (?:ici )?(?:votre |un |le |du )?(?:texte|titre|slogan|contenu|description|nom)(?: ici)?
+cliquez (?:ici )?pour (?:modifier|éditer|changer|ajouter)(?: (?:ce|le|votre|du))?(?: (?:texte|titre|contenu|paragraphe))?
+(?:ceci|c['’]est|voici) (?:est )?une? (?:texte|page|article|paragraphe|titre|exemple|phrase|contenu) (?:d['’]exemple|de test|de remplissage|provisoire|fictif|de page)
+nom de (?:votre |l['’])entreprise|mon (?:nouveau )?site (?:web|internet)|faux[-\x20]texte|(?:saisissez|saisir|tapez|entrez) (?:ici )?votre (?:texte|titre|slogan|contenu)|titre de la page|ici (?:vient|va) votre (?:texte|titre|slogan)|décrivez votre (?:entreprise|activité)(?: ici)?
+(?:il tuo|il vostro|il suo) (?:testo|slogan|titolo|logo|nome) (?:va )?qui|inserisci qui (?:il tuo )?(?:testo|titolo)|inserire qui (?:il )?(?:testo|titolo)
+(?:uw|jouw|je) (?:tekst|slogan|titel|naam|logo) (?:komt )?hier|dit is (?:een )?voorbeeld(?:tekst|pagina)
+(?:o |a )?(?:seu|sua|teu|tua) (?:texto|slogan|título|nome|logótipo|logotipo|conteúdo) (?:vai )?aqui|insira (?:aqui )?(?:o )?(?:seu )?(?:texto|título)(?: aqui)?
+(?:اكتب|أدخل|ادخل|ضع|أضف|اكتبوا|أدخلوا) (?:نصك|النص|نصا|نصًا|نص|عنوانك|العنوان|عنوانا|شعارك|الشعار|اسم شركتك|اسم الموقع|وصفك|المحتوى|وصفا)(?: الخاص بك)?(?: هنا)?
+(?:هذا|هذه) (?:نص|صفحة|مقال|عنوان|فقرة|محتوى) (?:تجريبي|تجريبية|افتراضي|افتراضية|مؤقت|مؤقتة|للتجربة|نموذجي|نموذجية|نموذج)
+شعارك هنا|نصك هنا|عنوانك هنا|اسم شركتك هنا|لوريم إيبسوم|هذا النص هو مثال(?: لنص يمكن أن يستبدل(?: في نفس المساحة)?)?|سطر قصير عن[ّ]?ا|صف شركتك هنا|عنوان الصفحة هنا|موقعي الجديد|مرحبا بك في موقعي
+"""
+# What may be said of real texts, too: it counts where a line says hardly anything else.
+_NOUNS = r"""
+(?:sample|placeholder|dummy|starter|filler|example|default) (?:page|text|post|paragraph|content|title|heading|headline|tagline|image|caption)
+(?:platzhalter|blind|muster|beispiel|füll)(?:text|titel|seite|inhalt|bild|überschrift|absatz|beitrag)
+(?:texto|página|título|contenido|párrafo|entrada|eslogan) de (?:ejemplo|muestra|relleno|prueba)
+(?:texte|page|titre|contenu|paragraphe|article|slogan) (?:d['’]exemple|de remplissage|provisoire|fictif|à remplacer|de substitution|de test)
+exemple de (?:texte|titre|contenu|paragraphe|slogan|page)
+(?:testo|pagina|titolo) (?:di esempio|segnaposto|di prova|provvisorio)|voorbeeld(?:tekst|pagina|titel)|plaatshoudertekst
+(?:texto|página|título) de (?:exemplo|preenchimento|teste)
+(?:نص|صفحة|عنوان|محتوى|فقرة) (?:تجريبي|تجريبية|افتراضي|افتراضية|مؤقت|مؤقتة|نموذجي|نموذجية|بديل)|مثال لنص
+"""
+_MARKS = r"""
+(?-i:\bTODO\b|\bTO DO:|\bTBD\b|\bTBC\b|\bFIXME\b|\bXXX\b|\bTKTK\b|\bTK\b)|\?\?\?+
+"""
+# What a program was to fill in, and did not.
+_UNFILLED = r"""
+\{\{\s*[\w .|-]+\s*\}\}|\{%\s*[\w .-]+\s*%\}|\$\{[\w.]+\}|%%[\w-]+%%|%[A-Z][A-Z_]{2,}%|<%=?\s*[\w.]+\s*%>
+\[(?:your|insert|add|enter|company|business|site|name|email|e-mail|phone|address|date|title|tagline|ihr|ihre|firma|firmenname|name der firma|name|datum|titel|adresse|su|tu|nombre|empresa|título|fecha|correo|votre|nom|entreprise|titre|adresse|اسم|الاسم|اسم الشركة|العنوان|التاريخ)(?:[ _-][\w’' -]{0,30})?\]
+\{(?:site|tagline|name|year|title|page|section|contact|email|company|company_name|site_name|site_title)\}
+"""
+# Addresses and numbers that were only ever an example.
+_EXAMPLES = r"""
+(?:your|you|name|email|user|username|info|someone|mail|test|yourname|yourname|jane|john|ihre?|name|tu|votre|max\.mustermann|erika\.mustermann)[._-]?(?:name|email|mail|adresse|correo)?@(?:example|domain|yourdomain|your-domain|yoursite|your-site|yourcompany|company|email|mail|beispiel|ihredomain|ihre-domain|musterfirma|ejemplo|tudominio|exemple|votredomaine)\.(?:com|org|net|de|es|fr|tld|xyz)
+\b123 (?:main|example|any|anywhere|sample|fake) (?:street|st\.?|road|avenue|lane)\b
+\(?\b(?:123|555|000)\)?[ .-](?:456|555|000)[ .-](?:7890|0000|1234)\b
+"""
+
+
+def _either(*listed: str) -> regex.Pattern[str]:
+    lines = [line.strip() for one in listed for line in one.strip().splitlines() if line.strip()]
+    joined = "|".join(f"(?:{line})".replace(" ", r"[ \s]+") for line in lines)
+    return regex.compile(rf"(?<![\p{{L}}\p{{N}}])(?:{joined})(?![\p{{L}}\p{{M}}])", regex.IGNORECASE)
+
+
+_WORDS = _either(_FILLER, _SAYINGS)
+_PHRASES = _either(_NOUNS)
+_ANY_WORD = regex.compile(r"[\p{L}\p{N}]+(?:['’]\p{L}+)?")
+_MOSTLY = 0.4
+_TO_FILL = regex.compile(
+    "|".join(f"(?:{line})" for line in (_MARKS + _UNFILLED + _EXAMPLES).split("\n") if line), regex.IGNORECASE
+)
+# What is left of a start where it is all that a line says.
+_ALONE = regex.compile(
+    r"[\s\u00a0]*(?:(?:this )?(?:page|site|web ?site) (?:is )?under construction|under construction|coming soon|text to follow|content to follow|more to come|placeholder|sample|"
+    r"im aufbau|seite im aufbau|text folgt|inhalt folgt|folgt in kürze|platzhalter|in bearbeitung|en construcción|página en construcción|próximamente|por completar|pendiente|"
+    r"en construction|page en construction|texte à venir|contenu à venir|à venir|à compléter|à définir|قيد الإنشاء|الصفحة قيد الإنشاء|قريبا|قريبًا|سيضاف المحتوى قريبا|قيد الإعداد)[\s\u00a0.…!]*",
+    regex.IGNORECASE,
+)
+# Without one of these nothing of all that can be there.
+_HINTS = regex.compile(r"[{%\[<@?]|\$\{|TO ?DO|TB[DC]|FIXME|XXX|TK|123|555|000")
+_OF_PROGRAMS = frozenset(("code", "kbd", "samp", "pre", "q", "blockquote", "cite"))
+
+
+def starter_texts(source: Source) -> Iterator[Stray]:
+    """Each leftover with where it stands; what stands in code or in a quotation is meant."""
+    seen: list[tuple[int, int]] = []
+    for pattern, sure in ((_WORDS, 0.95), (_TO_FILL, 0.9), (_PHRASES, 0.8)):
+        for found in _found(pattern, source.flat):
+            start, end = found.span()
+            block = source.block_at(start)
+            if any(start < b and a < end for a, b in seen) or _is_meant(source, start, end, block.place):
+                continue
+            if pattern is _PHRASES and end - start < _MOSTLY * (block.end - block.start):
+                continue
+            seen.append((start, end))
+            spot = source.spot(start, end)
+            yield Stray("starter_text", source.path, block.place, spot.start, spot.end, found[0], "", sure)
+    yield from _lines_alone(source)
+
+
+@lru_cache(maxsize=4)
+def _first_words(pattern: regex.Pattern[str]) -> frozenset[str]:
+    """The words that a pattern can begin with: only there is it tried, which takes a tenth of the time."""
+    known = {word.casefold() for word in _ANY_WORD.findall(_FILLER + _SAYINGS + _NOUNS)}
+    known |= {"musterstrasse"}
+    known |= {word[:-1] + one for word in list(known) for one in "aeos"} | {
+        word + one for word in list(known) for one in "aest"
+    }
+    return frozenset(word for word in known if pattern.fullmatch(word, partial=True))
+
+
+def _found(pattern: regex.Pattern[str], text: str) -> Iterator[regex.Match[str]]:
+    if pattern is _TO_FILL:
+        if _HINTS.search(text):
+            yield from pattern.finditer(text)
+        return
+    first = _first_words(pattern)
+    last = 0
+    for word in _ANY_WORD.finditer(text):
+        if word.start() >= last and word[0].casefold() in first and (found := pattern.match(text, word.start())):
+            yield found
+            last = found.end()
+
+
+def _lines_alone(source: Source) -> Iterator[Stray]:
+    for block in source.blocks:
+        if block.place in ("text", "title", "description") and block.end - block.start < 60:
+            said = source.words_of(block)
+            if _ALONE.fullmatch(said):
+                spot = source.spot(block.start, block.end)
+                yield Stray("starter_text", source.path, block.place, spot.start, spot.end, said.strip(), "", 0.75)
+
+
+def _is_meant(source: Source, start: int, end: int, place: str) -> bool:
+    if place in ("hint",):
+        return True
+    before, after = source.flat[max(0, start - 2) : start], source.flat[end : end + 2]
+    quoted = any(one in '“”"«»„‘' for one in before) and any(one in '”“"»«’' for one in after)
+    return quoted or source.is_within(source.element_at(start), _OF_PROGRAMS)

@@ -1,0 +1,190 @@
+"""Dates found in running text, as people write them in a language (names of months and days: CLDR)."""
+
+import unicodedata
+from collections.abc import Iterator
+from dataclasses import dataclass
+from datetime import date
+from functools import lru_cache
+
+import regex
+from babel import Locale
+
+from hestor.core import languages
+from hestor.core.dates import parts, patterns
+from hestor.core.sweep.passages import primary_of
+
+_BEFORE, _AFTER = r"(?<![\p{L}\p{N}/@_#=-]|\p{N}[.,:])", r"(?![\p{L}\p{N}/@_]|[-.,:]\p{N}|[-.]\p{L})"
+_GLUE = r"(?:[\s\u00a0]*[./,-]?[\s\u00a0]*(?:de(?:l| l['’])?|of|di|d['’]|den|ال)?[\s\u00a0]*)"
+_DAY = r"(?P<d>\p{Nd}{1,2})(?:st|nd|rd|th|er|re|º|ª|°|\.)?"
+_YEAR = r"(?P<y>\p{Nd}{4})"
+_BIDI = "[\u200e\u200f]*"
+_NUMERIC = regex.compile(
+    rf"{_BEFORE}(?:(?P<y>\p{{Nd}}{{4}}){_BIDI}(?P<s>[-/.]){_BIDI}(?P<m>\p{{Nd}}{{1,2}}){_BIDI}(?P=s){_BIDI}(?P<d>\p{{Nd}}{{1,2}})"
+    rf"|(?P<a>\p{{Nd}}{{1,2}}){_BIDI}(?P<t>[-/]|\.[\s\u00a0]?){_BIDI}(?P<b>\p{{Nd}}{{1,2}}){_BIDI}(?P=t){_BIDI}"
+    rf"(?P<z>\p{{Nd}}{{4}}|\p{{Nd}}{{2}})){_AFTER}"
+)
+_FIRST_YEAR, _LAST_YEAR, _CENTURY = 1000, 2999, 2000
+
+
+@dataclass(frozen=True)
+class Written:
+    """A date in a text, at ``start`` to ``end`` of it, its weekday apart; ``others`` are further ways to read it.
+
+    ``numeric`` is what stands between day, month and year where all three are numbers, else empty.
+    """
+
+    start: int
+    end: int
+    day: date
+    others: tuple[date, ...] = ()
+    numeric: str = ""
+
+    @property
+    def days(self) -> tuple[date, ...]:
+        """All ways to read it."""
+        return (self.day, *self.others)
+
+
+def _day(year: str, month: str | int, day: str) -> date | None:
+    try:
+        found = date(int(year), int(month), int(day))
+    except ValueError:
+        return None
+    return found if _FIRST_YEAR <= found.year <= _LAST_YEAR else None
+
+
+def _bare(name: str) -> str:
+    return unicodedata.normalize("NFC", name).casefold().rstrip(".").strip()
+
+
+@lru_cache(maxsize=64)
+def _months(primary: str, tag: str) -> dict[str, int]:
+    found: dict[str, int] = {}
+    for locale in dict.fromkeys((languages.locale_of(tag), languages.locale_of(primary))):
+        for kind in ("format", "stand-alone"):
+            for width in ("wide", "abbreviated"):
+                for number, name in locale.months[kind][width].items():
+                    if len(_bare(name)) > 1 and not _bare(name).isdigit():
+                        found.setdefault(_bare(name), number)
+    return found
+
+
+def _weekdays(locale: Locale) -> set[str]:
+    return {_bare(name) for kind in ("format", "stand-alone") for name in locale.days[kind]["wide"].values()} | {
+        _bare(name) for name in locale.days["format"]["abbreviated"].values()
+    }
+
+
+@lru_cache(maxsize=64)
+def _textual(tag: str) -> tuple[regex.Pattern[str], dict[str, int]]:
+    months = _months(primary_of(tag), tag)
+    month = "(?P<m>" + "|".join(regex.escape(one) for one in sorted(months, key=len, reverse=True)) + r")\.?"
+    gap = r"(?:[\s\u00a0]+|[\s\u00a0]*[-/.][\s\u00a0]*)"
+    day_first = rf"{_DAY}{_GLUE}{month}{_GLUE}{_YEAR}"
+    month_first = rf"{month}{gap}{_DAY}(?:[\s\u00a0]*,)?[\s\u00a0]+{_YEAR}"
+    year_first = rf"{_YEAR}{gap}{month}{gap}{_DAY}"
+    either = "|".join(f"(?:{one})" for one in (day_first, month_first, year_first))
+    return regex.compile(rf"{_BEFORE}(?:{either}){_AFTER}", regex.IGNORECASE), months
+
+
+def _named(text: str, tag: str) -> Iterator[Written]:
+    pattern, months = _textual(tag)
+    for found in pattern.finditer(text):
+        day = _day(found["y"], months.get(_bare(found["m"]), 0), found["d"])
+        if day is not None:
+            yield Written(found.start(), found.end(), day)
+
+
+def _numbers(text: str, day_first: bool) -> Iterator[Written]:
+    for found in _NUMERIC.finditer(text):
+        if found["y"]:
+            day = _day(found["y"], found["m"], found["d"])
+            if day is not None:
+                yield Written(found.start(), found.end(), day, numeric=found["s"])
+            continue
+        year = found["z"] if len(found["z"]) == 4 else str(_CENTURY + int(found["z"]))
+        if len(found["z"]) == 2 and (int(year) > _CENTURY + 60 or not _is_said(text, found)):
+            continue
+        ways = [_day(year, found["b"], found["a"]), _day(year, found["a"], found["b"])]
+        # With full stops the day comes first, wherever there are such dates (CLDR).
+        ordered = ways if day_first or "." in found["t"] else ways[::-1]
+        if "." in found["t"]:
+            ordered = ordered[:1]
+        days = tuple(dict.fromkeys(one for one in ordered if one is not None))
+        if days:
+            yield Written(found.start(), found.end(), days[0], days[1:], found["t"].strip())
+
+
+_ON = regex.compile(
+    r"(?<![\p{L}])(?:on|by|until|till|from|since|before|after|date|am|vom|bis|ab|seit|zum|datum|den|el|del|al|desde|hasta|fecha|le|du|au|dès|depuis|jusqu['’]au|date|"
+    r"il|dal|fino al|op|vanaf|tot|em|até|de|في|يوم|من|حتى|بتاريخ|تاريخ)[:\s\u00a0]*$",
+    regex.IGNORECASE,
+)
+
+
+def _is_said(text: str, found: regex.Match[str]) -> bool:
+    """Whether numbers with a year of two digits are a date: all of two digits, or with a word before that says so."""
+    whole = all(len(found[name]) == 2 for name in "ab")
+    return whole or bool(_ON.search(text[max(0, found.start() - 20) : found.start()]))
+
+
+@lru_cache(maxsize=64)
+def is_day_first(tag: str) -> bool:
+    """Whether a language's numeric dates have the day before the month (CLDR)."""
+    short = str(languages.locale_of(tag).date_formats["short"])
+    return short.find("d") < short.find("M")
+
+
+_HAS_YEAR = regex.compile(r"\p{Nd}{4}|\p{Nd}[./-]\s?\p{Nd}")
+
+
+def dates_in(text: str, tags: tuple[str, ...]) -> tuple[Written, ...]:
+    """The whole dates of a text in some languages, the first of which says how numeric ones are read."""
+    if not _HAS_YEAR.search(text):
+        return ()
+    found: list[Written] = []
+    for tag in tags:
+        found.extend(_named(text, tag))
+    found.extend(_numbers(text, is_day_first(tags[0])))
+    kept: list[Written] = []
+    for one in sorted(found, key=lambda one: (one.start, one.start - one.end)):
+        if not kept or one.start >= kept[-1].end:
+            kept.append(one)
+    return tuple(kept)
+
+
+_DIRECTIONS = regex.compile("[\u200e\u200f\u061c]")
+_SPACES = regex.compile(r"[\s\u00a0\u202f]+")
+_ASCII = {ord(digit): str(value) for block in "٠۰०০" for value in range(10) for digit in chr(ord(block) + value)}
+
+
+@lru_cache(maxsize=4096)
+def plain(text: str) -> str:
+    """A written date for comparing: one kind of space, no marks of direction, ASCII digits."""
+    return str(_SPACES.sub(" ", _DIRECTIONS.sub("", text))).translate(_ASCII).strip()
+
+
+@lru_cache(maxsize=256)
+def without_weekday(form: str) -> str:
+    """A form of dates less its weekday, and less what stands between it and the rest."""
+    found = list(parts.parts_of(form))
+    at = next((index for index, part in enumerate(found) if part.kind == "weekday"), None)
+    if at is None:
+        return form
+    del found[at]
+    beside = at if at < len(found) and found[at].kind == "text" and at == 0 else at - 1
+    if 0 <= beside < len(found) and found[beside].kind == "text":
+        del found[beside]
+    return parts.pattern_of(found)
+
+
+@lru_cache(maxsize=8192)
+def as_form(day: date, form: str, tag: str) -> str:
+    """A day in a form, less its weekday."""
+    return patterns.format_day(day, without_weekday(form), tag)
+
+
+def conforms(said: str, written: Written, form: str, tag: str) -> bool:
+    """Whether a date is written in a form, with or without a weekday before it."""
+    bare = plain(said)
+    return any(plain(as_form(day, form, tag)) == bare for day in written.days)

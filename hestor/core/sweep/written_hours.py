@@ -1,0 +1,158 @@
+"""Opening hours found in running text: days of the week (CLDR), and from when to when."""
+
+from collections.abc import Iterator, Mapping
+from dataclasses import dataclass
+from functools import lru_cache
+
+import regex
+
+from hestor.core import languages
+from hestor.core.languages import WEEKDAYS
+from hestor.core.sweep.passages import primary_of
+
+Span = tuple[int, int]
+"""From one minute of the day to another."""
+_EACH_DAY = "daily|every day|each day|täglich|jeden tag|todos los días|cada día|diario|tous les jours|ogni giorno|tutti i giorni|dagelijks|todos os dias|يوميا|يوميًا|كل يوم"
+_WEEKDAYS = "weekdays|werktags|wochentags|días laborables|en semaine|giorni feriali|doordeweeks|dias úteis"
+_WEEKEND = (
+    "weekends?|at the weekend|am wochenende|fines? de semana|le week-end|nel weekend|in het weekend|fim de semana"
+)
+_CLOSED = "closed|geschlossen|zu|ruhetag|cerrado|cerramos|fermée?s?|chiuso|chiusi|gesloten|fechado|مغلق|مغلقون|نغلق"
+_TO = r"(?:–|—|-|‐|‑|to|till|until|bis|bis zum|a|al|hasta(?: las)?|à|au|jusqu['’]à|alle|fino alle|tot|até|às|إلى|الى|حتى|لغاية)"
+_FROM = r"(?:from|between|von|ab|de|desde|du|des|dalle|dal|van|das|من|de las|a las|:|,|\(|um|à partir de)"
+_AND = r"(?:,|;|and|und|y|e|et|en|&|\+|/|و)"
+_HALF = r"(?P<{0}x>a\.?m\.?|p\.?m\.?|uhr|h|hrs?|ص|م|صباحا|صباحًا|مساء|مساءً|ظهرا|ظهرًا)"
+_GAP = r"[\s\u00a0\u202f]*"
+
+
+def _time(name: str) -> str:
+    half = _HALF.format(name)
+    return (
+        rf"(?P<{name}h>\p{{Nd}}{{1,2}})(?:{_GAP}[:.h٫]{_GAP}?(?P<{name}m>\p{{Nd}}{{2}}))?(?:{_GAP}{half}(?![\p{{L}}]))?"
+    )
+
+
+_RANGE = regex.compile(
+    rf"(?<![\p{{Nd}}:./-]){_time('a')}{_GAP}{_TO}{_GAP}(?:las\s+)?{_time('b')}(?![\p{{Nd}}:/]|[.]\p{{Nd}}|-\p{{Nd}})",
+    regex.IGNORECASE,
+)
+
+
+@dataclass(frozen=True)
+class WrittenHours:
+    """The hours of some days in a text, at ``start`` to ``end``; ``times`` is where the times begin. None: closed."""
+
+    start: int
+    times: int
+    end: int
+    days: tuple[str, ...]
+    spans: tuple[Span, ...]
+
+
+def _bare(name: str) -> str:
+    return name.casefold().rstrip(".").strip()
+
+
+@lru_cache(maxsize=64)
+def _day_names(tag: str) -> Mapping[str, int]:
+    found: dict[str, int] = {}
+    for one in dict.fromkeys((tag, primary_of(tag), "en")):
+        locale = languages.locale_of(one)
+        for kind in ("stand-alone", "format"):
+            for width in ("wide", "abbreviated", "short"):
+                for number, name in locale.days[kind].get(width, {}).items():
+                    if len(_bare(name)) > 1:
+                        found.setdefault(_bare(name), number)
+    return found
+
+
+@lru_cache(maxsize=64)
+def _statement(tag: str) -> tuple[regex.Pattern[str], Mapping[str, int]]:
+    names = _day_names(tag)
+    day = (
+        "(?:"
+        + "|".join(regex.escape(one) for one in sorted(names, key=len, reverse=True))
+        + r")(?:s|nachmittags?|en)?\.?"
+    )
+    between = rf"{_GAP}(?:{_TO}|{_AND}|{_AND}\s*(?:on\s+)?){_GAP}(?:on\s+|el\s+|los\s+|le\s+|am\s+|يوم\s+)?"
+    days = rf"(?P<days>{day}(?:{between}{day})*|{_EACH_DAY}|{_WEEKDAYS}|{_WEEKEND})"
+    mark = rf"(?:{_GAP}(?:{_FROM}|we are open|open|opened|is|geöffnet|offen|abierto|abrimos|ouvert|aperto|open van|مفتوح|الساعة)){{0,3}}{_GAP}"
+    first = _RANGE.pattern
+    more = first
+    for name in "ab":
+        more = more.replace(f"(?P<{name}", f"(?P<{'c' if name == 'a' else 'd'}")
+    spans = rf"(?:{first}(?:{_GAP}{_AND}{_GAP}(?:from\s+|von\s+|de\s+)?{more})?|(?P<closed>{_CLOSED})(?![\p{{L}}]))"
+    return regex.compile(rf"(?<![\p{{L}}\p{{M}}]){days}{mark}(?P<spans>{spans})", regex.IGNORECASE), names
+
+
+def _minutes(found: regex.Match[str], name: str, half: str) -> int | None:
+    hour, minute = int(found[f"{name}h"]), int(found[f"{name}m"] or 0)
+    if half[:1] in ("p", "م", "ظ") and hour < 12:
+        hour += 12
+    if half[:1] in ("a", "ص") and hour == 12:
+        hour = 0
+    return hour * 60 + minute if hour <= 24 and minute < 60 else None
+
+
+def _span(found: regex.Match[str], one: str, other: str) -> Span | None:
+    second = (found[f"{other}x"] or "").casefold()
+    first = (found[f"{one}x"] or "").casefold()
+    opens, closes = _minutes(found, one, first), _minutes(found, other, second)
+    if opens is None or closes is None:
+        return None
+    if not first and second[:1] == "p" and opens + 12 * 60 < closes and opens < 7 * 60:
+        opens += 12 * 60
+    return opens, closes
+
+
+def _days(said: str, names: Mapping[str, int]) -> tuple[str, ...]:
+    text = said.casefold()
+    if regex.fullmatch(_EACH_DAY, text):
+        return WEEKDAYS
+    if regex.fullmatch(_WEEKDAYS, text):
+        return WEEKDAYS[:5]
+    if regex.fullmatch(_WEEKEND, text):
+        return WEEKDAYS[5:]
+    pattern = "|".join(regex.escape(one) for one in sorted(names, key=len, reverse=True))
+    found = [
+        (one.start(), one.end(), names[one[0]])
+        for one in regex.finditer(rf"(?<![\p{{L}}\p{{M}}]|\p{{L}}\.)(?:يوم )?(?:{pattern})", text)
+        if one[0] in names
+    ]
+    days: list[int] = []
+    for number, (start, _, day) in enumerate(found):
+        between = text[found[number - 1][1] : start] if number else ""
+        if days and regex.search(_TO, between) and not regex.fullmatch(rf"\W*{_AND}\W*", between):
+            step = days[-1]
+            while step != day:
+                step = (step + 1) % 7
+                days.append(step)
+        else:
+            days.append(day)
+    return tuple(WEEKDAYS[day] for day in dict.fromkeys(days))
+
+
+def _spans(found: regex.Match[str]) -> tuple[Span, ...] | None:
+    if found["closed"]:
+        return ()
+    spans = [_span(found, "a", "b")]
+    if found["ch"]:
+        spans.append(_span(found, "c", "d"))
+    return None if any(one is None for one in spans) else tuple(sorted(one for one in spans if one))
+
+
+_QUICK = regex.compile(
+    r"\p{Nd}[^\0]{0,12}(?:–|—|-|to|till|until|bis|a|à|hasta|alle|tot|até|às|إلى|الى|حتى)[^\0]{0,8}\p{Nd}",
+    regex.IGNORECASE,
+)
+
+
+def hours_in(text: str, tag: str) -> Iterator[WrittenHours]:
+    """Each statement of a text that says days with their hours."""
+    if not _QUICK.search(text):
+        return
+    pattern, names = _statement(tag)
+    for found in pattern.finditer(text):
+        days, spans = _days(found["days"], names), _spans(found)
+        if days and spans is not None:
+            yield WrittenHours(found.start(), found.start("spans"), found.end(), days, spans)
