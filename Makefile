@@ -74,6 +74,7 @@ lint: $(STAMPS)/python-dev $(STAMPS)/node
 types: $(STAMPS)/python $(STAMPS)/node ## makes the front end's API types anew
 	@$(VENV)/python -m hestor.config.export_schema build/openapi.json
 	@$(VENV)/python -m hestor.config.export_facts frontend/src/api
+	@$(VENV)/python -m hestor.config.export_style docs/house-style.schema.json
 	@cd frontend && npm run -s types
 
 front: $(STAMPS)/node

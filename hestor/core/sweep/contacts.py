@@ -12,7 +12,7 @@ from rapidfuzz.distance import DamerauLevenshtein
 from hestor.core.facts.organisation import home_country
 from hestor.core.sweep import phrases
 from hestor.core.sweep.names import is_quoted
-from hestor.core.sweep.source import Element, Source
+from hestor.core.sweep.source import Element, Source, windows
 from hestor.core.sweep.stray import Kind, Stray, mend_if
 from hestor.core.sweep.style import Style
 from hestor.core.text import urls
@@ -20,6 +20,7 @@ from hestor.core.text import urls
 EMAIL = regex.compile(
     r"(?<![\p{L}\p{N}._%+/=@-])[\p{L}\p{N}][\p{L}\p{M}\p{N}._%+-]*@(?:[\p{L}\p{N}](?:[\p{L}\p{M}\p{N}-]*[\p{L}\p{N}])?\.)+[\p{L}]{2,}"
 )
+_MOST_OF_ADDRESS = 120
 _FOR_ALL = frozenset(
     "info contact contacts hello hi hey mail email office team admin post enquiries inquiries enquiry ask support help "
     "webmaster web general reception kontakt hallo buero büro anfrage anfragen post service verein laden werkstatt "
@@ -66,8 +67,10 @@ def _mailto(element: Element) -> str:
 
 def emails_on(source: Source) -> Iterator[Said]:
     """All addresses on a page: those in its words with the link around them, and links that say something else."""
+    if "@" not in source.text and "%40" not in source.text and "&#" not in source.text:
+        return
     told: set[int] = set()
-    for found in EMAIL.finditer(source.flat):
+    for found in _written(source.flat):
         link = _link_around(source, found.start())
         block = source.block_at(found.start())
         spot = source.spot(*found.span())
@@ -86,6 +89,13 @@ def emails_on(source: Source) -> Iterator[Said]:
             begin = at + raw.lower().find(address.lower())
             if begin >= at:
                 yield Said(address.lower(), address, begin, begin + len(address), -1, place, True, None)
+
+
+def _written(flat: str) -> Iterator[regex.Match[str]]:
+    """The addresses in a text, looked for only where an at sign is."""
+    marks = (found.start() for found in regex.finditer("@", flat))
+    for begin, end in windows(marks, _MOST_OF_ADDRESS, _MOST_OF_ADDRESS, len(flat)):
+        yield from EMAIL.finditer(flat, begin, end)
 
 
 def _link_around(source: Source, flat: int) -> Element | None:
@@ -220,26 +230,41 @@ _DIGITS = regex.compile(r"(?<![\p{L}\p{N}])[+(]?\p{Nd}(?:[\s\u00a0().\-–‐‑
 def phones_on(source: Source, country: str) -> Iterator[Said]:
     """The telephone numbers on a page: those behind links, and what reads like one in its words."""
     told: set[int] = set()
-    if not _DIGITS.search(source.flat) and "tel:" not in source.text:
-        return
-    for found in PhoneNumberMatcher(source.flat, country or None, leniency=phonenumbers.Leniency.POSSIBLE):
-        value = str(phonenumbers.format_number(found.number, phonenumbers.PhoneNumberFormat.E164))
-        if len(value) < _SHORTEST:
-            continue
-        link = _link_around(source, found.start)
+    for start, end, value in _numbers_on(source, country):
+        raw = source.flat[start:end]
+        link = _link_around(source, start)
         if link is not None and link.get("href").lower().startswith("tel:"):
             told.add(link.number)
-        elif not _is_call(source, found.start, found.raw_string):
+        elif not _is_call(source, start, raw):
             continue
         else:
             link = None
-        block, spot = source.block_at(found.start), source.spot(found.start, found.end)
-        yield Said(value, found.raw_string, spot.start, spot.end, found.start, block.place, spot.is_plain, link)
+        block, spot = source.block_at(start), source.spot(start, end)
+        yield Said(value, raw, spot.start, spot.end, start, block.place, spot.is_plain, link)
     for element in source.all("a"):
         href = element.get("href")
         if href.lower().startswith("tel:") and element.number not in told and (value := number_of(href[4:], country)):
             at, end = source.attribute_spot(element, "href")
             yield Said(value, href[4:], at + 4, end, -1, _place_of(source, element), True)
+
+
+def _numbers_on(source: Source, country: str) -> Iterator[tuple[int, int, str]]:
+    """What reads like a number, block by block: most of those that have one stand on every page."""
+    seen = -1
+    for found in _DIGITS.finditer(source.flat):
+        block = source.block_at(found.start())
+        if block.start != seen:
+            seen = block.start
+            for start, end, value in _numbers_in(source.words_of(block), country):
+                yield seen + start, seen + end, value
+
+
+@lru_cache(maxsize=4096)
+def _numbers_in(text: str, country: str) -> tuple[tuple[int, int, str], ...]:
+    found = PhoneNumberMatcher(text, country or None, leniency=phonenumbers.Leniency.POSSIBLE)
+    form = phonenumbers.PhoneNumberFormat.E164
+    told = ((one.start, one.end, str(phonenumbers.format_number(one.number, form))) for one in found)
+    return tuple(one for one in told if len(one[2]) >= _SHORTEST)
 
 
 def _is_call(source: Source, flat: int, raw: str) -> bool:

@@ -2,7 +2,7 @@
 
 from collections import defaultdict
 from collections.abc import Iterator, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import lru_cache
 
 import regex
@@ -13,6 +13,7 @@ from hestor.core.sweep.source import Element, Source
 from hestor.core.sweep.stray import Stray
 
 _LARGE_CONTRAST, _LARGE, _LARGE_BOLD = 3.0, 24.0, 18.66
+_OWN_LOOK = frozenset(("a", "b", "strong", "th", "h1", "h2", "h3", "h4", "h5", "h6"))
 _WHITE, _BLACK = (1.0, 1.0, 1.0, 1.0), (0.0, 0.0, 0.0, 1.0)
 _LINK = (0.0, 0.0, 0.93, 1.0)
 _INHERITED = frozenset(("inherit", "currentcolor", "unset", "revert"))
@@ -33,25 +34,52 @@ class _Look:
     style: str = ""
 
 
-class _Page:
-    def __init__(self, source: Source, sheets: Sequence[Sheet]) -> None:
-        self._source = source
+Chain = tuple[int, str, str | None, str | None, str | None, bool]
+
+
+class Looks:
+    """How elements are drawn under some stylesheets; those that stand alike in like elements are drawn once for all."""
+
+    def __init__(self, sheets: Sequence[Sheet]) -> None:
+        self.is_bare = not any(sheet.rules for sheet in sheets)
         self._rules: dict[str, list[Rule]] = defaultdict(list)
         for sheet in sheets:
             for rule in sheet.rules:
                 self._rules[rule.steps[0].key].append(rule)
         self._custom = {key: said for sheet in sheets for key, said in sheet.custom.items()}
-        self._looks: dict[int, _Look] = {}
+        self._known: dict[Chain, int] = {}
+        self._looks = [_Look(_BLACK, _WHITE, 16.0, False)]
 
-    def _declared(self, element: Element) -> tuple[Declared, Declared]:
+    def of(self, source: Source) -> list[_Look]:
+        """The looks of a page's elements, by their numbers."""
+        keys: list[int] = []
+        for element in source.elements:
+            above = keys[element.parent] if element.parent >= 0 else 0
+            a = element.attributes
+            chain = (above, element.tag, a.get("class"), a.get("id"), a.get("style"), "href" in a)
+            key = self._known.get(chain)
+            if key is None:
+                key = len(self._looks)
+                self._looks.append(self._drawn(source, element, self._looks[above]))
+                self._known[chain] = key
+            keys.append(key)
+        return [self._looks[key] for key in keys]
+
+    def _declared(self, source: Source, element: Element) -> tuple[Declared, Declared]:
         own = inline(element)
-        fitting = [rule for rule in self._likely(element) if rule.fits(self._source, element)]
+        fitting = [rule for rule in self._likely(element) if rule.fits(source, element)]
         found: dict[str, str] = {}
         for rule in sorted(fitting, key=lambda one: one.weight):
             if "background" in rule.declared:
                 found.pop("background-color", None)
             found.update(rule.declared)
         return found, own
+
+    def _says(self, element: Element) -> bool:
+        """Whether anything may be said of an element's colours or size, by itself or by a rule."""
+        if element.tag in _OWN_LOOK or "style" in element.attributes or element.tag in self._rules or "" in self._rules:
+            return True
+        return any(True for _ in self._likely(element))
 
     def _likely(self, element: Element) -> Iterator[Rule]:
         yield from self._rules.get("", ())
@@ -61,17 +89,10 @@ class _Page:
         for name in dict.fromkeys((element.attributes.get("class") or "").split()):
             yield from self._rules.get(f".{name}", ())
 
-    def look(self, number: int) -> _Look:
-        """How an element is drawn."""
-        if number < 0:
-            return _Look(_BLACK, _WHITE, 16.0, False)
-        if number not in self._looks:
-            self._looks[number] = self._drawn(self._source.elements[number])
-        return self._looks[number]
-
-    def _drawn(self, element: Element) -> _Look:
-        above = self.look(element.parent)
-        found, own = self._declared(element)
+    def _drawn(self, source: Source, element: Element, above: _Look) -> _Look:
+        if not self._says(element):
+            return above if not above.own else replace(above, own=False)
+        found, own = self._declared(source, element)
         both = {**found, **own}
         if "background" in own:
             both.pop("background-color", None)
@@ -125,15 +146,15 @@ def _hex(colour: Colour) -> str:
     return "#" + "".join(f"{round(max(0.0, min(1.0, part)) * 255):02x}" for part in colour[:3])
 
 
-def unreadable(source: Source, sheets: Sequence[Sheet]) -> Iterator[Stray]:
+def unreadable(source: Source, drawn: Looks) -> Iterator[Stray]:
     """The outermost element of each stretch of text whose ink stands out too little from its ground."""
-    if not any(sheet.rules for sheet in sheets) and "style=" not in source.text.lower():
+    if drawn.is_bare and "style=" not in source.text.lower():
         return
-    page = _Page(source, sheets)
+    looks = drawn.of(source)
     reported: set[int] = set()
     told: set[tuple[str, str, str]] = set()
     for block_element, _ in _with_text(source):
-        look = page.look(block_element)
+        look = looks[block_element]
         if look.ground is None or look.ink is None:
             continue
         ink, ground = _hex(look.ink), _hex(look.ground)
@@ -141,12 +162,12 @@ def unreadable(source: Source, sheets: Sequence[Sheet]) -> Iterator[Stray]:
         least = _LARGE_CONTRAST if is_large else TEXT_CONTRAST
         if _contrast(ink, ground) >= least:
             continue
-        element = _outermost(source, page, block_element, ink, ground)
+        element = _outermost(source, looks, block_element)
         if element.number in reported or _is_out_of_sight(source, element):
             continue
         reported.add(element.number)
         key = (ink, ground, element.get("class") or str(element.number))
-        if page.look(element.number).style == "sheet" and key in told:
+        if looks[element.number].style == "sheet" and key in told:
             continue
         told.add(key)
         should = f"color: {legible(ink, ground, least)}; background: {ground}"
@@ -171,13 +192,9 @@ def _with_text(source: Source) -> Iterator[tuple[int, int]]:
             at = stop
 
 
-def _outermost(source: Source, page: _Page, number: int, ink: str, ground: str) -> Element:
+def _outermost(source: Source, looks: Sequence[_Look], number: int) -> Element:
     """The element that a pair of colours begins with: the innermost that says one of them."""
-    for element in source.above(number):
-        look = page.look(element.number)
-        if look.own:
-            return element
-    return source.elements[number]
+    return next((one for one in source.above(number) if looks[one.number].own), source.elements[number])
 
 
 _UNSEEN = regex.compile(r"display\s*:\s*none|visibility\s*:\s*hidden", regex.IGNORECASE)

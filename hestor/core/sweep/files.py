@@ -64,8 +64,21 @@ class Files:
         """Whether there is a folder of that path."""
         return path.rstrip("/") in self._folders or not path.rstrip("/")
 
+    @cached_property
+    def _led(self) -> dict[tuple[str, str], tuple[Leads, str, str]]:
+        return {}
+
     def led_to(self, source: Source, href: str) -> tuple[Leads, str, str]:
         """Where an address on a page leads, to which file, and to which part of it."""
+        key = (
+            source.path if href[:1] in ("", "#", "?") or "base" in source.by_tag else urls.folder_of(source.path),
+            href,
+        )
+        if key not in self._led:
+            self._led[key] = self._lead(source, href)
+        return self._led[key]
+
+    def _lead(self, source: Source, href: str) -> tuple[Leads, str, str]:
         address = urls.read(href)
         if address is None:
             return "broken", "", ""

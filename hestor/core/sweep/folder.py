@@ -67,6 +67,8 @@ class Sweeper:
         self._tag = dates.tag_of(agreed.style)
         self._home = home
         self._sheets: dict[str, colour_rules.Sheet] = {}
+        self._looks: dict[tuple[int, ...], contrast.Looks] = {}
+        self._kept: list[colour_rules.Sheet] = []
 
     def page(self, page: Page) -> Iterator[Stray]:
         """What is amiss with one page by itself, but for its links."""
@@ -87,7 +89,16 @@ class Sweeper:
         yield from brand.icons(source, self._files, style, dict(self._agreed.icons))
         yield from pictures.undescribed(source)
         yield from parts.left_out(source, page.parts, self._agreed.wanted)
-        yield from contrast.unreadable(source, self._sheets_of(source))
+        yield from contrast.unreadable(source, self._looks_of(source))
+
+    def _looks_of(self, source: Source) -> contrast.Looks:
+        sheets = tuple(self._sheets_of(source))
+        key = tuple(map(id, sheets))
+        if key not in self._looks:
+            self._looks[key] = contrast.Looks(sheets)
+            # What they are known by is theirs for as long as they are kept.
+            self._kept.extend(sheets)
+        return self._looks[key]
 
     def _sheets_of(self, source: Source) -> list[colour_rules.Sheet]:
         found = []

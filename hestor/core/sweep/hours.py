@@ -12,11 +12,12 @@ from hestor.core.sweep import phrases
 from hestor.core.sweep.names import is_quoted
 from hestor.core.sweep.source import Source
 from hestor.core.sweep.stray import Stray, mend_if
-from hestor.core.sweep.written_hours import Span, WrittenHours, hours_in
+from hestor.core.sweep.written_hours import Span, WrittenHours, hours_in, may_say_hours
 
 Week = Mapping[str, tuple[Span, ...]]
 """The hours of those days of the week of which something is said."""
 _SITE_WIDE = frozenset(("footer", "header"))
+_NOT_READ = frozenset(("structured", "hint", "head", "title"))
 _NEAR = 240
 _OTHERS = regex.compile(
     r"(?<![\p{L}])(?:workshop|class|course|meeting|talk|swap|market|concert|lesson|session|event|exam|bus|train|kurs|treffen|vortrag|markt|konzert|"
@@ -53,7 +54,12 @@ def _clock(minutes: int) -> str:
 
 def said_on(source: Source, tag: str) -> tuple[WrittenHours, ...]:
     """What a page says of when the site is open."""
-    return tuple(one for one in hours_in(source.flat, tag) if _is_opening(source, one))
+    found: dict[int, tuple[WrittenHours, ...]] = {}
+    for at in may_say_hours(source.flat, source.vocabulary):
+        block = source.block_at(at)
+        if block.start not in found and block.place not in _NOT_READ:
+            found[block.start] = tuple(one.moved(block.start) for one in hours_in(source.words_of(block), tag))
+    return tuple(one for said in found.values() for one in said if _is_opening(source, one))
 
 
 def _is_opening(source: Source, said: WrittenHours) -> bool:

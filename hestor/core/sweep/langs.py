@@ -34,22 +34,24 @@ def of_page(source: Source, style: Style) -> Iterator[Stray]:
     house = style.text("language")
     declared = _declared(source)
     root = source.root
-    text = _main_words(source)
     if not declared:
-        told = passages.language_of(text, house) if house else None
+        told = passages.language_of(_main_words(source), house) if house else None
         should = told[0] if told else house
         at = root.end - 1 if root else 0
         mend = mend_if(should and root)
         yield Stray("lang_missing", source.path, "html", at, at, "", should, 0.97, mend)
         return
-    should = _should_be(declared, house, text)
+    should = _should_be(source, declared, house)
     if should and root:
         start, end = source.attribute_spot(root, "lang")
         yield Stray("lang_wrong", source.path, "html", start, end, declared, should, 0.9, "replace")
 
 
-def _should_be(declared: str, house: str, text: str) -> str:
+def _should_be(source: Source, declared: str, house: str) -> str:
     """The tag that should stand there; empty if the declared one is right."""
+    if is_tag(declared) and house and primary_of(declared) == primary_of(house):
+        return "" if _is_same_or_wider(declared, house) else house
+    text = _main_words(source)
     mended = declared.replace("_", "-")
     if not is_tag(declared):
         told = passages.language_of(text, primary_of(house)) if house else None
@@ -59,8 +61,6 @@ def _should_be(declared: str, house: str, text: str) -> str:
     if not house:
         told = passages.language_of(text, declared)
         return told[0] if told else ""
-    if primary_of(declared) == primary_of(house):
-        return "" if _is_same_or_wider(declared, house) else house
     told = passages.language_of(text, declared)
     if told and told[0] == primary_of(house):
         return house
@@ -108,12 +108,13 @@ def _own_language(source: Source, number: int) -> str:
 def passages_of(source: Source, style: Style) -> Iterator[Stray]:
     """Passages whose words are in another language than is declared for them."""
     page = _page_language(source, style)
+    is_marked = sum("lang" in one.attributes for one in source.elements) > 1
     for block in source.blocks:
-        if block.place not in _TOLD or block.end - block.start < _FEWEST_LETTERS:
+        if block.end - block.start < _FEWEST_LETTERS or block.place not in _TOLD:
             continue
-        if source.is_within(block.element, _UNTOLD):
+        if source.elements[block.element].tag in _UNTOLD or source.is_within(block.element, _UNTOLD):
             continue
-        declared = _own_language(source, block.element) or page
+        declared = (_own_language(source, block.element) if is_marked else "") or page
         if not declared or not is_tag(declared):
             continue
         yield from _passage(source, block.start, block.end, block.place, declared)
@@ -127,7 +128,7 @@ def _page_language(source: Source, style: Style) -> str:
         text = _main_words(source)
         told = passages.language_of(text, house) if house else None
         return told[0] if told else house
-    return _should_be(declared, house, _main_words(source)) or declared
+    return _should_be(source, declared, house) or declared
 
 
 def _passage(source: Source, start: int, end: int, place: str, declared: str) -> Iterator[Stray]:

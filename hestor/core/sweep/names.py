@@ -2,12 +2,13 @@
 
 from collections.abc import Iterator, Sequence
 from functools import lru_cache
+from itertools import pairwise
 
 import regex
 from rapidfuzz.distance import DamerauLevenshtein
 
 from hestor.core.sweep import phrases
-from hestor.core.sweep.source import Block, Source
+from hestor.core.sweep.source import Block, Source, windows
 from hestor.core.sweep.stray import Kind, Stray, mend_if
 from hestor.core.sweep.style import Style
 
@@ -19,7 +20,9 @@ _NO_WORD_AFTER = r"(?![\p{L}\p{M}\p{N}_@/]|\.\p{L})"
 _WORD = regex.compile(r"[\p{L}\p{N}][\p{L}\p{M}\p{N}ـ]*")
 _MARKS = regex.compile(r"[\u064b-\u0652\u0670\u0640]")
 _CLITICS = ("وال", "بال", "فال", "كال", "لل", "ال", "و", "ب", "ف", "ك", "ل")
+_IN_ADDRESS = regex.compile(r"[.-]\p{L}")
 _SHORTEST = 5
+_ROOM = 24
 _LONG_WORD = 8
 # Of so short words many are one letter from another: only the words around tell.
 _SHORT = 4
@@ -40,6 +43,7 @@ def _known(names: tuple[str, ...]) -> regex.Pattern[str] | None:
     return regex.compile(rf"{_NO_WORD_BEFORE}[وبفكل]?(?P<name>{either})(?:(?=[’']s|e?s\b)|{_NO_WORD_AFTER})")
 
 
+@lru_cache(maxsize=8192)
 def _plain_word(word: str) -> str:
     bare: str = _MARKS.sub("", word)
     return bare.casefold()
@@ -56,6 +60,16 @@ class _Names:
             _plain_word(word) for key in ("short_name", "tagline") for word in _WORD.findall(style.text(key))
         }
         self._near: dict[str, tuple[int, ...]] = {}
+        self._hints: dict[str, bool] = {}
+        self.pairs = frozenset(one + other for one, other in pairwise(self.words))
+
+    def is_hint(self, written: str) -> bool:
+        """Whether a word may be part of a slip: nearly one of the name's, two of them in one, or the begin of one."""
+        if written not in self._hints:
+            word = _plain_word(written)
+            begins = len(word) >= _SHORT and any(own.startswith(word) and own != word for own in self.words)
+            self._hints[written] = begins or word in self.pairs or bool(self.near(word))
+        return self._hints[written]
 
     @property
     def is_judged(self) -> bool:
@@ -108,8 +122,10 @@ def _overlaps(span: tuple[int, int], others: Sequence[tuple[int, int]]) -> bool:
 def former_names(source: Source, style: Style) -> Iterator[Stray]:
     """Where a name of before stands; not where it is told as history, quoted, or part of the present one."""
     name = style.text("name")
-    known = _known(style.before("name"))
-    found = _spans(known, source.flat)
+    former = style.before("name")
+    if not any(one.split()[0] in source.flat or one.split()[0].upper() in source.flat for one in former):
+        return
+    found = _spans(_known(former), source.flat)
     present = _spans(_known((name,)) if name else None, source.flat) if found else []
     for start, end in found:
         block = source.block_at(start)
@@ -131,9 +147,31 @@ def _stray(source: Source, block: Block, kind: Kind, span: tuple[int, int], name
 def misspelt_names(source: Source, style: Style) -> Iterator[Stray]:
     """Where nearly the present name stands, with a letter or two amiss."""
     names = _names(style.text("name"), style.text("short_name"), style.text("tagline"))
-    if not names.is_judged:
-        return
-    words = [(found.start(), found.end(), _plain_word(found[0])) for found in _WORD.finditer(source.flat)]
+    hints = frozenset(word for word in source.vocabulary if names.is_hint(word)) if names.is_judged else frozenset()
+    if hints:
+        for begin, end in _around(source.flat, hints, 2 * len(names.name) + _ROOM):
+            yield from _slips(source, style, names, begin, end)
+
+
+@lru_cache(maxsize=512)
+def _any_of(words: frozenset[str]) -> regex.Pattern[str]:
+    return regex.compile("|".join(map(regex.escape, sorted(words))), regex.IGNORECASE)
+
+
+def _around(flat: str, hints: frozenset[str], room: int) -> Iterator[tuple[int, int]]:
+    """The stretches of a text in which a slip may be, none of which begins or ends within a word."""
+    for begin, end in windows((found.start() for found in _any_of(hints).finditer(flat)), room, room, len(flat)):
+        start, stop = begin, end
+        while start > 0 and _WORD.match(flat, start - 1):
+            start -= 1
+        while stop < len(flat) and _WORD.match(flat, stop):
+            stop += 1
+        yield start, stop
+
+
+def _slips(source: Source, style: Style, names: _Names, begin: int, end: int) -> Iterator[Stray]:
+    found = _WORD.finditer(source.flat, begin, end)
+    words = [(word.start(), word.end(), _plain_word(word[0])) for word in found]
     suspects = [at for at, (_, _, word) in enumerate(words) if names.near(word)]
     former = _spans(_known(style.before("name")), source.flat) if suspects else []
     yield from _run_together(source, style, names, words)
@@ -153,10 +191,9 @@ def _run_together(source: Source, style: Style, names: _Names, words: "Words") -
     """The name with a space too few or too many."""
     own = names.words
     joined = "".join(own)
-    pairs = {own[n] + own[n + 1] for n in range(len(own) - 1)}
     for at, (_, _, word) in enumerate(words):
-        starts_split = word and any(one.startswith(word) and one != word for one in own)
-        if word not in pairs and not starts_split:
+        begins = len(word) >= _SHORT and any(one.startswith(word) and one != word for one in own)
+        if word not in names.pairs and not begins:
             continue
         for first in range(max(0, at - len(own)), at + 1):
             for size in (len(own) - 1, len(own) + 1):
@@ -176,7 +213,7 @@ def _run_together(source: Source, style: Style, names: _Names, words: "Words") -
 
 def _judged(source: Source, style: Style, names: _Names, span: tuple[int, int]) -> Iterator[Stray]:
     before, after = source.flat[span[0] - 1 : span[0]], source.flat[span[1] : span[1] + 1]
-    if (before and before in "@/_.") or (after and after in "@/_") or source.flat[span[1] : span[1] + 4] == ".exa":
+    if (before and before in "@/_.") or (after and after in "@/_") or _IN_ADDRESS.match(source.flat, span[1]):
         return
     if not source.flat[span[0]].isupper() and source.flat[span[0]].lower() != source.flat[span[0]].upper():
         return

@@ -40,7 +40,7 @@ _PLACES = {"header": "header", "footer": "footer", "nav": "menu", "title": "titl
 _SECTIONS = frozenset("article aside main nav section blockquote figure details".split())
 
 
-@dataclass
+@dataclass(slots=True)
 class _Open:
     tag: str
     element: int
@@ -130,7 +130,9 @@ class _Reader(HTMLParser):
                 self._later.append(("content", place, element))
 
     def _place(self, tag: str, values: Mapping[str, str], place: str) -> str:
-        role = values.get("role", "")
+        role = values.get("role")
+        if role is None and tag not in _PLACES:
+            return place
         if role in _LANDMARKS:
             return "text" if role == "main" else _LANDMARKS[role]
         if tag == "nav" and place in ("header", "text"):
@@ -153,18 +155,22 @@ class _Reader(HTMLParser):
 
     def _close(self, depth: int, at: int) -> None:
         ended = self._stack[depth:]
-        if any(one.tag not in _INLINE for one in ended):
-            self._end_block()
         del self._stack[depth:]
+        is_inline = True
         for one in ended:
             self.elements[one.element].closes = at
-        self._block_of = next((one for one in reversed(self._stack) if one.tag not in _INLINE), self._stack[0])
+            is_inline = is_inline and one.tag in _INLINE
+        if not is_inline:
+            self._end_block()
+            self._block_of = next((one for one in reversed(self._stack) if one.tag not in _INLINE), self._stack[0])
 
     def handle_endtag(self, tag: str) -> None:
-        for depth in range(len(self._stack) - 1, 0, -1):
-            if self._stack[depth].tag == tag:
-                self._close(depth, self._at)
-                return
+        stack = self._stack
+        depth = len(stack) - 1
+        while depth > 0 and stack[depth].tag != tag:
+            depth -= 1
+        if depth > 0:
+            self._close(depth, self._at)
 
     def handle_data(self, data: str) -> None:
         self._say(data, data)

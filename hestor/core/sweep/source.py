@@ -1,7 +1,7 @@
 """An HTML file of which each word knows where it stands; ``reader`` makes it."""
 
 from bisect import bisect_right
-from collections.abc import Iterator, Mapping
+from collections.abc import Iterable, Iterator, Mapping
 from dataclasses import dataclass
 from functools import cached_property
 from itertools import pairwise
@@ -11,6 +11,7 @@ import regex
 _ATTRIBUTE = regex.compile(
     r"""(?P<name>[^\s"'<>/=]+)(?:\s*=\s*(?:"(?P<d>[^"]*)"|'(?P<s>[^']*)'|(?P<u>[^\s"'=<>`]+)))?""", regex.V1
 )
+_WORD = regex.compile(r"[\p{L}\p{N}][\p{L}\p{M}\p{N}ـ]*")
 BETWEEN = "\0"
 """What stands between two blocks in ``Source.flat``; no file has it."""
 
@@ -90,6 +91,11 @@ class Source:
         """The elements of some names, in their order."""
         for tag in tags:
             yield from self.by_tag.get(tag, ())
+
+    @cached_property
+    def vocabulary(self) -> frozenset[str]:
+        """The words of the page, in small letters."""
+        return frozenset(_WORD.findall(self.flat.lower()))
 
     @cached_property
     def by_tag(self) -> Mapping[str, list[Element]]:
@@ -193,6 +199,20 @@ class Source:
     def is_within(self, number: int, tags: frozenset[str]) -> bool:
         """Whether an element is one of some names, or is inside of one."""
         return any(one.tag in tags for one in self.above(number))
+
+
+def windows(marks: Iterable[int], before: int, after: int, size: int) -> Iterator[tuple[int, int]]:
+    """Stretches of a text of a size around some positions in it, in rising order; those that touch are one."""
+    begin, end = -1, -1
+    for at in marks:
+        if begin >= 0 and at - before <= end:
+            end = min(size, at + after)
+            continue
+        if begin >= 0:
+            yield begin, end
+        begin, end = max(0, at - before), min(size, at + after)
+    if begin >= 0:
+        yield begin, end
 
 
 def folded(text: str) -> str:

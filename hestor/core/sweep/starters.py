@@ -5,7 +5,7 @@ from functools import lru_cache
 
 import regex
 
-from hestor.core.sweep.source import Source
+from hestor.core.sweep.source import Source, windows
 from hestor.core.sweep.stray import Stray
 
 _FILLER = r"""
@@ -102,16 +102,39 @@ _ALONE = regex.compile(
     r"en construction|page en construction|texte à venir|contenu à venir|à venir|à compléter|à définir|قيد الإنشاء|الصفحة قيد الإنشاء|قريبا|قريبًا|سيضاف المحتوى قريبا|قيد الإعداد)[\s\u00a0.…!]*",
     regex.IGNORECASE,
 )
+# Each saying has one of these words, and none is longer than the reach.
+_REACH = 90
+_TELLING = frozenset(
+    "here lorem dolor consectetur consectetuer nunc fox taxi sample example placeholder dummy starter filler default test edit "
+    "something visitors business company shop club organisation organization tagline slogan website webpage homepage "
+    "heading headline sentence untitled describe hier muster musterfirma mustermann musterstadt musterstraße musterstrasse mustertext "
+    "eingeben einfügen eintragen ergänzen bearbeiten ändern titel webseite blindtext platzhaltertext "
+    "aquí ejemplo muestra prueba relleno clic provisional nosotros empresa negocio inserte inserta introduzca añada añade escriba escribe "
+    "ici exemple remplissage provisoire fictif remplacer substitution modifier éditer changer ajouter internet saisissez saisir tapez "
+    "entrez titre décrivez insérez insérer ajoutez faux qui esempio segnaposto prova provvisorio inserisci inserire hier voorbeeldtekst "
+    "voorbeeldpagina voorbeeldtitel plaatshoudertekst voorbeeld aqui exemplo preenchimento teste insira "
+    "هنا تجريبي تجريبية افتراضي افتراضية مؤقت مؤقتة نموذج نموذجي نموذجية للتجربة بديل مثال اكتب أدخل ادخل ضع أضف اكتبوا أدخلوا "
+    "لوريم سطر موقعي بموقعي عنوان بك صف".split()
+) | {
+    first + last
+    for first in ("platzhalter", "blind", "muster", "beispiel", "füll")
+    for last in ("text", "titel", "seite", "inhalt", "bild", "überschrift", "absatz", "beitrag")
+}
 # Without one of these nothing of all that can be there.
-_HINTS = regex.compile(r"[{%\[<@?]|\$\{|TO ?DO|TB[DC]|FIXME|XXX|TK|123|555|000")
+_NEAR = 60
+_HINTS = regex.compile(
+    r"[{%\[<]|@(?:example|domain|your|company|email|mail|beispiel|ihre|muster|ejemplo|tudominio|exemple|votre)|\?\?\?|TO ?DO|TB[DC]|FIXME|XXX|TK|123 |555[ .-]|000[ .-]",
+    regex.IGNORECASE,
+)
 _OF_PROGRAMS = frozenset(("code", "kbd", "samp", "pre", "q", "blockquote", "cite"))
 
 
 def starter_texts(source: Source) -> Iterator[Stray]:
     """Each leftover with where it stands; what stands in code or in a quotation is meant."""
     seen: list[tuple[int, int]] = []
+    telling = source.vocabulary & _TELLING
     for pattern, sure in ((_WORDS, 0.95), (_TO_FILL, 0.9), (_PHRASES, 0.8)):
-        for found in _found(pattern, source.flat):
+        for found in _found(pattern, source.flat, telling):
             start, end = found.span()
             block = source.block_at(start)
             if any(start < b and a < end for a, b in seen) or _is_meant(source, start, end, block.place):
@@ -135,17 +158,27 @@ def _first_words(pattern: regex.Pattern[str]) -> frozenset[str]:
     return frozenset(word for word in known if pattern.fullmatch(word, partial=True))
 
 
-def _found(pattern: regex.Pattern[str], text: str) -> Iterator[regex.Match[str]]:
+@lru_cache(maxsize=512)
+def _any_of(words: frozenset[str]) -> regex.Pattern[str]:
+    return regex.compile(rf"(?<!\p{{L}})(?:{'|'.join(map(regex.escape, sorted(words)))})(?!\p{{L}})", regex.IGNORECASE)
+
+
+def _found(pattern: regex.Pattern[str], text: str, telling: frozenset[str]) -> Iterator[regex.Match[str]]:
     if pattern is _TO_FILL:
-        if _HINTS.search(text):
-            yield from pattern.finditer(text)
+        marks = (one.start() for one in _HINTS.finditer(text))
+        for begin, end in windows(marks, _NEAR, _NEAR, len(text)):
+            yield from pattern.finditer(text, begin, end)
+        return
+    if not telling:
         return
     first = _first_words(pattern)
     last = 0
-    for word in _ANY_WORD.finditer(text):
-        if word.start() >= last and word[0].casefold() in first and (found := pattern.match(text, word.start())):
-            yield found
-            last = found.end()
+    marks = (one.start() for one in _any_of(telling).finditer(text))
+    for begin, end in windows(marks, _REACH, _REACH, len(text)):
+        for word in _ANY_WORD.finditer(text, begin, end):
+            if word.start() >= last and word[0].casefold() in first and (found := pattern.match(text, word.start())):
+                yield found
+                last = found.end()
 
 
 def _lines_alone(source: Source) -> Iterator[Stray]:

@@ -12,6 +12,7 @@ from babel import Locale
 from hestor.core import languages
 from hestor.core.dates import parts, patterns
 from hestor.core.sweep.passages import primary_of
+from hestor.core.sweep.source import windows
 
 _BEFORE, _AFTER = r"(?<![\p{L}\p{N}/@_#=-]|\p{N}[.,:])", r"(?![\p{L}\p{N}/@_]|[-.,:]\p{N}|[-.]\p{L})"
 _GLUE = r"(?:[\s\u00a0]*[./,-]?[\s\u00a0]*(?:de(?:l| l['’])?|of|di|d['’]|den|ال)?[\s\u00a0]*)"
@@ -23,6 +24,8 @@ _NUMERIC = regex.compile(
     rf"|(?P<a>\p{{Nd}}{{1,2}}){_BIDI}(?P<t>[-/]|\.[\s\u00a0]?){_BIDI}(?P<b>\p{{Nd}}{{1,2}}){_BIDI}(?P=t){_BIDI}"
     rf"(?P<z>\p{{Nd}}{{4}}|\p{{Nd}}{{2}})){_AFTER}"
 )
+_SIGNS = regex.compile(r"\p{Nd}[\u200e\u200f]*[./-]")
+_SHORT = 8
 _FIRST_YEAR, _LAST_YEAR, _CENTURY = 1000, 2999, 2000
 
 
@@ -89,14 +92,18 @@ def _textual(tag: str) -> tuple[regex.Pattern[str], dict[str, int]]:
 
 def _named(text: str, tag: str) -> Iterator[Written]:
     pattern, months = _textual(tag)
-    for found in pattern.finditer(text):
+    years = (found.start() for found in _YEARS.finditer(text))
+    near = windows(years, _LONGEST, _LONGEST, len(text))
+    for found in (one for begin, end in near for one in pattern.finditer(text, begin, end)):
         day = _day(found["y"], months.get(_bare(found["m"]), 0), found["d"])
         if day is not None:
             yield Written(found.start(), found.end(), day)
 
 
 def _numbers(text: str, day_first: bool) -> Iterator[Written]:
-    for found in _NUMERIC.finditer(text):
+    signs = (found.start() for found in _SIGNS.finditer(text))
+    near = windows(signs, _SHORT, _LONGEST, len(text))
+    for found in (one for begin, end in near for one in _NUMERIC.finditer(text, begin, end)):
         if found["y"]:
             day = _day(found["y"], found["m"], found["d"])
             if day is not None:
@@ -135,6 +142,9 @@ def is_day_first(tag: str) -> bool:
     return short.find("d") < short.find("M")
 
 
+_YEARS = regex.compile(r"(?<!\p{Nd})\p{Nd}{4}(?!\p{Nd})")
+# A day, a month with its article, and a year, with some room.
+_LONGEST = 48
 _HAS_YEAR = regex.compile(r"\p{Nd}{4}|\p{Nd}[./-]\s?\p{Nd}")
 
 

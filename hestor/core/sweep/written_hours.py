@@ -48,6 +48,10 @@ class WrittenHours:
     days: tuple[str, ...]
     spans: tuple[Span, ...]
 
+    def moved(self, by: int) -> "WrittenHours":
+        """The same further on in a text."""
+        return WrittenHours(self.start + by, self.times + by, self.end + by, self.days, self.spans)
+
 
 def _bare(name: str) -> str:
     return name.casefold().rstrip(".").strip()
@@ -142,15 +146,32 @@ def _spans(found: regex.Match[str]) -> tuple[Span, ...] | None:
 
 
 _QUICK = regex.compile(
-    r"\p{Nd}[^\0]{0,12}(?:–|—|-|to|till|until|bis|a|à|hasta|alle|tot|até|às|إلى|الى|حتى)[^\0]{0,8}\p{Nd}",
+    r"\p{Nd}[:.h٫]\s?\p{Nd}{2}(?!\p{Nd})|\p{Nd}\s?(?:[ap]\.?m|uhr|h(?!\p{L})|ص|م(?!\p{L}))"
+    r"|\p{Nd}\s*(?:[–—-]|to|bis|a|à)\s*\p{Nd}",
     regex.IGNORECASE,
 )
 
 
-def hours_in(text: str, tag: str) -> Iterator[WrittenHours]:
+_SHUT = frozenset(
+    "closed geschlossen ruhetag cerrado cerramos fermé fermée fermés fermées chiuso chiusi gesloten fechado مغلق مغلقون نغلق".split()
+)
+_SHUT_WORDS = regex.compile("|".join(_SHUT), regex.IGNORECASE)
+
+
+def may_say_hours(text: str, vocabulary: frozenset[str]) -> Iterator[int]:
+    """Where a text, of which these are the words, may say a time, or that it is closed."""
+    yield from (found.start() for found in _QUICK.finditer(text))
+    if vocabulary & _SHUT:
+        yield from (found.start() for found in _SHUT_WORDS.finditer(text))
+
+
+@lru_cache(maxsize=4096)
+def hours_in(text: str, tag: str) -> tuple[WrittenHours, ...]:
     """Each statement of a text that says days with their hours."""
-    if not _QUICK.search(text):
-        return
+    return tuple(_found(text, tag))
+
+
+def _found(text: str, tag: str) -> Iterator[WrittenHours]:
     pattern, names = _statement(tag)
     for found in pattern.finditer(text):
         days, spans = _days(found["days"], names), _spans(found)

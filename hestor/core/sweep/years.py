@@ -23,6 +23,7 @@ _SINCE = regex.compile(
 )
 _ALONE = regex.compile(rf"\s*(?P<y>{_YEAR})(?:\s*(?:[|·•,–—-]|by|von|de|par)\s*[^\0]{{1,60}})?\s*")
 _LAST = 4
+_ANY_YEAR = regex.compile(_YEAR)
 _OPEN_END = regex.compile(
     r"[\s\u00a0]*(?:to (?:date|now|today|the present)|bis heute|hasta hoy|à ce jour|present|heute)", regex.IGNORECASE
 )
@@ -32,6 +33,8 @@ def past_years(source: Source, year: int) -> Iterator[Stray]:
     """The last year of each such line in a page's footer, if it is over."""
     for block in _last_lines(source):
         said = source.words_of(block)
+        if not _ANY_YEAR.search(said):
+            continue
         found = _LINE.search(said) or _BEFORE.search(said)
         if found is None and block.place == "footer":
             found = _ALONE.fullmatch(said)
