@@ -29,6 +29,7 @@ from hestor.api import (
     session,
     sites,
     style,
+    sweep,
     titles,
     towns,
     unsaid,
@@ -60,7 +61,7 @@ api = DeskApi(
 register(api)
 _MODULES = (
     session, account, sites, style, proofs, reach, brand, files, pictures, pages, changes, editions, towns, languages,
-    dates, events, contact, mail, enquiries, notices, defaults, titles, added, address, unsaid, import_export,
+    dates, events, contact, mail, enquiries, notices, defaults, titles, added, address, unsaid, import_export, sweep,
 )  # fmt: skip
 for module in _MODULES:
     api.add_router("", module.router)

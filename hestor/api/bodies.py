@@ -29,7 +29,7 @@ class Limits:
 # A page has a text, a table many; all else are settings.
 SETTINGS, PAGE, TABLE = Limits(64_000, 2_000), Limits(1_000_000, 2_000), Limits(24_000_000, 400_000)
 _PAGE = re.compile(r"/api/sites/[^/]+/pages(?:/[^/]+(?:/look)?)?")
-_TABLE = re.compile(r"/api/sites/[^/]+/titles(?:/csv)?")
+_TABLE = re.compile(r"/api/sites/[^/]+/(?:titles(?:/csv)?|sweep/(?:mend|words))")
 _DEEPEST = 12
 # What a database's integer holds (64 bits with a sign).
 _FARTHEST = 2**63 - 1

@@ -237,3 +237,33 @@ class Defaults(models.Model):
 
     def __str__(self) -> str:
         return f"defaults of {self.account}"
+
+
+class SweptPage(models.Model):
+    """What a sweep found on one state of a page; good for as long as ``key`` is what it was found with."""
+
+    revision = models.OneToOneField(Revision, on_delete=models.CASCADE, related_name="swept")
+    key = models.CharField(max_length=40)
+    found = models.JSONField(default=list)
+
+    def __str__(self) -> str:
+        return f"sweep of {self.revision}"
+
+
+class Meant(models.Model):
+    """A stray that somebody said is meant: quiet for as long as its spot says the same."""
+
+    site = models.ForeignKey(Site, on_delete=models.CASCADE, related_name="meant")
+    stray = models.CharField(max_length=40)
+    kind = models.CharField(max_length=40)
+    path = models.CharField(max_length=200)
+    says = models.CharField(max_length=500, blank=True)
+    reason = models.CharField(max_length=200, blank=True)
+    by = models.ForeignKey(settings.AUTH_USER_MODEL, on_delete=models.SET_NULL, null=True)
+    at = models.DateTimeField()
+
+    class Meta:
+        constraints = (models.UniqueConstraint(fields=["site", "stray"], name="one_word_a_stray"),)
+
+    def __str__(self) -> str:
+        return f"{self.kind} on {self.path} is meant"

@@ -71,6 +71,12 @@ CALLS = [
     ("POST", "/sites/{site}/titles/mends", {"kind": "title_long"}, EDIT, 200),
     ("GET", "/sites/{site}/titles.csv", None, VIEW, 200),
     ("POST", "/sites/{site}/titles/csv", {"text": "path,title"}, EDIT, 200),
+    ("GET", "/sites/{site}/sweep", None, VIEW, 200),
+    ("POST", "/sites/{site}/sweep/step", None, VIEW, 200),
+    ("POST", "/sites/{site}/sweep/mend", {"strays": [{"id": "none"}]}, EDIT, 404),
+    ("POST", "/sites/{site}/sweep/words", {"pages": []}, EDIT, 200),
+    ("PUT", "/sites/{site}/sweep/meant/{stray}", {"reason": ""}, EDIT, 404),
+    ("DELETE", "/sites/{site}/sweep/meant/{stray}", None, EDIT, 404),
     ("GET", "/sites/{site}/pages/{page}/below", None, VIEW, 200),
     ("GET", "/sites/{site}/removed-pages", None, VIEW, 200),
     ("POST", "/sites/{site}/removed-pages/{removed}/restore", None, EDIT, 200),
@@ -170,7 +176,7 @@ def filled_in(path: str, site: Site) -> str:
     values |= {"message": message, "enquiry": enquiry, "message_kind": "confirm", "key": "phone"}
     values |= {"removed": RemovedPage.objects.get(site=site).pk}
     values |= {"picture": (deleted if "restore" in path else picture).pk, "kind": "css", "path": f"{icon}icon-32.png"}
-    return "/api" + path.format(site=site.slug, page=page, number=1, **values)
+    return "/api" + path.format(site=site.slug, page=page, number=1, stray="none", **values)
 
 
 def send(client: Client, method: str, path: str, body, site: Site):

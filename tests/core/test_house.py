@@ -21,13 +21,16 @@ TOP = Path(__file__).parents[2]
 CORE = sorted((TOP / "hestor" / "core").rglob("*.py"))
 BARRED = {"django", "ninja", "os", "pathlib", "socket", "sqlite3", "urllib", "http", "subprocess", "importlib"}
 
+# Takes addresses apart, and reaches nothing.
+PURE = {"urllib.parse"}
+
 
 @pytest.mark.parametrize("path", CORE, ids=lambda path: str(path.relative_to(TOP)))
 def test_the_core_is_pure(path):
     for node in ast.walk(ast.parse(path.read_text())):
         names = [a.name for a in node.names] if isinstance(node, ast.Import) else []
         names += [node.module or ""] if isinstance(node, ast.ImportFrom) else []
-        assert not {name.partition(".")[0] for name in names} & BARRED
+        assert not {name.partition(".")[0] for name in names if name not in PURE} & BARRED
         if isinstance(node, ast.Call):
             called = ast.unparse(node.func)
             assert called != "open"

@@ -156,7 +156,7 @@ def test_most_pages_say_what_is_proposed():
               {"hestor": 1, "facts": {}, "former": []}, {"hestor": 1, "facts": {}, "former": {"name": [1]}}],
 )  # fmt: skip
 def test_a_style_that_is_none_says_why(given):
-    with pytest.raises(UnreadableStyle, match="has to be|is an object"):
+    with pytest.raises(UnreadableStyle, match=r"has to be|is an object"):
         read(given)
 
 

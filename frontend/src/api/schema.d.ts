@@ -1534,6 +1534,110 @@ export interface paths {
         patch: operations["hestor_api_style_change"];
         trace?: never;
     };
+    "/api/sites/{site}/sweep": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Show
+         * @description All strays of the draft. Pages that have not changed since the last sweep are not looked at again.
+         */
+        get: operations["hestor_api_sweep_show"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/sweep/meant/{stray}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Mean
+         * @description Keeps that a stray is meant: it is quiet for as long as its spot says the same.
+         */
+        put: operations["hestor_api_sweep_mean"];
+        post?: never;
+        /**
+         * Mean No More
+         * @description Lets a stray speak again.
+         */
+        delete: operations["hestor_api_sweep_mean_no_more"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/sweep/mend": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Mend
+         * @description Mends strays in the draft, all at once. What it changed is given, so that it can be undone.
+         */
+        post: operations["hestor_api_sweep_mend"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/sweep/step": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Step
+         * @description Goes on with a sweep for a moment, and says how far it is; whoever stops asking stops the sweep.
+         */
+        post: operations["hestor_api_sweep_step"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/sweep/words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Put Words
+         * @description Puts fields of pages and facts in place: how a mend is undone, and done again.
+         */
+        post: operations["hestor_api_sweep_put_words"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{site}/titles": {
         parameters: {
             query?: never;
@@ -3060,6 +3164,45 @@ export interface components {
             title: string;
         };
         /**
+         * MeantIn
+         * @description Why a stray is meant.
+         */
+        MeantIn: {
+            /**
+             * Reason
+             * @default
+             */
+            reason: string;
+        };
+        /**
+         * MeantOut
+         * @description A stray that somebody said is meant; ``is_there``: whether its spot still says so.
+         */
+        MeantOut: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** By */
+            by: string;
+            /** Id */
+            id: string;
+            /** Is There */
+            is_there: boolean;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "former_name" | "misspelt_name" | "starter_text" | "title_repeats_name" | "title_empty" | "title_twin" | "title_long" | "lang_missing" | "lang_wrong" | "text_language" | "date_form" | "date_ambiguous" | "contact" | "hours" | "phone" | "past_year" | "old_logo" | "old_icon" | "short_name" | "alt_missing" | "link_broken" | "opted_out" | "contrast" | "fact_unset";
+            /** Page */
+            page: string;
+            /** Reason */
+            reason: string;
+            /** Says */
+            says: string;
+        };
+        /**
          * MendIn
          * @description A kind of fault; of all pages, or of some.
          */
@@ -3071,6 +3214,46 @@ export interface components {
             kind: "title_repeats_name" | "title_empty" | "title_twin" | "title_long" | "former_name" | "description_unset" | "description_twin" | "description_long" | "description_stuffed";
             /** Pages */
             pages?: number[] | null;
+        };
+        /**
+         * MendOne
+         * @description A stray to be mended; ``reading`` is the number of the day that a date means, where it may mean several.
+         */
+        MendOne: {
+            /** Id */
+            id: string;
+            /** Reading */
+            reading?: number | null;
+        };
+        /**
+         * MendStraysIn
+         * @description Strays to be mended at once.
+         */
+        MendStraysIn: {
+            /** Strays */
+            strays: components["schemas"]["MendOne"][];
+        };
+        /**
+         * MendedOut
+         * @description What a mend changed: pages and facts, as they were and as they are; by it the mend is undone and done again.
+         */
+        MendedOut: {
+            /** Facts After */
+            facts_after: {
+                [key: string]: string;
+            };
+            /** Facts Before */
+            facts_before: {
+                [key: string]: string;
+            };
+            /** Mended */
+            mended: number;
+            /** Pages After */
+            pages_after: components["schemas"]["PageWords"][];
+            /** Pages Before */
+            pages_before: components["schemas"]["PageWords"][];
+            /** Revision */
+            revision: number;
         };
         /**
          * MessageOut
@@ -3536,6 +3719,26 @@ export interface components {
             tab_title: string;
             /** Title */
             title: string;
+        };
+        /**
+         * PageWords
+         * @description Fields of a page by their names, as a mend changes them.
+         */
+        PageWords: {
+            /** Body */
+            body?: string | null;
+            /** Left Out */
+            left_out?: ("header" | "menu" | "notice" | "trail" | "side" | "footer" | "contact")[] | null;
+            /** Menu Title */
+            menu_title?: string | null;
+            /** Own Title */
+            own_title?: string | null;
+            /** Page */
+            page: number;
+            /** Summary */
+            summary?: string | null;
+            /** Title */
+            title?: string | null;
         };
         /**
          * PairOut
@@ -4124,6 +4327,16 @@ export interface components {
             places: components["schemas"]["PlaceReachOut"][];
         };
         /**
+         * ReadingOut
+         * @description A day that a date may mean (ISO 8601), as the site would write it.
+         */
+        ReadingOut: {
+            /** Day */
+            day: string;
+            /** Shown */
+            shown: string;
+        };
+        /**
          * RecordOut
          * @description One line for the registrar, and where its host leads now, if somebody could say.
          */
@@ -4463,6 +4676,70 @@ export interface components {
             opens: string;
         };
         /**
+         * StrayKindOut
+         * @description A kind of stray in words: what it is, and why it matters to a visitor.
+         */
+        StrayKindOut: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "former_name" | "misspelt_name" | "starter_text" | "title_repeats_name" | "title_empty" | "title_twin" | "title_long" | "lang_missing" | "lang_wrong" | "text_language" | "date_form" | "date_ambiguous" | "contact" | "hours" | "phone" | "past_year" | "old_logo" | "old_icon" | "short_name" | "alt_missing" | "link_broken" | "opted_out" | "contrast" | "fact_unset";
+            /** Name */
+            name: string;
+            /** Why */
+            why: string;
+        };
+        /**
+         * StrayOut
+         * @description A spot that says something else than the house style.
+         *
+         *     ``page`` is the page's path, ``field`` its field, or the fact, in which the spot stands, from ``start`` to ``end``
+         *     code points; empty where it stands in none. ``mend`` is ``replace`` where it is mended by itself: by
+         *     ``replacement`` between ``before`` and ``after``, or (null) by other fields of the page.
+         */
+        StrayOut: {
+            /** After */
+            after: string;
+            /** Before */
+            before: string;
+            /** End */
+            end: number;
+            /** Field */
+            field: string;
+            /** Id */
+            id: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "former_name" | "misspelt_name" | "starter_text" | "title_repeats_name" | "title_empty" | "title_twin" | "title_long" | "lang_missing" | "lang_wrong" | "text_language" | "date_form" | "date_ambiguous" | "contact" | "hours" | "phone" | "past_year" | "old_logo" | "old_icon" | "short_name" | "alt_missing" | "link_broken" | "opted_out" | "contrast" | "fact_unset";
+            /** Mend */
+            mend: "replace" | null;
+            /** Page */
+            page: string;
+            /** Page Id */
+            page_id: number | null;
+            /** Place */
+            place: string;
+            /** Readings */
+            readings: components["schemas"]["ReadingOut"][];
+            /** Replacement */
+            replacement: string | null;
+            /** Says */
+            says: string;
+            /** Should Say */
+            should_say: string;
+            /** Start */
+            start: number;
+            /** Sure */
+            sure: number;
+            /** Title */
+            title: string;
+            /** Why */
+            why: string;
+        };
+        /**
          * StyleChange
          * @description New values by fact key.
          */
@@ -4549,6 +4826,43 @@ export interface components {
             words: {
                 [key: string]: string;
             };
+        };
+        /**
+         * SweepOut
+         * @description A sweep of the draft: ``style`` is the house style that pages were held to.
+         */
+        SweepOut: {
+            /**
+             * Checked At
+             * Format: date-time
+             */
+            checked_at: string;
+            /** Kinds */
+            kinds: components["schemas"]["StrayKindOut"][];
+            /** Meant */
+            meant: components["schemas"]["MeantOut"][];
+            /** Pages */
+            pages: number;
+            /** Revision */
+            revision: number;
+            /** Strays */
+            strays: components["schemas"]["StrayOut"][];
+            /** Style */
+            style: {
+                [key: string]: unknown;
+            };
+            /** Unread */
+            unread: components["schemas"]["UnreadOut"][];
+        };
+        /**
+         * SweepProgress
+         * @description How many of the pages are swept.
+         */
+        SweepProgress: {
+            /** Done */
+            done: number;
+            /** Total */
+            total: number;
         };
         /**
          * TagOut
@@ -4773,6 +5087,16 @@ export interface components {
             text: string;
         };
         /**
+         * UnreadOut
+         * @description A page that could not be looked at, and why.
+         */
+        UnreadOut: {
+            /** Page */
+            page: string;
+            /** Why */
+            why: string;
+        };
+        /**
          * UnsaidOut
          * @description One thing to say: at a fact, or on a page; and of how many it is.
          */
@@ -4942,6 +5266,18 @@ export interface components {
             meaning: string;
             /** Text */
             text: string;
+        };
+        /**
+         * WordsIn
+         * @description Fields of pages and facts to be put back in place.
+         */
+        WordsIn: {
+            /** Facts */
+            facts?: {
+                [key: string]: string;
+            };
+            /** Pages */
+            pages?: components["schemas"]["PageWords"][];
         };
     };
     responses: never;
@@ -8899,6 +9235,303 @@ export interface operations {
             };
             /** @description Precondition Required */
             428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_sweep_show: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SweepOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_sweep_mean: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                stray: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MeantIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MeantOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_sweep_mean_no_more: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                stray: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_sweep_mend: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MendStraysIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MendedOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_sweep_step: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SweepProgress"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_sweep_put_words: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WordsIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SweepProgress"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -11,6 +11,7 @@ import {
   useSession,
 } from "../accounts";
 import type { Session } from "../api/client";
+import { ConsistencyView } from "../consistency";
 import { EditionsView } from "../editions";
 import { SheetView } from "../house-style";
 import { MailView } from "../mail";
@@ -81,6 +82,7 @@ function Desk() {
               <Route path="pages" element={<PagesView />} />
               <Route path="pages/titles" element={<TitlesView />} />
               <Route path="pictures" element={<PicturesView />} />
+              <Route path="consistency" element={<ConsistencyView />} />
               <Route path="mail" element={<MailView />} />
               <Route path="editions" element={<EditionsView />} />
               <Route path="review" element={<ReviewView />} />

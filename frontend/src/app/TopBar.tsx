@@ -49,13 +49,13 @@ function Views({ site }: { site: Site }) {
     <nav
       ref={nav}
       aria-label={t("shell.views")}
-      className="flex min-w-0 flex-1 gap-0.5 overflow-x-auto max-lg:order-2 lg:flex-none"
+      className="relative flex min-w-0 flex-1 gap-0.5 overflow-x-auto max-xl:order-2"
     >
       {VIEWS.map((view) => (
         <NavLink
           key={view}
           to={`/${site.slug}/${view}`}
-          className="rounded-full px-3 py-2 font-medium max-sm:px-2.5 whitespace-nowrap text-soft hover:text-ink aria-[current=page]:bg-board aria-[current=page]:text-ink"
+          className="rounded-full px-2.5 py-2 font-medium 2xl:px-3 whitespace-nowrap text-soft hover:text-ink aria-[current=page]:bg-board aria-[current=page]:text-ink"
         >
           {t(`view.${view}`)}
           {view === "mail" && <Waiting site={site} />}
@@ -75,7 +75,7 @@ function Find() {
       aria-keyshortcuts="Control+K"
       title={t("finder.hint")}
       onClick={() => open("finder")}
-      className="grid size-9 flex-none place-items-center rounded-full text-soft hover:bg-board max-lg:order-2 max-sm:hidden"
+      className="grid size-9 flex-none place-items-center rounded-full text-soft hover:bg-board max-xl:order-2 max-sm:hidden"
     >
       <Search size={18} aria-hidden />
     </button>
@@ -94,7 +94,7 @@ function Kept({ site }: { site: Site }) {
   }
   return (
     <div className="ms-auto flex items-center gap-3">
-      <span className="flex items-center gap-2 text-soft max-sm:text-xs" role="status">
+      <span className="flex items-center gap-2 whitespace-nowrap text-soft max-sm:text-xs" role="status">
         {count > 0 && <i aria-hidden className="h-2.5 w-4.5 -skew-x-12 bg-mark" />}
         {behind ? t("shell.behind") : t("shell.kept", { count })}
       </span>
@@ -110,18 +110,18 @@ function Kept({ site }: { site: Site }) {
 
 export function TopBar({ site, sites, person }: Props) {
   return (
-    <header className="sticky top-0 z-30 flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line bg-paper px-3 py-2 sm:px-5 lg:h-15 lg:flex-nowrap lg:py-0">
+    <header className="sticky top-0 z-30 flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line bg-paper px-3 py-2 sm:px-5 xl:h-15 xl:flex-nowrap xl:gap-x-3 xl:py-0">
       <span className="max-sm:hidden">
         <Glyph />
       </span>
       <SiteSwitcher site={site} sites={sites} mayMakeSites={person.may_make_sites} />
-      <i aria-hidden className="h-8 w-px bg-line max-lg:hidden" />
-      <i aria-hidden className="order-1 basis-full lg:hidden" />
+      <i aria-hidden className="h-8 w-px bg-line max-xl:hidden" />
+      <i aria-hidden className="order-1 basis-full xl:hidden" />
       <Views site={site} />
       <Find />
       <Kept site={site} />
-      <LanguageChoice compact className="max-lg:order-3" />
-      <span className="max-lg:order-3">
+      <LanguageChoice compact className="max-xl:order-3" />
+      <span className="max-xl:order-3">
         <AccountMenu person={person} site={site} />
       </span>
     </header>

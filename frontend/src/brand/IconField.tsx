@@ -72,7 +72,7 @@ export function IconField({ readOnly }: { readOnly: boolean }) {
   const open = (next: Way) => setWay(way === next ? null : next);
   return (
     <div data-field="icon" tabIndex={-1} className="outline-none">
-      <div className={way === "made" ? "sticky top-24 z-10 border-b border-line bg-paper pb-2 lg:top-15" : ""}>
+      <div className={way === "made" ? "sticky top-24 z-10 border-b border-line bg-paper pb-2 xl:top-15" : ""}>
         <Shown />
         <Legible />
       </div>

@@ -52,7 +52,10 @@ export function Index() {
   const { t } = useTranslation();
   const inView = useBandInView();
   return (
-    <nav aria-label={t("sheet.index")} className="sticky top-15 hidden self-start py-5 ps-5 min-[900px]:block">
+    <nav
+      aria-label={t("sheet.index")}
+      className="sticky top-26 xl:top-15 hidden self-start py-5 ps-5 min-[900px]:block"
+    >
       <p className="mb-2.5 text-xs font-semibold text-soft">{t("sheet.index")}</p>
       {BANDS.map((band) => (
         <Entry key={band.id} band={band} current={band.id === inView} />

@@ -1,6 +1,6 @@
 import { later } from "../ui/later";
 
-export { fetchPage, usePages } from "./api";
+export { fetchPage, usePages, useReadAnew } from "./api";
 export { PagesTabs } from "./PagesTabs";
 /** Fetched when it is opened: the sheet is what one comes for. */
 export const PagesView = later(async () => (await import("./PagesView")).PagesView);

@@ -123,10 +123,11 @@ def _stray(source: Source, written: Written, said: str, allowed: Sequence[str], 
     should = as_form(written.day, form, tag)
     spot = source.spot(written.start, written.end)
     words = " ".join(said.split())
+    readings = tuple(day.isoformat() for day in written.days)
     if written.others:
-        return Stray("date_ambiguous", source.path, place, spot.start, spot.end, words, should, 0.9)
+        return Stray("date_ambiguous", source.path, place, spot.start, spot.end, words, should, 0.9, readings=readings)
     mend = mend_if(spot.is_plain)
-    return Stray("date_form", source.path, place, spot.start, spot.end, words, should, 0.9, mend)
+    return Stray("date_form", source.path, place, spot.start, spot.end, words, should, 0.9, mend, readings=readings)
 
 
 def _best(allowed: Sequence[str], written: Written, tag: str) -> str:

@@ -126,6 +126,7 @@ _HINTS = regex.compile(
     r"[{%\[<]|@(?:example|domain|your|company|email|mail|beispiel|ihre|muster|ejemplo|tudominio|exemple|votre)|\?\?\?|TO ?DO|TB[DC]|FIXME|XXX|TK|123 |555[ .-]|000[ .-]",
     regex.IGNORECASE,
 )
+_HEADINGS = frozenset(("h1", "h2", "h3", "h4", "h5", "h6"))
 _OF_PROGRAMS = frozenset(("code", "kbd", "samp", "pre", "q", "blockquote", "cite"))
 
 
@@ -183,7 +184,8 @@ def _found(pattern: regex.Pattern[str], text: str, telling: frozenset[str]) -> I
 
 def _lines_alone(source: Source) -> Iterator[Stray]:
     for block in source.blocks:
-        if block.place in ("text", "title", "description") and block.end - block.start < 60:
+        is_heading = source.elements[block.element].tag in _HEADINGS
+        if block.place in ("text", "title", "description") and block.end - block.start < 60 and not is_heading:
             said = source.words_of(block)
             if _ALONE.fullmatch(said):
                 spot = source.spot(block.start, block.end)

@@ -33,6 +33,7 @@ class Stray:
     ``start`` and ``end`` count code points in the decoded file; they are equal where something is missing that should
     stand there. ``says`` is what is read there, ``should_say`` what the house style says (empty where only a person
     can tell). ``sure`` goes from 0 to 1. ``mend`` is ``replace`` where the file can be mended by itself.
+    ``readings`` are the days that a date may mean (ISO 8601).
     ``also`` are further spots that say the same and are mended with it, such as the address behind a link.
     """
 
@@ -47,6 +48,7 @@ class Stray:
     mend: Mend | None = None
     also: tuple[tuple[int, int, str], ...] = ()
     number: int = 0
+    readings: tuple[str, ...] = ()
 
     @property
     def id(self) -> str:

@@ -1,0 +1,191 @@
+"""Consistency: what the pages of a draft say otherwise than its house style, mended, or said to be meant."""
+
+from collections.abc import Iterable, Mapping
+from datetime import date
+from typing import Any, cast
+
+from django.http import HttpRequest
+from ninja import Router, Status
+
+from hestor import clock, wording
+from hestor.api.auth import given_revision, needed_revision, signed_in, site_for
+from hestor.api.schemas import ProblemOut
+from hestor.api.sweep_schemas import (
+    MeantIn,
+    MeantOut,
+    MendedOut,
+    MendStraysIn,
+    PageWords,
+    ReadingOut,
+    StrayKind,
+    StrayKindOut,
+    StrayOut,
+    SweepOut,
+    SweepProgress,
+    WordsIn,
+)
+from hestor.core.dates import patterns
+from hestor.core.errors import NotFound
+from hestor.core.facts.clock import long_form
+from hestor.core.roles import Action
+from hestor.core.sweep.own import OwnStray
+from hestor.core.sweep.stray import KINDS
+from hestor.sites.models import Meant, Revision, Site
+from hestor.sites.selectors.consistency import Consistency, Sweeping, consistency, house_of
+from hestor.sites.services import mending
+from hestor.sites.services.facts import write_facts
+from hestor.sites.services.mending import Mending, PageChange
+
+router = Router(tags=["consistency"])
+# For so long a call goes on with a sweep before it says how far it is.
+_STEP = 0.7
+
+
+def _readings(site: Site, stray: OwnStray) -> list[ReadingOut]:
+    form, language = long_form(site.facts), site.facts.language
+    return [
+        ReadingOut(day=day, shown=patterns.format_day(date.fromisoformat(day), form, language))
+        for day in stray.readings
+    ]
+
+
+def _stray(site: Site, stray: OwnStray, titles: Mapping[int, str]) -> StrayOut:
+    return StrayOut.model_construct(
+        id=stray.key,
+        kind=stray.kind,
+        page=stray.path,
+        page_id=stray.page_id or None,
+        title=titles.get(stray.page_id, ""),
+        place=stray.place,
+        field=stray.field,
+        start=stray.start,
+        end=stray.end,
+        says=stray.says,
+        should_say=stray.should_say,
+        why=wording.say(f"sweep.why.{stray.kind}"),
+        sure=stray.sure,
+        mend="replace" if stray.can_be_mended else None,
+        replacement=stray.replacement,
+        before=stray.before,
+        after=stray.after,
+        readings=_readings(site, stray),
+    )
+
+
+def _meant(one: Meant, stray: OwnStray | None) -> MeantOut:
+    return MeantOut.model_construct(
+        id=one.stray,
+        kind=cast(StrayKind, one.kind),
+        page=one.path,
+        says=one.says,
+        reason=one.reason,
+        by=one.by.shown_name if one.by else "",
+        at=one.at,
+        is_there=stray is not None,
+    )
+
+
+def _kinds(found: Consistency) -> list[StrayKindOut]:
+    there = {stray.kind for stray in found.strays} | {one.kind for one, _ in found.meant}
+    return [
+        StrayKindOut(kind=kind, name=wording.say(f"sweep.kind.{kind}"), why=wording.say(f"sweep.why.{kind}"))
+        for kind in KINDS
+        if kind in there
+    ]
+
+
+@router.get("/sites/{site}/sweep", response={200: SweepOut, 404: ProblemOut})
+def show(request: HttpRequest, site: str) -> SweepOut:
+    """All strays of the draft. Pages that have not changed since the last sweep are not looked at again."""
+    found = site_for(request, site, Action.VIEW)
+    now = clock.now()
+    swept = consistency(found, now)
+    titles = dict(Revision.objects.in_draft_of(found.pk).values_list("page_id", "title"))
+    return SweepOut.model_construct(
+        pages=swept.pages,
+        checked_at=now,
+        revision=found.revision,
+        style=house_of(found).style.plain(),
+        kinds=_kinds(swept),
+        strays=[_stray(found, one, titles) for one in swept.strays],
+        unread=[],
+        meant=[_meant(one, stray) for one, stray in swept.meant],
+    )
+
+
+@router.post("/sites/{site}/sweep/step", response={200: SweepProgress, 404: ProblemOut})
+def step(request: HttpRequest, site: str) -> SweepProgress:
+    """Goes on with a sweep for a moment, and says how far it is; whoever stops asking stops the sweep."""
+    found = site_for(request, site, Action.VIEW)
+    progress = Sweeping(found, clock.now()).run(_STEP)
+    return SweepProgress(done=progress.done, total=progress.total)
+
+
+def _strays_of(site: Site, keys: Iterable[str]) -> dict[str, OwnStray]:
+    """The strays of some keys. Raises NotFound for one that is not there any more."""
+    known = {stray.key: stray for stray in consistency(site, clock.now()).strays}
+    wanted = {key: known.get(key) for key in keys}
+    if any(stray is None for stray in wanted.values()):
+        raise NotFound
+    return cast(dict[str, OwnStray], wanted)
+
+
+def _words(changes: Iterable[PageChange], which: str) -> list[PageWords]:
+    return [PageWords.model_construct(page=one.page, **getattr(one, which)) for one in changes]
+
+
+@router.post("/sites/{site}/sweep/mend", response={200: MendedOut, 404: ProblemOut, 412: ProblemOut, 422: ProblemOut})
+def mend(request: HttpRequest, site: str, given: MendStraysIn) -> MendedOut:
+    """Mends strays in the draft, all at once. What it changed is given, so that it can be undone."""
+    found = site_for(request, site, Action.EDIT)
+    revision = needed_revision(request)
+    strays = _strays_of(found, [one.id for one in given.strays])
+    mendings = [Mending(strays[one.id], one.reading) for one in given.strays]
+    changes, facts = mending.proposed(found, mendings)
+    done = mending.write(found.pk, {one.page: one.after for one in changes}, revision)
+    found.refresh_from_db()
+    before = {key: str(getattr(found.facts, key)) for key in facts}
+    if facts:
+        found = write_facts(found.pk, facts, found.revision)
+    return MendedOut.model_construct(
+        revision=found.revision,
+        mended=len(mendings),
+        pages_before=_words(done, "before"),
+        pages_after=_words(done, "after"),
+        facts_before=before,
+        facts_after=facts,
+    )
+
+
+@router.post(
+    "/sites/{site}/sweep/words", response={200: SweepProgress, 404: ProblemOut, 412: ProblemOut, 422: ProblemOut}
+)
+def put_words(request: HttpRequest, site: str, given: WordsIn) -> SweepProgress:
+    """Puts fields of pages and facts in place: how a mend is undone, and done again."""
+    found = site_for(request, site, Action.EDIT)
+    changes: dict[int, dict[str, Any]] = {
+        one.page: one.model_dump(exclude={"page"}, exclude_none=True) for one in given.pages
+    }
+    mending.write(found.pk, changes, given_revision(request))
+    found.refresh_from_db()
+    if given.facts:
+        write_facts(found.pk, given.facts, found.revision)
+    found.refresh_from_db()
+    progress = Sweeping(found, clock.now()).progress()
+    return SweepProgress(done=progress.done, total=progress.total)
+
+
+@router.put("/sites/{site}/sweep/meant/{stray}", response={200: MeantOut, 404: ProblemOut, 422: ProblemOut})
+def mean(request: HttpRequest, site: str, stray: str, given: MeantIn) -> MeantOut:
+    """Keeps that a stray is meant: it is quiet for as long as its spot says the same."""
+    found = site_for(request, site, Action.EDIT)
+    wanted = _strays_of(found, [stray])[stray]
+    made = mending.mean(found, wanted, given.reason, signed_in(request))
+    return _meant(made, wanted)
+
+
+@router.delete("/sites/{site}/sweep/meant/{stray}", response={204: None, 404: ProblemOut})
+def mean_no_more(request: HttpRequest, site: str, stray: str) -> Status[None]:
+    """Lets a stray speak again."""
+    mending.mean_no_more(site_for(request, site, Action.EDIT), stray)
+    return Status(204, None)

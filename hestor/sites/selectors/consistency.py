@@ -1,0 +1,233 @@
+"""What the pages of a draft say otherwise than its house style: swept page by page, kept until one of both changes."""
+
+from collections.abc import Iterable, Iterator, Mapping, Sequence
+from dataclasses import asdict, dataclass
+from datetime import datetime
+from hashlib import blake2b
+from time import monotonic
+from typing import Any
+
+from hestor.core import zones
+from hestor.core.contact import phones
+from hestor.core.facts import clock as clock_facts
+from hestor.core.facts.organisation import home_country
+from hestor.core.pages import parts
+from hestor.core.pages.faults import Fault, Row
+from hestor.core.sweep import hours, own
+from hestor.core.sweep.own import OwnHouse, OwnPage, OwnStray
+from hestor.core.sweep.stray import Kind
+from hestor.core.sweep.style import Style
+from hestor.core.unsaid import Unsaid
+from hestor.press import Renderer
+from hestor.sites.models import Edition, Meant, Revision, Site, SweptPage
+from hestor.sites.selectors.states import StoredState, draft_of
+from hestor.sites.selectors.still_to_say import still_to_say
+from hestor.sites.selectors.title_table import former_names, table_of
+
+_AT_ONCE = 50
+_TITLES: frozenset[Kind] = frozenset(("title_repeats_name", "title_empty", "title_twin", "title_long"))
+# Facts whose texts pages show.
+_TEXTS = ("name", "short_name", "tagline", "description", "footer_text", "contact_label")
+_UNSET = frozenset(("tagline", "description", "logo", "icon", "contact_email"))
+# In what the press itself writes these are none.
+_NEEDS_FIELD = frozenset(("starter_text", "text_language"))
+# Of these kinds the main part shows other pages, too.
+_LISTING = frozenset(("news", "events"))
+
+
+@dataclass(frozen=True)
+class Progress:
+    """How many of the pages are swept."""
+
+    done: int
+    total: int
+
+
+@dataclass(frozen=True)
+class Consistency:
+    """The strays of a draft, those that are meant apart, over how many pages."""
+
+    pages: int
+    strays: tuple[OwnStray, ...]
+    meant: tuple[tuple[Meant, OwnStray | None], ...]
+
+
+def _before(site: Site, key: str) -> tuple[str, ...]:
+    """What a fact said in earlier editions, and does not say now."""
+    listed = Edition.objects.filter(site=site).order_by("-number").values_list(f"facts_document__{key}", flat=True)
+    now = getattr(site.facts, key)
+    return tuple(dict.fromkeys(said for said in listed if said and said != now))
+
+
+def house_of(site: Site) -> OwnHouse:
+    """What the pages of a draft are held to."""
+    facts = site.facts
+    country = home_country(facts)
+    said: dict[str, Any] = {
+        "name": facts.name,
+        "short_name": facts.short_name,
+        "tagline": facts.tagline,
+        "description": facts.description,
+        "contact_email": facts.contact_email,
+        "phone": _international(facts.phone, country),
+        "language": facts.language,
+        "time_zone": facts.time_zone,
+        "date_long": clock_facts.long_form(facts),
+        "date_short": clock_facts.short_form(facts),
+    }
+    week = hours.week_of(facts.opening_hours.model_dump(mode="json")) if facts.opening_hours else {}
+    former = {
+        "name": former_names(site),
+        "contact_email": _before(site, "contact_email"),
+        "phone": _before(site, "phone"),
+    }
+    style = Style({key: one for key, one in said.items() if one}, former)
+    return OwnHouse(style, (said["date_long"], said["date_short"]), week)
+
+
+def _international(typed: str, country: str) -> str:
+    found = phones.read(typed, country) if typed else None
+    return found.international if found else typed
+
+
+def _house_key(house: OwnHouse) -> str:
+    said = repr((own.RULES_VERSION, house.style.plain(), house.forms, sorted(house.week.items())))
+    return blake2b(said.encode(errors="surrogatepass"), digest_size=8).hexdigest()
+
+
+class Sweeping:
+    """A sweep of a site's draft at a moment; what was found before and is still good is not looked for again."""
+
+    def __init__(self, site: Site, now: datetime) -> None:
+        self._site, self._now = site, now
+        self._house = house_of(site)
+        self._key = f"{_house_key(self._house)}-{zones.day_in(site.facts.time_zone, now)}"
+
+    def _drafts(self) -> Any:
+        return Revision.objects.in_draft_of(self._site.pk)
+
+    def _key_of(self, kind: str) -> str:
+        return f"{self._key}-{self._site.pages_revision}"[:40] if kind in _LISTING else self._key
+
+    def _stale(self) -> list[int]:
+        known = dict(SweptPage.objects.filter(revision__in=self._drafts()).values_list("revision_id", "key"))
+        kinds = self._drafts().order_by("path").values_list("pk", "kind")
+        return [pk for pk, kind in kinds if known.get(pk) != self._key_of(kind)]
+
+    def progress(self) -> Progress:
+        """How far it is."""
+        return Progress(self._drafts().count() - len(self._stale()), self._drafts().count())
+
+    def run(self, seconds: float | None = None) -> Progress:
+        """Goes on with the sweep, for about so many seconds, or to its end."""
+        begin = monotonic()
+        stale = self._stale()
+        total = self._drafts().count()
+        state = draft_of(self._site) if stale else None
+        left = len(stale)
+        while stale and state:
+            batch, stale = stale[:_AT_ONCE], stale[_AT_ONCE:]
+            self._keep(state, batch)
+            left = len(stale)
+            if seconds is not None and monotonic() - begin > seconds:
+                break
+        return Progress(total - left, total)
+
+    def _keep(self, state: StoredState, batch: Sequence[int]) -> None:
+        press = Renderer(state, self._now)
+        revisions = self._drafts().filter(pk__in=batch).select_related("text", "page")
+        rows = [
+            SweptPage(
+                revision=one, key=self._key_of(one.kind), found=[asdict(s) for s in self._found(press, state, one)]
+            )
+            for one in revisions
+        ]
+        SweptPage.objects.bulk_create(
+            rows, update_conflicts=True, unique_fields=["revision"], update_fields=["key", "found"]
+        )
+
+    def _found(self, press: Renderer, state: StoredState, revision: Revision) -> Iterator[OwnStray]:
+        page = state.page(revision.path)
+        if page is None:
+            return
+        html = press.page(page).body.decode()
+        yield from own.of_page(html, own_page(revision), self._house)
+        yield from _left_out(revision)
+
+    def strays(self) -> tuple[OwnStray, ...]:
+        """All strays of the pages that are swept, of the titles and of the facts, in the order of the pages."""
+        kept = SweptPage.objects.filter(revision__in=self._drafts()).order_by("revision__path")
+        pages = (_read(one) for found in kept.values_list("found", flat=True) for one in found)
+        facts = {key: said for key in _TEXTS if (said := getattr(self._site.facts, key))}
+        of_facts = tuple(own.of_facts(facts, self._site.facts.language, self._house))
+        told = {(one.kind, one.says) for one in of_facts}
+        # What a page shows of a fact is said at the fact.
+        own_ones = (one for one in pages if one.field or (one.kind, one.says) not in told)
+        listed = (
+            *of_facts,
+            *_titles(table_of(self._site, self._now)),
+            *_unset(still_to_say(self._site, self._now)),
+            *(one for one in own_ones if one.field or one.kind not in _NEEDS_FIELD),
+        )
+        return own.grouped(listed)
+
+
+def own_page(revision: Revision) -> OwnPage:
+    """A page of the draft as the sweep traces strays in it."""
+    fields = {name: getattr(revision, name) for name in own.FIELDS if name != "body"}
+    return OwnPage(revision.page_id, str(revision.page.identity), revision.path, {"body": revision.text.body, **fields})
+
+
+def _read(kept: Mapping[str, Any]) -> OwnStray:
+    return OwnStray(**{**kept, "readings": tuple(kept.get("readings", ()))})
+
+
+def _left_out(revision: Revision) -> Iterator[OwnStray]:
+    """The site-wide parts that a page leaves out by choice."""
+    for part in revision.left_out:
+        if part not in parts.PARTS:
+            continue
+        kept = [one for one in revision.left_out if one != part]
+        yield OwnStray(
+            "opted_out", revision.page_id, revision.path, part, "", 0, 0, "", part, 0.5,
+            values={"left_out": kept}, key=f"{revision.page.identity.hex[:16]}-{part}"[:40],
+        )  # fmt: skip
+
+
+def _titles(rows: Iterable[Row]) -> Iterator[OwnStray]:
+    """What is amiss with titles, as their table says it."""
+    for row in rows:
+        for fault in row.faults:
+            if fault.kind in _TITLES:
+                yield _title(row, fault)
+
+
+def _title(row: Row, fault: Fault) -> OwnStray:
+    page = row.page
+    said = "\x1f".join((fault.kind, str(page.page_id), row.shown))
+    key = blake2b(said.encode(errors="surrogatepass"), digest_size=8).hexdigest()
+    return OwnStray(
+        fault.kind, page.page_id, page.path, "title", "own_title" if page.own_title else "title", 0, 0, row.shown,  # type: ignore[arg-type]
+        next(iter(fault.mend.values()), ""), 0.95, values=dict[str, object](fault.mend.items()), key=key,
+    )  # fmt: skip
+
+
+def _unset(found: Iterable[Unsaid]) -> Iterator[OwnStray]:
+    for one in found:
+        if one.fact in _UNSET:
+            yield OwnStray("fact_unset", 0, "/", one.fact, one.fact, 0, 0, "", "", 0.9, key=f"unset-{one.fact}")
+
+
+def consistency(site: Site, now: datetime) -> Consistency:
+    """The whole of it, swept to its end."""
+    sweeping = Sweeping(site, now)
+    done = sweeping.run()
+    return told_apart(site, done.total, sweeping.strays())
+
+
+def told_apart(site: Site, pages: int, strays: Sequence[OwnStray]) -> Consistency:
+    """Strays, those apart that somebody said are meant; a word about a spot that is gone is listed with it."""
+    meant = {one.stray: one for one in Meant.objects.filter(site=site).select_related("by").order_by("-at")}
+    quiet = {stray.key: stray for stray in strays if stray.key in meant}
+    loud = tuple(stray for stray in strays if stray.key not in meant)
+    return Consistency(pages, loud, tuple((one, quiet.get(key)) for key, one in meant.items()))

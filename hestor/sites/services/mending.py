@@ -1,0 +1,152 @@
+"""Mending strays: the words at their spots changed in the draft, many pages at once, all or none; and taken back."""
+
+from collections import defaultdict
+from collections.abc import Iterable, Mapping, Sequence
+from dataclasses import dataclass
+from datetime import datetime
+from typing import Any
+
+from django.db import transaction
+
+from hestor import clock
+from hestor.accounts.models import Account
+from hestor.core.errors import InvalidInput, NotFound
+from hestor.core.pages.fields import PageFields
+from hestor.core.rules import Line
+from hestor.core.sweep.mend import Edit, edited
+from hestor.core.sweep.own import OwnStray, date_fill
+from hestor.core.text.markdown import CompiledText
+from hestor.sites.models import Meant, Site
+from hestor.sites.selectors.page_fields import current, fields_of
+from hestor.sites.services.locking import bump, locked
+from hestor.sites.services.pages import compiled_within, new_revision, take_out
+
+_REASON = Line(0, 200)
+
+
+@dataclass(frozen=True)
+class Mending:
+    """A stray that is to be mended, and for a date that can be read in two ways, the number of the reading."""
+
+    stray: OwnStray
+    reading: int | None = None
+
+    @property
+    def replacement(self) -> str | None:
+        """What is written at its spot; None where other fields mend it, or nothing does."""
+        if self.stray.readings and self.reading is not None and self.reading < len(self.stray.readings):
+            return date_fill(self.stray.readings[self.reading])
+        return self.stray.replacement
+
+
+@dataclass(frozen=True)
+class PageChange:
+    """A page with the fields that a mend changes, as they were and as they are."""
+
+    page: int
+    path: str
+    before: Mapping[str, Any]
+    after: Mapping[str, Any]
+
+
+def proposed(site: Site, mendings: Iterable[Mending]) -> tuple[list[PageChange], dict[str, str]]:
+    """What mending would change: pages, and facts by their keys; nothing is kept. Raises NotFound."""
+    per_page: dict[int, list[Mending]] = defaultdict(list)
+    facts: dict[str, list[Mending]] = defaultdict(list)
+    for one in mendings:
+        if one.stray.page_id:
+            per_page[one.stray.page_id].append(one)
+        elif one.stray.field and one.replacement is not None:
+            facts[one.stray.field].append(one)
+    changes = [change for page, found in per_page.items() if (change := _of_page(site, page, found))]
+    texts = {key: _edited(str(getattr(site.facts, key)), found) for key, found in facts.items()}
+    return changes, texts
+
+
+def _of_page(site: Site, page: int, mendings: Sequence[Mending]) -> PageChange | None:
+    fields = fields_of(current(site.pk, page)).model_dump(mode="json")
+    after: dict[str, Any] = {}
+    per_field: dict[str, list[Mending]] = defaultdict(list)
+    for one in mendings:
+        if one.replacement is not None:
+            per_field[one.stray.field].append(one)
+        else:
+            after |= _values(one.stray, fields, after)
+    for name, found in per_field.items():
+        if name not in after:
+            after[name] = _edited(str(fields[name]), found)
+    changed = {name: value for name, value in after.items() if fields[name] != value}
+    if not changed:
+        return None
+    return PageChange(page, str(fields["path"]), {name: fields[name] for name in changed}, changed)
+
+
+def _values(stray: OwnStray, fields: Mapping[str, Any], after: Mapping[str, Any]) -> dict[str, Any]:
+    """Other fields that mend a stray; of several parts that are left out each takes part again by itself."""
+    if stray.kind == "opted_out":
+        now = after.get("left_out", fields["left_out"])
+        return {"left_out": [one for one in now if one != stray.place]}
+    return dict(stray.values)
+
+
+def _edited(text: str, mendings: Iterable[Mending]) -> str:
+    """A text with each spot replaced that still says what it said."""
+    edits = []
+    for one in mendings:
+        stray = one.stray
+        said = " ".join(text[stray.start : stray.end].split())
+        if one.replacement is not None and said == " ".join(stray.says.split()):
+            edits.append(Edit(stray.start, stray.end, one.replacement))
+    return edited(text, edits)
+
+
+def write(site_id: int, changes: Mapping[int, Mapping[str, Any]], revision: int | None = None) -> list[PageChange]:
+    """Keeps other fields for many pages of the draft, all or none; gives what they were and are.
+
+    Texts are compiled before any other writer has to wait. Raises InvalidInput, StaleRevision, NotFound.
+    """
+    olds = {page: fields_of(current(site_id, page)) for page in changes}
+    ready = {page: compiled_within({**olds[page].model_dump(), **changes[page]}) for page in changes}
+    with transaction.atomic():
+        site = locked(site_id, revision)
+        now = clock.now()
+        done = [_put(site, page, olds[page], *ready[page], now) for page in changes]
+        if done:
+            bump(site, pages=True)
+    return done
+
+
+def _put(
+    site: Site, page: int, old: PageFields, given: PageFields, compiled: CompiledText, now: datetime
+) -> PageChange:
+    present = current(site.pk, page)
+    if fields_of(present) != old:
+        raise NotFound
+    take_out(present)
+    new_revision(site, present.page, given, compiled, now).save()
+    before, after = old.model_dump(mode="json"), given.model_dump(mode="json")
+    names = [name for name in before if before[name] != after[name]]
+    return PageChange(page, given.path, {name: before[name] for name in names}, {name: after[name] for name in names})
+
+
+def mean(site: Site, stray: OwnStray, reason: str, by: Account) -> Meant:
+    """Keeps that a stray is meant. Raises InvalidInput for a reason that is none."""
+    text, problems = _REASON("reason", reason)
+    if problems:
+        raise InvalidInput(list(problems))
+    values = {
+        "kind": stray.kind,
+        "path": stray.path,
+        "says": stray.says[:500],
+        "reason": text,
+        "by": by,
+        "at": clock.now(),
+    }
+    made, _ = Meant.objects.update_or_create(site=site, stray=stray.key, defaults=values)
+    return made
+
+
+def mean_no_more(site: Site, stray: str) -> None:
+    """Lets a stray speak again. Raises NotFound."""
+    if not Meant.objects.filter(site=site, stray=stray).delete()[0]:
+        raise NotFound
