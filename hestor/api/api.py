@@ -11,6 +11,7 @@ from hestor.api import (
     address,
     brand,
     changes,
+    check,
     contact,
     dates,
     defaults,
@@ -62,6 +63,7 @@ register(api)
 _MODULES = (
     session, account, sites, style, proofs, reach, brand, files, pictures, pages, changes, editions, towns, languages,
     dates, events, contact, mail, enquiries, notices, defaults, titles, added, address, unsaid, import_export, sweep,
+    check,
 )  # fmt: skip
 for module in _MODULES:
     api.add_router("", module.router)

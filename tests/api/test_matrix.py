@@ -108,6 +108,8 @@ CALLS = [
     ("POST", "/sites/{site}/editions/{number}/restore", None, EDIT, 200),
 ]
 ANY_ACCOUNT = [
+    ("POST", "/check", FILE, 422),
+    ("POST", "/check/mended.zip", FILE, 422),
     ("GET", "/sites", None, 200),
     ("POST", "/sites", {"name": "Another"}, 403),
     ("GET", "/account", None, 200),

@@ -1,6 +1,10 @@
-"""Consistency in the browser: the demo's faults found, mended by mouse and by keyboard, taken back, said to be meant."""
+"""Consistency in the browser: the demo's faults found, mended by mouse and keyboard, taken back, said to be meant."""
+
+import zipfile
 
 from playwright.sync_api import expect
+
+from tests.support.labelled import sites
 
 FORMER = "A former name of the site"
 
@@ -58,3 +62,25 @@ def test_without_a_connection_it_says_so_and_who_may_only_look_mends_nothing(ser
     page.route("**/api/**/sweep/**", lambda route: route.abort())
     page.goto(f"{server.desk}/narjis/consistency")
     expect(page.get_by_role("alert")).to_contain_text("connection")
+
+
+def test_pages_made_elsewhere_are_checked_and_come_back_mended(server, people, tmp_path):
+    site = next(sites())
+    pages = tmp_path / "pages.zip"
+    with zipfile.ZipFile(pages, "w") as archive:
+        for name, raw in site.files.items():
+            archive.writestr(name, raw)
+    person, page = opened(people, server, width=390)
+    page.get_by_role("link", name="Check pages that were made elsewhere").click()
+    page.get_by_label("Choose a ZIP").set_input_files(pages)
+    # Without a house style what most of the pages say is right, and nobody knows of former names.
+    expect(page.get_by_role("region", name="Two pages with one title")).to_be_visible()
+    expect(page.get_by_role("region", name=FORMER)).to_have_count(0)
+    page.get_by_label("Hold them to the house style of Quillmere Seed Library").check()
+    expect(page.get_by_role("region", name=FORMER)).to_contain_text("Quillmere Seed Exchange")
+    assert person.faults() == []
+    assert person.overflows() == 0
+    with page.expect_download() as saved:
+        page.get_by_role("button", name="Download mended pages").click()
+    with zipfile.ZipFile(saved.value.path()) as archive:
+        assert b"Quillmere Seed Library</strong> lends" in archive.read("former-name-1.html")

@@ -172,6 +172,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Check
+         * @description Sweeps the pages in a ZIP, held to a house style (JSON), or to what most of them agree on.
+         */
+        post: operations["hestor_api_check_check"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/check/mended.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Mended
+         * @description The same ZIP with all mended that can be; all else byte for byte as it was.
+         */
+        post: operations["hestor_api_check_mended"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clock": {
         parameters: {
             query?: never;
@@ -2116,6 +2156,30 @@ export interface components {
             revision: number;
         };
         /**
+         * CheckOut
+         * @description What was found: as the command prints it, with its kinds in words and what of the ZIP was left out.
+         */
+        CheckOut: {
+            /** Checked At */
+            checked_at: string;
+            /** Kinds */
+            kinds: components["schemas"]["StrayKindOut"][];
+            /** Left Out */
+            left_out: components["schemas"]["NotTaken"][];
+            /** More */
+            more: number;
+            /** Pages */
+            pages: number;
+            /** Strays */
+            strays: components["schemas"]["FoundStray"][];
+            /** Style */
+            style: {
+                [key: string]: unknown;
+            };
+            /** Unread */
+            unread: components["schemas"]["UnreadOut"][];
+        };
+        /**
          * ClockChangeOut
          * @description A moment at which a clock is put forward; back, if ``by_minutes`` is negative.
          */
@@ -2878,6 +2942,37 @@ export interface components {
             example: string;
             /** Pattern */
             pattern: string;
+        };
+        /**
+         * FoundStray
+         * @description A spot on somebody's page: ``start`` and ``end`` count code points in the decoded file.
+         */
+        FoundStray: {
+            /** End */
+            end: number;
+            /** Id */
+            id: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "former_name" | "misspelt_name" | "starter_text" | "title_repeats_name" | "title_empty" | "title_twin" | "title_long" | "lang_missing" | "lang_wrong" | "text_language" | "date_form" | "date_ambiguous" | "contact" | "hours" | "phone" | "past_year" | "old_logo" | "old_icon" | "short_name" | "alt_missing" | "link_broken" | "opted_out" | "contrast" | "fact_unset";
+            /** Mend */
+            mend: string | null;
+            /** Page */
+            page: string;
+            /** Place */
+            place: string;
+            /** Says */
+            says: string;
+            /** Should Say */
+            should_say: string;
+            /** Start */
+            start: number;
+            /** Sure */
+            sure: number;
+            /** Why */
+            why: string;
         };
         /**
          * HeaderOut
@@ -5679,6 +5774,112 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_check_check: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    /**
+                     * File
+                     * Format: binary
+                     */
+                    file: string;
+                    /**
+                     * Style
+                     * @default
+                     */
+                    style?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CheckOut"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_check_mended: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    /**
+                     * File
+                     * Format: binary
+                     */
+                    file: string;
+                    /**
+                     * Style
+                     * @default
+                     */
+                    style?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": unknown;
                 };
             };
             /** @description Why it was not done */

@@ -38,3 +38,17 @@ export function sendForm<T>(address: string, body: FormData, onProgress: (share:
     request.send(body);
   });
 }
+
+/** Sends a form, and saves the file that comes back. Throws as `sendForm` does. */
+export async function download(address: string, body: FormData, name: string): Promise<void> {
+  const sent = fetch(address, { method: "POST", body, headers: { "X-CSRFToken": token() } });
+  const answer = await sent.catch(() => {
+    throw new NoConnection();
+  });
+  if (!answer.ok) throw new ApiProblem((await answer.json()) as Problem);
+  const link = document.createElement("a");
+  link.href = URL.createObjectURL(await answer.blob());
+  link.download = name;
+  link.click();
+  URL.revokeObjectURL(link.href);
+}

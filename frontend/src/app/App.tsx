@@ -11,7 +11,7 @@ import {
   useSession,
 } from "../accounts";
 import type { Session } from "../api/client";
-import { ConsistencyView } from "../consistency";
+import { ConsistencyView, OtherPages } from "../consistency";
 import { EditionsView } from "../editions";
 import { SheetView } from "../house-style";
 import { MailView } from "../mail";
@@ -83,6 +83,7 @@ function Desk() {
               <Route path="pages/titles" element={<TitlesView />} />
               <Route path="pictures" element={<PicturesView />} />
               <Route path="consistency" element={<ConsistencyView />} />
+              <Route path="consistency/other-pages" element={<OtherPages />} />
               <Route path="mail" element={<MailView />} />
               <Route path="editions" element={<EditionsView />} />
               <Route path="review" element={<ReviewView />} />

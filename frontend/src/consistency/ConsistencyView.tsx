@@ -1,5 +1,6 @@
 import { useState } from "react";
 import { useTranslation } from "react-i18next";
+import { Link } from "react-router";
 import { UndoButtons } from "../draft/UndoButtons";
 import { useSite } from "../draft/hooks";
 import { useFormat } from "../i18n/format";
@@ -186,6 +187,11 @@ export function ConsistencyView() {
           )}
         </QueryBoundary>
       )}
+      <p className="border-t border-line px-6 py-4">
+        <Link to={`/${site.slug}/consistency/other-pages`} className="act-link">
+          {t("others.link")}
+        </Link>
+      </p>
     </div>
   );
 }

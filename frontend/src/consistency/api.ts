@@ -59,11 +59,15 @@ export function useSweeping(site: string): Sweeping & { done: number } {
   return { progress, error, isStopped, done, stop: () => setStopped(true), goOn: () => setStopped(false) };
 }
 
+export function fetchSweep(site: string): Promise<Sweep> {
+  return result<Sweep>(api.GET("/api/sites/{site}/sweep", at(site)));
+}
+
 /** All strays, once every page is looked at. */
 export function useSweep(site: string, done: number) {
   return useQuery({
     queryKey: ["sweep", site, done],
-    queryFn: () => result<Sweep>(api.GET("/api/sites/{site}/sweep", at(site))),
+    queryFn: () => fetchSweep(site),
     enabled: done > 0,
     placeholderData: (before) => before,
   });

@@ -23,11 +23,12 @@ MOST_PICTURE_BYTES = 40_000_000
 TEXTS = (".md", ".markdown")
 PICTURES = (".png", ".jpg", ".jpeg", ".gif", ".webp", ".svg", ".avif", ".bmp", ".tif", ".tiff", ".ico", ".heic")
 _ESCAPED = re.compile("(?:%[0-9a-f]{2})+", re.IGNORECASE)
-# Whatever the standard library stumbles over in a damaged archive; of some it makes no error of its own.
-_BROKEN = (
+# Of some the standard library makes no error of its own.
+BROKEN = (
     zipfile.BadZipFile, zlib.error, struct.error, NotImplementedError, EOFError, OSError, ValueError, RuntimeError,
     LookupError, ArithmeticError,
 )  # fmt: skip
+"""Whatever a damaged archive may raise."""
 _LINK = re.compile(r"(!?\[(?:[^\[\]\\]|\\.)*\]\(\s*<?)([^)>\s]+)")
 
 
@@ -109,7 +110,7 @@ def of_zip(body: bytes) -> Package:
     try:
         with zipfile.ZipFile(BytesIO(body)) as archive:
             return _unpacked(archive)
-    except (zipfile.LargeZipFile, *_BROKEN):
+    except (zipfile.LargeZipFile, *BROKEN):
         return Package(problems=(Problem("file", "zip_unreadable"),))
 
 
@@ -130,7 +131,7 @@ def _unpacked(archive: zipfile.ZipFile) -> Package:
         try:
             with archive.open(entry) as opened:
                 found = opened.read(most)
-        except _BROKEN:
+        except BROKEN:
             problems.append(_wrong(entry.filename, "file_broken"))
             continue
         if len(found) >= most:

@@ -1,0 +1,106 @@
+"""Someone else's pages: a ZIP of static HTML held to a house style, and given back mended. Nothing of it is kept."""
+
+import json
+from typing import Any
+
+from django.http import HttpRequest, HttpResponse
+from ninja import File, Form, Router, Schema
+from ninja.files import UploadedFile
+
+from hestor import clock, wording
+from hestor.api.auth import signed_in
+from hestor.api.description import gives
+from hestor.api.errors import in_words
+from hestor.api.import_export import NotTaken
+from hestor.api.schemas import ProblemOut
+from hestor.api.sweep_schemas import StrayKind, StrayKindOut, UnreadOut
+from hestor.core.errors import InvalidInput, Problem
+from hestor.core.sweep import report, style
+from hestor.core.sweep.folder import sweep
+from hestor.core.sweep.mended_folder import mend_all
+from hestor.core.sweep.pages_read import is_page
+from hestor.core.sweep.stray import KINDS
+from hestor.core.sweep.style import Style, UnreadableStyle
+from hestor.core.sweep.zipped import Unpacked, unpack
+
+router = Router(tags=["someone else's pages"])
+_MOST_SHOWN = 5_000
+
+
+class FoundStray(Schema):
+    """A spot on somebody's page: ``start`` and ``end`` count code points in the decoded file."""
+
+    id: str
+    kind: StrayKind
+    page: str
+    place: str
+    start: int
+    end: int
+    says: str
+    should_say: str
+    why: str
+    sure: float
+    mend: str | None
+
+
+class CheckOut(Schema):
+    """What was found: as the command prints it, with its kinds in words and what of the ZIP was left out."""
+
+    pages: int
+    checked_at: str
+    style: dict[str, Any]
+    strays: list[FoundStray]
+    more: int
+    unread: list[UnreadOut]
+    kinds: list[StrayKindOut]
+    left_out: list[NotTaken]
+
+
+def _opened(file: UploadedFile) -> Unpacked:
+    """Raises InvalidInput for what is no ZIP, or holds no page."""
+    found = unpack(file.read())
+    if not any(is_page(name) for name in found.files):
+        raise InvalidInput(list(found.problems) or [Problem("file", "zip_without_pages")])
+    return found
+
+
+def _style(given: str) -> Style | None:
+    if not given.strip():
+        return None
+    try:
+        return style.read(json.loads(given)).style
+    except (UnreadableStyle, ValueError, RecursionError) as error:
+        raise InvalidInput([Problem("style", "style_unreadable")]) from error
+
+
+@router.post("/check", response={200: CheckOut, 413: ProblemOut, 422: ProblemOut})
+def check(request: HttpRequest, file: UploadedFile = File(...), style: str = Form("")) -> CheckOut:  # noqa: B008
+    """Sweeps the pages in a ZIP, held to a house style (JSON), or to what most of them agree on."""
+    signed_in(request)
+    found = _opened(file)
+    now = clock.now()
+    swept = sweep(found.as_files(), _style(style), now.date())
+    made = report.report(swept.pages, now, swept.style, swept.strays[:_MOST_SHOWN], swept.unread, wording.say)
+    there = {one.kind for one in swept.strays}
+    return CheckOut.model_validate(
+        {
+            **made,
+            "more": max(0, len(swept.strays) - _MOST_SHOWN),
+            "kinds": [
+                {"kind": kind, "name": wording.say(f"sweep.kind.{kind}"), "why": wording.say(f"sweep.why.{kind}")}
+                for kind in KINDS
+                if kind in there
+            ],
+            "left_out": [{"file": str(one.params.get("name", "")), "message": in_words(one)} for one in found.problems],
+        }
+    )
+
+
+@router.post("/check/mended.zip", openapi_extra=gives("application/zip"))
+def mended(request: HttpRequest, file: UploadedFile = File(...), style: str = Form("")) -> HttpResponse:  # noqa: B008
+    """The same ZIP with all mended that can be; all else byte for byte as it was."""
+    signed_in(request)
+    found = _opened(file)
+    changed = {one.path: one.raw for one in mend_all(found.as_files(), _style(style), clock.now().date())}
+    headers = {"Content-Disposition": 'attachment; filename="mended.zip"'}
+    return HttpResponse(found.packed(changed), content_type="application/zip", headers=headers)

@@ -1,0 +1,100 @@
+"""A folder of somebody's pages as it comes in a ZIP and goes back in one; what climbs out, clashes, bursts is left."""
+
+import posixpath
+import unicodedata
+import zipfile
+from collections.abc import Iterator, Mapping
+from dataclasses import dataclass, field
+from io import BytesIO
+
+from hestor.core.errors import Problem
+from hestor.core.pages.package import BROKEN, MOST_BYTES, MOST_FILES, clean_name
+from hestor.core.sweep.files import Files
+from hestor.core.text import lines
+
+_MOST_OF_ONE = 40_000_000
+
+
+@dataclass(frozen=True)
+class Unpacked:
+    """The files of a ZIP by their clean names, and what was left out, each with its reason."""
+
+    files: Mapping[str, bytes] = field(default_factory=dict)
+    problems: tuple[Problem, ...] = ()
+
+    def as_files(self) -> Files:
+        """The files as the sweep sees them; a folder in which all of them are is taken for the site's top."""
+        top = self._top
+        inside = {name.removeprefix(top): raw for name, raw in self.files.items()}
+        return Files(tuple(inside), inside.__getitem__)
+
+    @property
+    def _top(self) -> str:
+        shared = posixpath.commonpath(list(self.files)) if self.files else ""
+        whole = f"{shared}/"
+        return whole if shared and all(name.startswith(whole) for name in self.files) else ""
+
+    def packed(self, changed: Mapping[str, bytes]) -> bytes:
+        """The same files as a ZIP, those changed that have other bytes by their names below the site's top."""
+        made = BytesIO()
+        with zipfile.ZipFile(made, "w", zipfile.ZIP_DEFLATED) as archive:
+            for name, raw in self.files.items():
+                archive.writestr(name, changed.get(name.removeprefix(self._top), raw))
+        return made.getvalue()
+
+
+def _wrong(name: str, code: str) -> Problem:
+    return Problem("file", code, {"name": lines.shorten(name.replace("\x00", ""), 80)})
+
+
+def unpack(body: bytes) -> Unpacked:
+    """The files in a ZIP (PKWARE APPNOTE). What it says of sizes is not believed: unpacking has a limit."""
+    try:
+        with zipfile.ZipFile(BytesIO(body)) as archive:
+            return _read(archive)
+    except (zipfile.LargeZipFile, *BROKEN):
+        return Unpacked(problems=(Problem("file", "zip_unreadable"),))
+
+
+def _read(archive: zipfile.ZipFile) -> Unpacked:
+    found: dict[str, bytes] = {}
+    problems: list[Problem] = []
+    seen: set[str] = set()
+    left = MOST_BYTES
+    entries = [one for one in archive.infolist() if not one.is_dir()]
+    for entry, name, code in _named(entries[:MOST_FILES], seen):
+        raw = None if code else _content(archive, entry, min(left, _MOST_OF_ONE) + 1)
+        if raw is None:
+            problems.append(_wrong(entry.filename, code or "file_broken"))
+        elif len(raw) > min(left, _MOST_OF_ONE):
+            problems.append(_wrong(entry.filename, "file_too_long"))
+            if len(raw) > left:
+                problems.append(Problem("file", "zip_large", {"most": MOST_BYTES // 1_000_000}))
+                break
+        else:
+            found[name] = raw
+            left -= len(raw)
+    if len(entries) > MOST_FILES:
+        problems.append(Problem("file", "zip_many", {"most": MOST_FILES}))
+    return Unpacked(found, tuple(problems))
+
+
+def _named(entries: list[zipfile.ZipInfo], seen: set[str]) -> Iterator[tuple[zipfile.ZipInfo, str, str]]:
+    """The entries with their clean names, or why they are left: they climb out, or another one has their name."""
+    for entry in entries:
+        name = clean_name(entry.filename)
+        if name is None:
+            yield entry, "", "file_climbs"
+            continue
+        key = unicodedata.normalize("NFC", name).casefold()
+        code = "file_clashes" if key in seen else "file_locked" if entry.flag_bits & 1 else ""
+        seen.add(key)
+        yield entry, name, code
+
+
+def _content(archive: zipfile.ZipFile, entry: zipfile.ZipInfo, most: int) -> bytes | None:
+    try:
+        with archive.open(entry) as opened:
+            return opened.read(most)
+    except BROKEN:
+        return None
