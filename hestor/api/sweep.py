@@ -38,7 +38,7 @@ from hestor.sites.services.mending import Mending, PageChange
 
 router = Router(tags=["consistency"])
 # For so long a call goes on with a sweep before it says how far it is.
-_STEP = 0.7
+_STEP = 0.2
 
 
 def _readings(site: Site, stray: OwnStray) -> list[ReadingOut]:

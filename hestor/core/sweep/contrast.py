@@ -153,16 +153,16 @@ def unreadable(source: Source, drawn: Looks) -> Iterator[Stray]:
     looks = drawn.of(source)
     reported: set[int] = set()
     told: set[tuple[str, str, str]] = set()
-    for block_element, _ in _with_text(source):
-        look = looks[block_element]
-        if look.ground is None or look.ink is None:
+    for number in source.speaking:
+        look = looks[number]
+        if look.ground is None or look.ink is None or source.elements[number].tag in _NO_TEXT:
             continue
         ink, ground = _hex(look.ink), _hex(look.ground)
         is_large = look.size >= _LARGE or (look.bold and look.size >= _LARGE_BOLD)
         least = _LARGE_CONTRAST if is_large else TEXT_CONTRAST
         if _contrast(ink, ground) >= least:
             continue
-        element = _outermost(source, looks, block_element)
+        element = _outermost(source, looks, number)
         if element.number in reported or _is_out_of_sight(source, element):
             continue
         reported.add(element.number)
@@ -174,22 +174,6 @@ def unreadable(source: Source, drawn: Looks) -> Iterator[Stray]:
         says = f"color: {ink}; background: {ground}"
         sure = 0.9 if element.get("style") else 0.8
         yield Stray("contrast", source.path, "colours", element.start, element.end, says, should, sure)
-
-
-def _with_text(source: Source) -> Iterator[tuple[int, int]]:
-    seen: set[int] = set()
-    for block in source.blocks:
-        if block.attribute or block.place in ("title",):
-            continue
-        at = block.start
-        while at < block.end:
-            stop = min(source.piece_end(at), block.end)
-            number = source.element_at(at)
-            if number >= 0 and number not in seen and source.flat[at:stop].strip():
-                seen.add(number)
-                if source.elements[number].tag not in _NO_TEXT:
-                    yield number, at
-            at = stop
 
 
 def _outermost(source: Source, looks: Sequence[_Look], number: int) -> Element:

@@ -3,17 +3,17 @@
 The small words are stopwords-iso's, the model is py3langid's (naive Bayes over 97 languages). Short passages are left.
 """
 
+import re
 from collections.abc import Sequence
 from functools import lru_cache
 from typing import Any
 
-import regex
 import stopwordsiso
 from py3langid.langid import MODEL_FILE, LanguageIdentifier
 
 from hestor.core import languages
 
-_WORD = regex.compile(r"[\p{L}\p{M}]+(?:['’][\p{L}\p{M}]+)*")
+_WORD = re.compile(r"[^\W\d_]+(?:'[^\W\d_]+)*")
 _FEWEST_WORDS = 5
 _FEWEST_SMALL = 0.18
 _LEAD = 0.10

@@ -56,6 +56,7 @@ class _Reader(HTMLParser):
         self.elements: list[Element] = []
         self.blocks: list[Block] = []
         self.pieces: list[Piece] = []
+        self.speaking: dict[int, None] = {}
         self._text = ""
         self._at = 0
         self._stack: list[_Open] = [_Open("", -1, "text")]
@@ -190,10 +191,12 @@ class _Reader(HTMLParser):
     def _say(self, raw: str, said: str) -> None:
         if self._stack[-1].hidden:
             return
-        self._piece(self._at, raw, said, self._stack[-1].element)
+        element = self._stack[-1].element
+        self._piece(self._at, raw, said, element)
+        if element not in self.speaking and not said.isspace():
+            self.speaking[element] = None
 
     def _piece(self, at: int, raw: str, said: str, element: int) -> None:
-        said = said.replace(BETWEEN, "\ufffd")
         self.pieces.append(Piece(self._length, at, len(raw), len(said), element))
         self._texts.append(said)
         self._length += len(said)
@@ -238,5 +241,5 @@ _REFERENCE = regex.compile(r"&(?:#\d+|#[xX][0-9a-fA-F]+|[A-Za-z][A-Za-z0-9]*);?"
 def read(path: str, text: str) -> Source:
     """A page from its text; whatever the text is, it is read as far as it can be."""
     reader = _Reader()
-    reader.read(text)
-    return Source(path, text, reader.elements, reader.blocks, reader.pieces, reader.flat())
+    reader.read(text.replace(BETWEEN, "\ufffd"))
+    return Source(path, text, reader.elements, reader.blocks, reader.pieces, reader.flat(), reader.speaking)

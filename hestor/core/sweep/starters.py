@@ -1,5 +1,6 @@
 """Leftovers of starter texts: filler, words that stand for words, marks that somebody meant to come back to."""
 
+import re
 from collections.abc import Iterator
 from functools import lru_cache
 
@@ -122,9 +123,8 @@ _TELLING = frozenset(
 }
 # Without one of these nothing of all that can be there.
 _NEAR = 60
-_HINTS = regex.compile(
-    r"[{%\[<]|@(?:example|domain|your|company|email|mail|beispiel|ihre|muster|ejemplo|tudominio|exemple|votre)|\?\?\?|TO ?DO|TB[DC]|FIXME|XXX|TK|123 |555[ .-]|000[ .-]",
-    regex.IGNORECASE,
+_HINTS = re.compile(
+    r"[{%\[<]|@(?:example|domain|your|company|email|mail|beispiel|ihre|muster|ejemplo|tudominio|exemple|votre)|\?\?\?|TO ?DO|TB[DC]|FIXME|XXX|TK|123 |555[ .-]|000[ .-]"
 )
 _HEADINGS = frozenset(("h1", "h2", "h3", "h4", "h5", "h6"))
 _OF_PROGRAMS = frozenset(("code", "kbd", "samp", "pre", "q", "blockquote", "cite"))

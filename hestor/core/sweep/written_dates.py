@@ -1,5 +1,6 @@
 """Dates found in running text, as people write them in a language (names of months and days: CLDR)."""
 
+import re
 import unicodedata
 from collections.abc import Iterator
 from dataclasses import dataclass
@@ -24,7 +25,7 @@ _NUMERIC = regex.compile(
     rf"|(?P<a>\p{{Nd}}{{1,2}}){_BIDI}(?P<t>[-/]|\.[\s\u00a0]?){_BIDI}(?P<b>\p{{Nd}}{{1,2}}){_BIDI}(?P=t){_BIDI}"
     rf"(?P<z>\p{{Nd}}{{4}}|\p{{Nd}}{{2}})){_AFTER}"
 )
-_SIGNS = regex.compile(r"\p{Nd}[\u200e\u200f]*[./-]")
+_SIGNS = re.compile(r"\d[\u200e\u200f]*[./-]")
 _SHORT = 8
 _FIRST_YEAR, _LAST_YEAR, _CENTURY = 1000, 2999, 2000
 
@@ -91,13 +92,19 @@ def _textual(tag: str) -> tuple[regex.Pattern[str], dict[str, int]]:
 
 
 def _named(text: str, tag: str) -> Iterator[Written]:
-    pattern, months = _textual(tag)
     years = (found.start() for found in _YEARS.finditer(text))
     near = windows(years, _LONGEST, _LONGEST, len(text))
-    for found in (one for begin, end in near for one in pattern.finditer(text, begin, end)):
-        day = _day(found["y"], months.get(_bare(found["m"]), 0), found["d"])
-        if day is not None:
-            yield Written(found.start(), found.end(), day)
+    for begin, end in near:
+        for start, stop, day in _named_in(text[begin:end], tag):
+            yield Written(begin + start, begin + stop, day)
+
+
+@lru_cache(maxsize=4096)
+def _named_in(text: str, tag: str) -> tuple[tuple[int, int, date], ...]:
+    """The dates with a named month in a short stretch; what stands in a footer does so on every page."""
+    pattern, months = _textual(tag)
+    found = ((one, _day(one["y"], months.get(_bare(one["m"]), 0), one["d"])) for one in pattern.finditer(text))
+    return tuple((one.start(), one.end(), day) for one, day in found if day is not None)
 
 
 def _numbers(text: str, day_first: bool) -> Iterator[Written]:
@@ -142,16 +149,13 @@ def is_day_first(tag: str) -> bool:
     return short.find("d") < short.find("M")
 
 
-_YEARS = regex.compile(r"(?<!\p{Nd})\p{Nd}{4}(?!\p{Nd})")
+_YEARS = re.compile(r"\d{4}")
 # A day, a month with its article, and a year, with some room.
 _LONGEST = 48
-_HAS_YEAR = regex.compile(r"\p{Nd}{4}|\p{Nd}[./-]\s?\p{Nd}")
 
 
 def dates_in(text: str, tags: tuple[str, ...]) -> tuple[Written, ...]:
     """The whole dates of a text in some languages, the first of which says how numeric ones are read."""
-    if not _HAS_YEAR.search(text):
-        return ()
     found: list[Written] = []
     for tag in tags:
         found.extend(_named(text, tag))

@@ -7,6 +7,8 @@ from hashlib import blake2b
 from time import monotonic
 from typing import Any
 
+from django.db.models import Q
+
 from hestor.core import zones
 from hestor.core.contact import phones
 from hestor.core.facts import clock as clock_facts
@@ -20,11 +22,11 @@ from hestor.core.sweep.style import Style
 from hestor.core.unsaid import Unsaid
 from hestor.press import Renderer
 from hestor.sites.models import Edition, Meant, Revision, Site, SweptPage
-from hestor.sites.selectors.states import StoredState, draft_of
+from hestor.sites.selectors.states import UnlinkedPages, unlinked_draft
 from hestor.sites.selectors.still_to_say import still_to_say
 from hestor.sites.selectors.title_table import former_names, table_of
 
-_AT_ONCE = 50
+_AT_ONCE = 20
 _TITLES: frozenset[Kind] = frozenset(("title_repeats_name", "title_empty", "title_twin", "title_long"))
 # Facts whose texts pages show.
 _TEXTS = ("name", "short_name", "tagline", "description", "footer_text", "contact_label")
@@ -106,51 +108,49 @@ class Sweeping:
     def _drafts(self) -> Any:
         return Revision.objects.in_draft_of(self._site.pk)
 
-    def _key_of(self, kind: str) -> str:
-        return f"{self._key}-{self._site.pages_revision}"[:40] if kind in _LISTING else self._key
+    @property
+    def _listing_key(self) -> str:
+        return f"{self._key}-{self._site.pages_revision}"[:40]
 
-    def _stale(self) -> list[int]:
-        known = dict(SweptPage.objects.filter(revision__in=self._drafts()).values_list("revision_id", "key"))
-        kinds = self._drafts().order_by("path").values_list("pk", "kind")
-        return [pk for pk, kind in kinds if known.get(pk) != self._key_of(kind)]
+    def _key_of(self, kind: str) -> str:
+        return self._listing_key if kind in _LISTING else self._key
+
+    def _stale(self) -> Any:
+        lists = Q(kind__in=_LISTING)
+        good = Q(swept__key=self._listing_key) & lists | Q(swept__key=self._key) & ~lists
+        return self._drafts().exclude(pk__in=self._drafts().filter(good).values("pk"))
 
     def progress(self) -> Progress:
         """How far it is."""
-        return Progress(self._drafts().count() - len(self._stale()), self._drafts().count())
+        total = self._drafts().count()
+        return Progress(total - self._stale().count(), total)
 
     def run(self, seconds: float | None = None) -> Progress:
         """Goes on with the sweep, for about so many seconds, or to its end."""
         begin = monotonic()
-        stale = self._stale()
-        total = self._drafts().count()
-        state = draft_of(self._site) if stale else None
-        left = len(stale)
-        while stale and state:
-            batch, stale = stale[:_AT_ONCE], stale[_AT_ONCE:]
-            self._keep(state, batch)
-            left = len(stale)
+        state, pages = unlinked_draft(self._site)
+        press = Renderer(state, self._now)
+        while batch := list(self._stale().select_related("text", "page").order_by("pk")[:_AT_ONCE]):
+            self._keep(press, pages, batch)
             if seconds is not None and monotonic() - begin > seconds:
                 break
-        return Progress(total - left, total)
+        return self.progress()
 
-    def _keep(self, state: StoredState, batch: Sequence[int]) -> None:
-        press = Renderer(state, self._now)
-        revisions = self._drafts().filter(pk__in=batch).select_related("text", "page")
+    def _keep(self, press: Renderer, pages: UnlinkedPages, batch: Sequence[Revision]) -> None:
         rows = [
             SweptPage(
-                revision=one, key=self._key_of(one.kind), found=[asdict(s) for s in self._found(press, state, one)]
+                revision=one,
+                key=self._key_of(one.kind),
+                found=[asdict(stray) for stray in self._found(press, pages, one)],
             )
-            for one in revisions
+            for one in batch
         ]
         SweptPage.objects.bulk_create(
             rows, update_conflicts=True, unique_fields=["revision"], update_fields=["key", "found"]
         )
 
-    def _found(self, press: Renderer, state: StoredState, revision: Revision) -> Iterator[OwnStray]:
-        page = state.page(revision.path)
-        if page is None:
-            return
-        html = press.page(page).body.decode()
+    def _found(self, press: Renderer, pages: UnlinkedPages, revision: Revision) -> Iterator[OwnStray]:
+        html = press.page(pages.of(revision)).body.decode()
         yield from own.of_page(html, own_page(revision), self._house)
         yield from _left_out(revision)
 

@@ -209,6 +209,22 @@ class StoredPages:
         return listed.order_by("path").values_list("path", "worded")
 
 
+class UnlinkedPages(StoredPages):
+    """Pages by themselves: without what leads from one to others, for whoever looks at each in its turn."""
+
+    def of(self, revision: Revision) -> Page:
+        """A page as a revision says it, that was fetched with its text and identity."""
+        return self._page(revision)
+
+    def around(self, post: Page) -> tuple[Named | None, Named | None]:
+        """No posts: each is looked at itself."""
+        return None, None
+
+    def children(self, path: str) -> Sequence[Page]:
+        """No pages, likewise."""
+        return ()
+
+
 class CachedPages(StoredPages):
     """Pages that are read once: for a draft whose facts are being typed, when the pages stay as they are."""
 
@@ -344,6 +360,13 @@ def draft_pages(site_id: int, pages_revision: int) -> CachedPages:
 def draft_of(site: Site, facts: Facts | None = None) -> StoredState:
     """The draft; ``facts`` stand in for its own while they are being typed."""
     return StoredState(site, facts or site.facts, draft_pages(site.pk, site.pages_revision))
+
+
+def unlinked_draft(site: Site) -> tuple[StoredState, UnlinkedPages]:
+    """The draft as it is swept, page by page."""
+    drafts = Revision.objects.in_draft_of(site.pk)
+    pages = UnlinkedPages(drafts, drafts)
+    return StoredState(site, site.facts, pages), pages
 
 
 def edition_of(site: Site, edition: Edition, now: datetime | None = None) -> StoredState:
