@@ -16,7 +16,7 @@ _LOGO = regex.compile(r"logo|wordmark|signet|brand(?:mark)?\b|شعار", regex.I
 _ICONS = ("icon", "apple-touch-icon", "apple-touch-icon-precomposed", "mask-icon")
 # What the names of files say of size and ground; a year says another thing.
 _VARIANT = regex.compile(
-    r"[-_.@ ]?(?:(?!19\d\d|20\d\d)\d{1,4}(?:x\d{1,4})?(?:px|w|x)?|dark|light|white|black|inverted|negative|small|large|big|mini|retina|hd|square|min)(?=$|[-_.@ ])",
+    r"[-_.@ ]?(?:(?<!\d)(?!19\d\d|20\d\d)\d{1,4}(?:x\d{1,4})?(?:px|w|x)?|dark|light|white|black|inverted|negative|small|large|big|mini|retina|hd|square|min)(?=$|[-_.@ ])",
     regex.IGNORECASE,
 )
 

@@ -138,7 +138,9 @@ def _how_sure(source: Source, said: Said, house: str, former: set[str]) -> float
     if domain == own and 0 < DamerauLevenshtein.distance(local, own_local, score_cutoff=1) <= 1 and len(own_local) > 3:
         return 0.95
     if domain == own:
-        return 0.85 if local in _FOR_ALL or said.place in _SITE_WIDE else 0.0
+        if local in _FOR_ALL or said.place in _SITE_WIDE:
+            return 0.85
+        return 0.75 if _is_ours(source, said) else 0.0
     if said.place in _SITE_WIDE:
         return 0.8
     return 0.75 if _is_ours(source, said) and not _is_known_domain(source, domain) else 0.0
@@ -195,7 +197,7 @@ def country_of(style: Style) -> str:
     """The country that numbers are read in: that of the house style's own number, if it says one."""
     said = style.text("phone")
     if said.startswith("+") and (number := _parsed(said)):
-        return str(phonenumbers.region_code_for_number(number) or "")
+        return str(phonenumbers.region_code_for_country_code(number.country_code or 0)).replace("ZZ", "")
 
     class _Facts:
         postal_address = None

@@ -10,7 +10,7 @@ from hestor.core.hours.opening import OpeningHours
 from hestor.core.languages import WEEKDAYS
 from hestor.core.sweep import phrases
 from hestor.core.sweep.names import is_quoted
-from hestor.core.sweep.source import Source
+from hestor.core.sweep.source import BETWEEN, Block, Source
 from hestor.core.sweep.stray import Stray, mend_if
 from hestor.core.sweep.written_hours import Span, WrittenHours, hours_in, may_say_hours
 
@@ -18,6 +18,8 @@ Week = Mapping[str, tuple[Span, ...]]
 """The hours of those days of the week of which something is said."""
 _SITE_WIDE = frozenset(("footer", "header"))
 _NOT_READ = frozenset(("structured", "hint", "head", "title"))
+_CELLS = frozenset(("td", "th", "dt", "dd"))
+_LONGEST_DAYS = 40
 _NEAR = 240
 _OTHERS = regex.compile(
     r"(?<![\p{L}])(?:workshop|class|course|meeting|talk|swap|market|concert|lesson|session|event|exam|bus|train|kurs|treffen|vortrag|markt|konzert|"
@@ -58,8 +60,19 @@ def said_on(source: Source, tag: str) -> tuple[WrittenHours, ...]:
     for at in may_say_hours(source.flat, source.vocabulary):
         block = source.block_at(at)
         if block.start not in found and block.place not in _NOT_READ:
-            found[block.start] = tuple(one.moved(block.start) for one in hours_in(source.words_of(block), tag))
+            begin = _begin(source, block)
+            text = source.flat[begin : block.end].replace(BETWEEN, " ")
+            found[block.start] = tuple(one.moved(begin) for one in hours_in(text, tag))
     return tuple(one for said in found.values() for one in said if _is_opening(source, one))
+
+
+def _begin(source: Source, block: Block) -> int:
+    """Where the text of a block's hours begins: in a table or a list of terms the day stands in the cell before."""
+    if source.elements[block.element].tag not in _CELLS:
+        return block.start
+    before = source.block_at(block.start - 1) if block.start > 1 else block
+    is_beside = before.end == block.start - 1 and source.elements[before.element].tag in _CELLS
+    return before.start if is_beside and before.end - before.start <= _LONGEST_DAYS else block.start
 
 
 def _is_opening(source: Source, said: WrittenHours) -> bool:

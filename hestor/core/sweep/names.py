@@ -98,6 +98,9 @@ def _is_bent(said: str, own: str) -> bool:
     """Whether a word is another with an ending, or with an Arabic word grown onto its front."""
     if said.startswith(own) and said[len(own) :] in _ENDINGS:
         return True
+    # Another ending of the last letter, as in the plural of another word.
+    if said.endswith("s") and not own.endswith("s") and len(said) == len(own) and said[:-1] == own[:-1]:
+        return True
     return any(said == clitic + own or (own.startswith("ال") and said == clitic + own[2:]) for clitic in _CLITICS)
 
 

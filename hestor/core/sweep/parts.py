@@ -7,6 +7,8 @@ from hestor.core.sweep.stray import Stray
 
 PARTS = ("header", "menu", "footer")
 _MOST, _FEWEST_PAGES = 0.8, 4
+# Among so many last blocks a line of whose the page is makes a footer, whatever it is marked up as.
+_LAST = 12
 _ROLES = {"banner": "header", "navigation": "menu", "contentinfo": "footer"}
 _TAGS = {"header": "header", "nav": "menu", "footer": "footer"}
 _SECTIONS = frozenset(("main", "article", "aside", "section", "blockquote"))
@@ -19,6 +21,8 @@ def parts_of(source: Source) -> frozenset[str]:
         part = _ROLES.get(element.get("role")) if "role" in element.attributes else _TAGS.get(element.tag)
         if part and (part == "menu" or not source.is_within(element.parent, _SECTIONS)):
             found.add(part)
+    if "footer" not in found and any("©" in source.words_of(block) for block in source.blocks[-_LAST:]):
+        found.add("footer")
     return frozenset(found)
 
 

@@ -3,7 +3,7 @@
 import regex
 
 _FORMERLY = r"""
-formerly|previously|former|erstwhile|(?:until|till|before|bis|vor|hasta|antes de|jusqu['’]en|avant|fino al|prima del|tot|voor|até|حتى عام|قبل عام|قبل) (?:19|20)\d\d|once known as|known as|used to be|used to call|was called|were called|called ourselves|renamed
+formerly|previously|former|used to|traded as|trading as|sold|(?:in|im jahr|im jahre|en|nel|em|عام|سنة) (?:19|20)\d\d|erstwhile|(?:until|till|before|bis|vor|hasta|antes de|jusqu['’]en|avant|fino al|prima del|tot|voor|até|حتى عام|قبل عام|قبل) (?:19|20)\d\d|once known as|known as|used to be|used to call|was called|were called|called ourselves|renamed
 then called|at that time called|founded as|started as|began as|opened as|old name|former name|previous name
 under the name|changed (?:its|our|the) name|name until|successor|no longer called|became
 ehemalige[nrms]?|frühere[nrms]?|früher|ehemals|vormals|einst|damals|hieß|hieße|hiess|hießen|hiessen|nannte|nannten|gegründet als|umbenannt|alter name

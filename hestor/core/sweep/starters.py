@@ -6,6 +6,7 @@ from functools import lru_cache
 
 import regex
 
+from hestor.core.pages.empty_titles import says_nothing
 from hestor.core.sweep.source import Source, windows
 from hestor.core.sweep.stray import Stray
 
@@ -16,7 +17,7 @@ franz jagt im komplett verwahrlosten taxi quer durch bayern
 """
 # Whole sayings that stand for what an owner was to write.
 _SAYINGS = r"""
-your (?:text|tagline|slogan|logo|name|company|company name|business name|site name|site title|title|headline|content|address|email|e-mail|phone number|description|message|story) (?:goes )?here
+your (?:text|tagline|slogan|logo|name|company|company name|business name|site name|site title|title|headline|heading|subtitle|subheading|caption|paragraph|button text|link|image|photo|picture|content|address|email|e-mail|phone number|description|message|story) (?:goes )?here
 (?:insert|add|enter|type|put|write) (?:your |some |a |the )?(?:own )?(?:text|tagline|slogan|title|content|description|words|headline|heading|caption|name|image|picture|photo|logo|copy|address)(?: goes)? here
 (?:click|tap|double[-\x20]click) (?:here )?to (?:edit|add|change) (?:this |the |your |some )?(?:text|title|content|heading|paragraph|image|tagline|caption)
 this is (?:a |an |the |your |some )?(?:sample|example|placeholder|dummy|starter|filler|default|test) (?:page|text|post|paragraph|content|title|heading|sentence|tagline|article|entry|caption|site)
@@ -75,8 +76,9 @@ _UNFILLED = r"""
 \[(?:your|insert|add|enter|company|business|site|name|email|e-mail|phone|address|date|title|tagline|ihr|ihre|firma|firmenname|name der firma|name|datum|titel|adresse|su|tu|nombre|empresa|título|fecha|correo|votre|nom|entreprise|titre|adresse|اسم|الاسم|اسم الشركة|العنوان|التاريخ)(?:[ _-][\w’' -]{0,30})?\]
 \{(?:site|tagline|name|year|title|page|section|contact|email|company|company_name|site_name|site_title)\}
 """
-# Addresses and numbers that were only ever an example.
+# Names, addresses and numbers that were only ever an example.
 _EXAMPLES = r"""
+(?-i:\bJ(?:ohn|ane) Doe\b|\b(?:Company|Business|Site|Your|Club|Shop) Name\b|\bErika Mustermann\b|\bFulano de Tal\b|\bNombre de la Empresa\b|\bNom de l['’]Entreprise\b)
 (?:your|you|name|email|user|username|info|someone|mail|test|yourname|yourname|jane|john|ihre?|name|tu|votre|max\.mustermann|erika\.mustermann)[._-]?(?:name|email|mail|adresse|correo)?@(?:example|domain|yourdomain|your-domain|yoursite|your-site|yourcompany|company|email|mail|beispiel|ihredomain|ihre-domain|musterfirma|ejemplo|tudominio|exemple|votredomaine)\.(?:com|org|net|de|es|fr|tld|xyz)
 \b123 (?:main|example|any|anywhere|sample|fake) (?:street|st\.?|road|avenue|lane)\b
 \(?\b(?:123|555|000)\)?[ .-](?:456|555|000)[ .-](?:7890|0000|1234)\b
@@ -124,7 +126,7 @@ _TELLING = frozenset(
 # Without one of these nothing of all that can be there.
 _NEAR = 60
 _HINTS = re.compile(
-    r"[{%\[<]|@(?:example|domain|your|company|email|mail|beispiel|ihre|muster|ejemplo|tudominio|exemple|votre)|\?\?\?|TO ?DO|TB[DC]|FIXME|XXX|TK|123 |555[ .-]|000[ .-]"
+    r"[{%\[<]|@(?:example|domain|your|company|email|mail|beispiel|ihre|muster|ejemplo|tudominio|exemple|votre)|\?\?\?|TO ?DO|TB[DC]|FIXME|XXX|TK|123 |Doe\b|(?:Company|Business|Site|Your|Club|Shop) Name|Mustermann|Fulano|Empresa|Entreprise|555[ .-]|000[ .-]"
 )
 _HEADINGS = frozenset(("h1", "h2", "h3", "h4", "h5", "h6"))
 _OF_PROGRAMS = frozenset(("code", "kbd", "samp", "pre", "q", "blockquote", "cite"))
@@ -138,6 +140,9 @@ def starter_texts(source: Source) -> Iterator[Stray]:
         for found in _found(pattern, source.flat, telling):
             start, end = found.span()
             block = source.block_at(start)
+            # A title that says nothing is a stray of its own.
+            if block.place == "title" and says_nothing(source.words_of(block)):
+                continue
             if any(start < b and a < end for a, b in seen) or _is_meant(source, start, end, block.place):
                 continue
             if pattern is _PHRASES and end - start < _MOSTLY * (block.end - block.start):
@@ -153,6 +158,11 @@ def _first_words(pattern: regex.Pattern[str]) -> frozenset[str]:
     """The words that a pattern can begin with: only there is it tried, which takes a tenth of the time."""
     known = {word.casefold() for word in _ANY_WORD.findall(_FILLER + _SAYINGS + _NOUNS)}
     known |= {"musterstrasse"}
+    known |= {
+        first + last
+        for first in ("platzhalter", "blind", "muster", "beispiel", "füll", "voorbeeld")
+        for last in ("text", "titel", "seite", "inhalt", "bild", "überschrift", "absatz", "beitrag", "tekst", "pagina")
+    }
     known |= {word[:-1] + one for word in list(known) for one in "aeos"} | {
         word + one for word in list(known) for one in "aest"
     }

@@ -130,7 +130,7 @@ def _numbers(text: str, day_first: bool) -> Iterator[Written]:
 
 
 _ON = regex.compile(
-    r"(?<![\p{L}])(?:on|by|until|till|from|since|before|after|date|am|vom|bis|ab|seit|zum|datum|den|el|del|al|desde|hasta|fecha|le|du|au|dès|depuis|jusqu['’]au|date|"
+    r"(?<![\p{L}])(?:on|by|until|till|from|since|before|after|date|dated|updated|changed|stand|aktualisiert|geändert|actualizado|modifié|mis à jour|am|vom|bis|ab|seit|zum|datum|den|el|del|al|desde|hasta|fecha|le|du|au|dès|depuis|jusqu['’]au|date|"
     r"il|dal|fino al|op|vanaf|tot|em|até|de|في|يوم|من|حتى|بتاريخ|تاريخ)[:\s\u00a0]*$",
     regex.IGNORECASE,
 )
@@ -168,6 +168,8 @@ def dates_in(text: str, tags: tuple[str, ...]) -> tuple[Written, ...]:
 
 
 _DIRECTIONS = regex.compile("[\u200e\u200f\u061c]")
+# The first of a month as it is spoken: 1er mai, 1.º de mayo.
+_FIRST_DAY = re.compile(r"^1(?:er|re|\.?º|°) ")
 _SPACES = regex.compile(r"[\s\u00a0\u202f]+")
 _ASCII = {ord(digit): str(value) for block in "٠۰०০" for value in range(10) for digit in chr(ord(block) + value)}
 
@@ -175,7 +177,8 @@ _ASCII = {ord(digit): str(value) for block in "٠۰०০" for value in range(10
 @lru_cache(maxsize=4096)
 def plain(text: str) -> str:
     """A written date for comparing: one kind of space, no marks of direction, ASCII digits."""
-    return str(_SPACES.sub(" ", _DIRECTIONS.sub("", text))).translate(_ASCII).strip()
+    bare = str(_SPACES.sub(" ", _DIRECTIONS.sub("", text))).translate(_ASCII).strip()
+    return _FIRST_DAY.sub("1 ", bare)
 
 
 @lru_cache(maxsize=256)
