@@ -21,6 +21,7 @@ from hestor.api import (
     files,
     import_export,
     languages,
+    live,
     mail,
     notices,
     pages,
@@ -63,7 +64,7 @@ register(api)
 _MODULES = (
     session, account, sites, style, proofs, reach, brand, files, pictures, pages, changes, editions, towns, languages,
     dates, events, contact, mail, enquiries, notices, defaults, titles, added, address, unsaid, import_export, sweep,
-    check,
+    check, live,
 )  # fmt: skip
 for module in _MODULES:
     api.add_router("", module.router)

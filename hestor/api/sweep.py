@@ -17,6 +17,7 @@ from hestor.api.sweep_schemas import (
     MendStraysIn,
     PageWords,
     ReadingOut,
+    StrayChangesOut,
     StrayKind,
     StrayKindOut,
     StrayOut,
@@ -32,6 +33,7 @@ from hestor.core.sweep.own import OwnStray
 from hestor.core.sweep.stray import KINDS
 from hestor.sites.models import Meant, Revision, Site
 from hestor.sites.selectors.consistency import Consistency, Sweeping, consistency, house_of
+from hestor.sites.selectors.stray_changes import changes_of
 from hestor.sites.services import mending
 from hestor.sites.services.facts import write_facts
 from hestor.sites.services.mending import Mending, PageChange
@@ -111,6 +113,16 @@ def show(request: HttpRequest, site: str) -> SweepOut:
         unread=[],
         meant=[_meant(one, stray) for one, stray in swept.meant],
     )
+
+
+@router.get("/sites/{site}/sweep/change", response={200: StrayChangesOut, 404: ProblemOut})
+def change(request: HttpRequest, site: str) -> StrayChangesOut:
+    """The strays that publishing the draft would bring before visitors, and how many it would end."""
+    found = site_for(request, site, Action.VIEW)
+    changes = changes_of(found, clock.now())
+    titles = dict(Revision.objects.in_draft_of(found.pk).values_list("page_id", "title"))
+    made = [_stray(found, one, titles) for one in changes.made]
+    return StrayChangesOut.model_construct(made=made, ended=changes.ended, is_whole=changes.is_whole)
 
 
 @router.post("/sites/{site}/sweep/step", response={200: SweepProgress, 404: ProblemOut})

@@ -91,6 +91,14 @@ class SweepOut(Schema):
     meant: list[MeantOut]
 
 
+class StrayChangesOut(Schema):
+    """Strays that a change makes, and how many it ends; ``is_whole``: whether all pages were compared."""
+
+    made: list[StrayOut]
+    ended: int
+    is_whole: bool
+
+
 class SweepProgress(Schema):
     """How many of the pages are swept."""
 

@@ -73,6 +73,8 @@ CALLS = [
     ("POST", "/sites/{site}/titles/csv", {"text": "path,title"}, EDIT, 200),
     ("GET", "/sites/{site}/sweep", None, VIEW, 200),
     ("POST", "/sites/{site}/sweep/step", None, VIEW, 200),
+    ("GET", "/sites/{site}/sweep/change", None, VIEW, 200),
+    ("POST", "/sites/{site}/sweep/live", {"start": 0}, VIEW, 200),
     ("POST", "/sites/{site}/sweep/mend", {"strays": [{"id": "none"}]}, EDIT, 404),
     ("POST", "/sites/{site}/sweep/words", {"pages": []}, EDIT, 200),
     ("PUT", "/sites/{site}/sweep/meant/{stray}", {"reason": ""}, EDIT, 404),

@@ -10,8 +10,10 @@ import { ErrorNotice } from "../ui/ErrorNotice";
 import { Notice } from "../ui/Notice";
 import { useChanges, usePublish, type Changes, type Published } from "./api";
 import { ChangeList } from "./ChangeList";
+import { Confirmed } from "./Confirmed";
 import { ProofsProvider } from "../proofs/ProofsProvider";
 import { ChangeProofs } from "./ChangeProofs";
+import { StrayNews } from "./StrayNews";
 
 /** The title of what a view has become: read out when it comes, with the view at its top. */
 function Title({ children }: { children: ReactNode }) {
@@ -53,6 +55,7 @@ function Done({ site, edition }: { site: Site; edition: Published }) {
           </Link>
         </p>
       </div>
+      <Confirmed site={site.slug} />
       <h2 className="mt-7 mb-1 text-base font-semibold">{t("review.published")}</h2>
       <ChangeList changes={edition.changes} tense="after" />
     </div>
@@ -90,6 +93,7 @@ function Ready({ site, changes, publish }: { site: Site; changes: Changes; publi
       <ProofsProvider site={site.slug} path="/" at="">
         <ChangeList changes={changes.changes} tense="before" aside={(change) => <ChangeProofs change={change} />} />
       </ProofsProvider>
+      <StrayNews site={site.slug} revision={changes.revision} />
       <div className="mt-7 flex flex-wrap items-center gap-x-6 gap-y-3">
         {site.role === "viewer" ? (
           <p className="text-soft">{t("review.viewer")}</p>

@@ -12,6 +12,7 @@ from django.db.models import Q
 from hestor.core import zones
 from hestor.core.contact import phones
 from hestor.core.facts import clock as clock_facts
+from hestor.core.facts.document import Facts
 from hestor.core.facts.organisation import home_country
 from hestor.core.pages import parts
 from hestor.core.pages.faults import Fault, Row
@@ -24,7 +25,7 @@ from hestor.press import Renderer
 from hestor.sites.models import Edition, Meant, Revision, Site, SweptPage
 from hestor.sites.selectors.states import UnlinkedPages, unlinked_draft
 from hestor.sites.selectors.still_to_say import still_to_say
-from hestor.sites.selectors.title_table import former_names, table_of
+from hestor.sites.selectors.title_table import table_of
 
 _AT_ONCE = 20
 _TITLES: frozenset[Kind] = frozenset(("title_repeats_name", "title_empty", "title_twin", "title_long"))
@@ -54,16 +55,16 @@ class Consistency:
     meant: tuple[tuple[Meant, OwnStray | None], ...]
 
 
-def _before(site: Site, key: str) -> tuple[str, ...]:
-    """What a fact said in earlier editions, and does not say now."""
+def _before(site: Site, facts: Facts, key: str) -> tuple[str, ...]:
+    """What a fact said in earlier editions, and does not say in these facts."""
     listed = Edition.objects.filter(site=site).order_by("-number").values_list(f"facts_document__{key}", flat=True)
-    now = getattr(site.facts, key)
+    now = getattr(facts, key)
     return tuple(dict.fromkeys(said for said in listed if said and said != now))
 
 
-def house_of(site: Site) -> OwnHouse:
-    """What the pages of a draft are held to."""
-    facts = site.facts
+def house_of(site: Site, facts: Facts | None = None) -> OwnHouse:
+    """What the pages of a draft are held to, or those of an edition by its facts."""
+    facts = facts or site.facts
     country = home_country(facts)
     said: dict[str, Any] = {
         "name": facts.name,
@@ -79,9 +80,9 @@ def house_of(site: Site) -> OwnHouse:
     }
     week = hours.week_of(facts.opening_hours.model_dump(mode="json")) if facts.opening_hours else {}
     former = {
-        "name": former_names(site),
-        "contact_email": _before(site, "contact_email"),
-        "phone": _before(site, "phone"),
+        "name": _before(site, facts, "name"),
+        "contact_email": _before(site, facts, "contact_email"),
+        "phone": _before(site, facts, "phone"),
     }
     style = Style({key: one for key, one in said.items() if one}, former)
     return OwnHouse(style, (said["date_long"], said["date_short"]), week)

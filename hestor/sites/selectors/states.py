@@ -369,14 +369,25 @@ def unlinked_draft(site: Site) -> tuple[StoredState, UnlinkedPages]:
     return StoredState(site, site.facts, pages), pages
 
 
+def unlinked_edition(site: Site, edition: Edition) -> tuple[StoredState, UnlinkedPages]:
+    """An edition as it is swept, page by page."""
+    revisions = Revision.objects.in_edition_of(site.pk, edition.number)
+    pages = UnlinkedPages(revisions, revisions)
+    return StoredState(site, edition.facts, pages), pages
+
+
+def visible(site: Site, edition: Edition, now: datetime) -> RevisionQuerySet:
+    """The pages of an edition that visitors can get at a moment: later posts are held back."""
+    clock = now.astimezone(zones.clock_of(edition.facts.time_zone))
+    day, at = clock.date(), clock.time()
+    today = Q(published=day) & (Q(published_at__isnull=True) | Q(published_at__lte=at))
+    pages = Revision.objects.in_edition_of(site.pk, edition.number)
+    return pages.filter(Q(published__isnull=True) | Q(published__lt=day) | today)
+
+
 def edition_of(site: Site, edition: Edition, now: datetime | None = None) -> StoredState:
     """A published edition: as it is at the moment ``now``, before which later posts are held back; else all of it."""
-    revisions = Revision.objects.in_edition_of(site.pk, edition.number)
-    if now is not None:
-        clock = now.astimezone(zones.clock_of(edition.facts.time_zone))
-        day, at = clock.date(), clock.time()
-        today = Q(published=day) & (Q(published_at__isnull=True) | Q(published_at__lte=at))
-        revisions = revisions.filter(Q(published__isnull=True) | Q(published__lt=day) | today)
+    revisions = visible(site, edition, now) if now else Revision.objects.in_edition_of(site.pk, edition.number)
     return StoredState(site, edition.facts, StoredPages(revisions, _public(site.pk, edition.number)))
 
 

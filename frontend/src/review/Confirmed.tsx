@@ -1,0 +1,93 @@
+import { useEffect, useState } from "react";
+import { useTranslation } from "react-i18next";
+import { Link } from "react-router";
+import { api, result, type Schemas } from "../api/client";
+import { useFormat } from "../i18n/format";
+import { ErrorNotice } from "../ui/ErrorNotice";
+import { Button } from "../ui/Button";
+
+type Step = Schemas["LiveOut"];
+
+interface Looked {
+  done: number;
+  total: number;
+  at: string;
+  deviations: Step["deviations"];
+}
+
+/** Looks at page after page of the live edition; it ends when the view is left. */
+function useLive(site: string, turn: number) {
+  const [looked, setLooked] = useState<Looked | null>(null);
+  const [error, setError] = useState<Error | null>(null);
+  useEffect(() => {
+    const mine = { isOver: false };
+    const look = async () => {
+      let all: Looked = { done: 0, total: 1, at: "", deviations: [] };
+      while (all.done < all.total) {
+        const step = await result<Step>(
+          api.POST("/api/sites/{site}/sweep/live", { params: { path: { site } }, body: { start: all.done } }),
+        );
+        if (mine.isOver) return;
+        const deviations = [...all.deviations, ...step.deviations];
+        all = { done: step.done, total: step.total, at: step.checked_at, deviations };
+        setLooked(all);
+        setError(null);
+      }
+    };
+    look().catch((wrong: unknown) => {
+      if (!mine.isOver) setError(wrong as Error);
+    });
+    return () => {
+      mine.isOver = true;
+    };
+  }, [site, turn]);
+  return { looked, error };
+}
+
+/** After publishing: every page, fetched as a visitor gets it, agrees; or which does not, and why. */
+export function Confirmed({ site }: { site: string }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const [turn, setTurn] = useState(0);
+  const { looked, error } = useLive(site, turn);
+  const again = (
+    <Button variant="quiet" onClick={() => setTurn((count) => count + 1)}>
+      {t("state.again")}
+    </Button>
+  );
+  if (error)
+    return (
+      <div className="mt-6">
+        <ErrorNotice error={error} lost={t("state.notFetched")} actions={again} />
+      </div>
+    );
+  const isDone = looked !== null && looked.done >= looked.total;
+  const straying = new Set(looked?.deviations.map((one) => one.page)).size;
+  return (
+    <section aria-label={t("live.title")} className="mt-6">
+      <h2 className="mb-1 text-base font-semibold">{t("live.title")}</h2>
+      <p role="status">
+        {!looked || !isDone
+          ? t("live.looking", { done: looked?.done ?? 0, total: looked?.total ?? 0 })
+          : straying === 0
+            ? t("live.agree", { count: looked.total, at: format.instant(looked.at) })
+            : t("live.some", { agree: looked.total - straying, count: looked.total, at: format.instant(looked.at) })}
+      </p>
+      {straying > 0 && (
+        <>
+          <ul className="mt-2 max-h-72 overflow-y-auto border-t border-line" tabIndex={0} aria-label={t("live.which")}>
+            {looked?.deviations.map((one, at) => (
+              <li key={at} className="border-b border-line py-1.5 break-words">
+                <b className="font-semibold">{one.title}</b> · {one.why}
+                {one.says && <span dir="auto">: “{one.says}”</span>}
+              </li>
+            ))}
+          </ul>
+          <Link to={`/${site}/consistency`} className="act-link mt-2 inline-block">
+            {t("live.mend")}
+          </Link>
+        </>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,80 @@
+"""Which strays publishing the draft would bring before visitors, and which it would end."""
+
+from collections import Counter
+from collections.abc import Iterable, Iterator, Sequence
+from dataclasses import dataclass
+from datetime import datetime
+
+from hestor.core.sweep import own
+from hestor.core.sweep.own import OwnStray
+from hestor.press import Renderer
+from hestor.sites.models import Revision, Site
+from hestor.sites.selectors.consistency import Sweeping, house_of, own_page
+from hestor.sites.selectors.states import live_edition, unlinked_edition
+
+MOST_PAGES = 500
+"""Of a site with more, only the pages that change are compared."""
+Said = tuple[str, int, str, str]
+
+
+@dataclass(frozen=True)
+class StrayChanges:
+    """The strays that come, and how many go; ``is_whole``: whether all pages were compared."""
+
+    made: tuple[OwnStray, ...]
+    ended: int
+    is_whole: bool
+
+
+def _said(stray: OwnStray) -> Said:
+    """What a stray says, whatever it should say."""
+    return stray.kind, stray.page_id, stray.field, stray.says
+
+
+def _live(site: Site, revisions: Iterable[Revision], now: datetime) -> Iterator[OwnStray]:
+    edition = live_edition(site)
+    if edition is None:
+        return
+    state, pages = unlinked_edition(site, edition)
+    press, house = Renderer(state, now), house_of(site, edition.facts)
+    for one in revisions:
+        yield from own.of_page(press.page(pages.of(one)).body.decode(), own_page(one), house)
+
+
+def changes_of(site: Site, now: datetime) -> StrayChanges:
+    """The draft's strays beside those of the live edition; a first edition makes none."""
+    edition = live_edition(site)
+    if edition is None:
+        return StrayChanges((), 0, True)
+    live = Revision.objects.in_edition_of(site.pk, edition.number).select_related("text", "page")
+    same_facts = edition.facts == site.facts
+    is_whole = live.count() <= MOST_PAGES
+    changed = live.filter(in_draft=False)
+    compared = changed if same_facts or not is_whole else live
+    sweeping = Sweeping(site, now)
+    sweeping.run()
+    pages = set(compared.values_list("page_id", flat=True))
+    before = Counter(map(_said, _live(site, compared.order_by("path"), now)))
+    live_pages = set(live.values_list("page_id", flat=True))
+    concerned = [
+        one for one in sweeping.strays() if one.page_id and (one.page_id in pages or one.page_id not in live_pages)
+    ]
+    made = _beyond([one for one in concerned if one.kind in _OF_TEXTS], before)
+    after = Counter(map(_said, concerned))
+    return StrayChanges(tuple(made), sum((before - after).values()), is_whole or same_facts)
+
+
+def _beyond(strays: Sequence[OwnStray], before: Counter[Said]) -> Iterator[OwnStray]:
+    left = before.copy()
+    for stray in strays:
+        if left[_said(stray)] > 0:
+            left[_said(stray)] -= 1
+        else:
+            yield stray
+
+
+# Those that are found in the words of a page by itself.
+_OF_TEXTS = frozenset(
+    ("former_name", "misspelt_name", "starter_text", "text_language", "date_form", "date_ambiguous", "contact", "phone",
+     "hours", "alt_missing")
+)  # fmt: skip
