@@ -2,7 +2,7 @@ import js from "@eslint/js";
 import hooks from "eslint-plugin-react-hooks";
 import ts from "typescript-eslint";
 
-const FEATURES = ["accounts", "brand", "consistency", "contact", "editions", "house-style", "mail", "pages", "pictures", "review", "sites"];
+const FEATURES = ["accounts", "board", "brand", "consistency", "contact", "editions", "house-style", "mail", "pages", "pictures", "review", "sites"];
 // Each may import those that stand after it, never those before.
 const BELOW = ["proofs", "draft", "ui", "i18n", "api"];
 

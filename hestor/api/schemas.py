@@ -228,12 +228,14 @@ class ProofsIn(Strict):
     """Values as they are being typed, not kept yet, and which places are wanted (all, if none are named).
 
     ``at`` is a time on the site's clock (``2026-12-31T23:59``) to look at it as it will be then; empty, now.
+    ``edition`` is the number of a published one to look at instead of the draft.
     """
 
     path: str = "/"
     facts: TypedFacts = Field(default_factory=dict)
     places: list[PlaceIn] | None = None
     at: str = Field(default="", max_length=40)
+    edition: Identifier | None = None
 
 
 class PreviewOut(Schema):

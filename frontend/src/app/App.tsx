@@ -11,6 +11,7 @@ import {
   useSession,
 } from "../accounts";
 import type { Session } from "../api/client";
+import { BoardView } from "../board";
 import { ConsistencyView, OtherPages } from "../consistency";
 import { EditionsView } from "../editions";
 import { SheetView } from "../house-style";
@@ -78,6 +79,7 @@ function Desk() {
             <Route path="/new-site" element={<Apart person={now.account} view={<NewSite first={false} />} />} />
             <Route path="/:site" element={<SiteFrame person={now.account} />}>
               <Route path="style" element={<SheetView />} />
+              <Route path="proofs" element={<BoardView />} />
               <Route path="to-say" element={<ToSayView />} />
               <Route path="pages" element={<PagesView />} />
               <Route path="pages/titles" element={<TitlesView />} />

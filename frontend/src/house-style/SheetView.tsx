@@ -12,8 +12,8 @@ import { AddressSection } from "../sites";
 import { Notice } from "../ui/Notice";
 import { FactRow } from "./FactRow";
 import { Index } from "./Index";
-import { MomentChoice } from "./MomentChoice";
-import { PageChoice } from "./PageChoice";
+import { MomentChoice } from "../proofs/MomentChoice";
+import { PageChoice } from "../proofs/PageChoice";
 
 /** The page whose proofs the sheet shows until another is chosen: an inner one, as most pages are. */
 function useShownPage(site: string) {

@@ -15,11 +15,11 @@ import { ProofReader, type ReaderState } from "./reader";
 
 const Context = createContext<ProofReader | null>(null);
 
-function readerFor(site: string): ProofReader {
+function readerFor(site: string, edition: number | null): ProofReader {
   const at = { params: { path: { site } } };
   return new ProofReader({
     proofs: ({ path, at: moment, typed, places }) =>
-      result<Proofs>(api.POST("/api/sites/{site}/proofs", { ...at, body: { path, at: moment, facts: typed, places } })),
+      result<Proofs>(api.POST("/api/sites/{site}/proofs", { ...at, body: { path, at: moment, facts: edition === null ? typed : {}, places, edition } })),
     reach: ({ keys, typed }) =>
       result<Record<string, Reach>>(api.POST("/api/sites/{site}/reach", { ...at, body: { keys, facts: typed } })),
   });
@@ -29,12 +29,14 @@ interface Props {
   site: string;
   path: string;
   at: string;
+  /** The number of a published edition to read instead of the draft. */
+  edition?: number | null;
   children: ReactNode;
 }
 
 /** Reads the proofs of a page with the words as typed, again whenever the draft changes, for whatever is in view. */
-export function ProofsProvider({ site, path, at, children }: Props) {
-  const reader = useMemo(() => readerFor(site), [site]);
+export function ProofsProvider({ site, path, at, edition = null, children }: Props) {
+  const reader = useMemo(() => readerFor(site, edition), [site, edition]);
   const { typed, revision } = useSelect((store) => ({
     typed: store.facts.state.typed,
     revision: store.facts.revision,

@@ -15,9 +15,9 @@ from hestor.core.places.place import Place
 from hestor.core.places.proof import Proof, Sought
 from hestor.core.places.reading import PageReading
 from hestor.press import Renderer
-from hestor.sites.models import Site
+from hestor.sites.models import Edition, Site
 from hestor.sites.selectors.reach import files_of
-from hestor.sites.selectors.states import StoredState, draft_of
+from hestor.sites.selectors.states import StoredState, draft_of, edition_of
 
 # Places that tell something of their own on the home page.
 _ON_HOME_TOO = (Place.TAB, Place.SEARCH, Place.SHARE)
@@ -74,15 +74,17 @@ def proof_sheet(
     now: datetime,
     typed: Mapping[str, object] | None = None,
     wanted: Collection[Slot] = ALL,
+    edition: Edition | None = None,
 ) -> ProofSheet:
     """The proofs that are ``wanted``: of the page at ``path``, the home page and the files, with ``typed`` facts.
 
-    Raises NotFound if the draft has no such page.
+    Of an edition where one is given, as it was published. Raises NotFound if there is no such page.
     """
-    good, problems = document.check_all(typed or {})
-    facts = site.facts.model_copy(update=good) if good else site.facts
+    good, problems = document.check_all(typed or {}) if edition is None else ({}, ())
+    kept = edition.facts if edition else site.facts
+    facts = kept.model_copy(update=good) if good else kept
     year = zones.year_in(facts.time_zone, now)
-    state = draft_of(site, facts)
+    state = edition_of(site, edition, now) if edition else draft_of(site, facts)
     renderer = Renderer(state, now)
     sought = document.sought(facts, year)
     read: Read = cache(lambda at: _page(renderer, at))

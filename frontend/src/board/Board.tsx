@@ -1,0 +1,66 @@
+import { useTranslation } from "react-i18next";
+import { Link } from "react-router";
+import { DRAWN } from "../api/lists.gen";
+import { rowOfFact } from "../draft/facts";
+import { useSite } from "../draft/hooks";
+import { pieces, showsFact } from "../proofs/model";
+import { ProofFigure } from "../proofs/ProofFigure";
+import { useMorePlaces, useProofs } from "../proofs/ProofsProvider";
+import { proofKey } from "../proofs/reader";
+import type { Proof } from "../api/client";
+import { SLOTS, type BoardSlot } from "./slots";
+
+/** The facts whose words a place shows. */
+function feeding(proof: Proof): string[] {
+  const found = proof.lines.flatMap((line) => line.highlights.map((one) => one.fact));
+  return [...new Set(found)].filter((fact) => proof.lines.some((line) => pieces(line, fact).some((one) => one.lit)));
+}
+
+function FedBy({ proof }: { proof: Proof }) {
+  const { t } = useTranslation();
+  const site = useSite();
+  const facts = feeding(proof);
+  if (!facts.length) return null;
+  return (
+    <p className="mt-0.5 max-w-56 text-[11.5px] text-soft print:hidden">
+      {t("board.fedBy")}{" "}
+      {facts.map((fact, at) => (
+        <span key={fact}>
+          {at > 0 && ", "}
+          <Link to={`/${site.slug}/style#fact-${rowOfFact(fact)}`} className="underline underline-offset-2">
+            {t(`fact.${fact}.name`)}
+          </Link>
+        </span>
+      ))}
+    </p>
+  );
+}
+
+function Slot({ slot, fact }: { slot: BoardSlot; fact: string }) {
+  const key = useProofs((state) => {
+    const own = proofKey(slot.place, state.path);
+    return state.proofs[own] ? own : proofKey(slot.place, "");
+  });
+  const proof = useProofs((state) => state.proofs[key]);
+  const reach = useProofs((state) => state.reach[fact]?.places.find((one) => one.place === slot.place));
+  if (!proof || (proof.lines.length === 0 && proof.pictures.length === 0)) return null;
+  const dims = fact !== "" && !showsFact(proof, fact) && !reach;
+  return (
+    <div className={`break-inside-avoid transition-opacity duration-100 ${dims ? "opacity-35" : ""}`}>
+      <ProofFigure at={key} fact={fact} variant={slot.variant} reach={reach} shows />
+      <FedBy proof={proof} />
+    </div>
+  );
+}
+
+/** All places at once; a chosen fact lights those that carry it and dims the rest. */
+export function Board({ fact }: { fact: string }) {
+  useMorePlaces("board", [...DRAWN], true, fact ? [fact] : []);
+  return (
+    <div className="flex flex-wrap items-start gap-x-5 gap-y-6">
+      {SLOTS.map((slot) => (
+        <Slot key={`${slot.place} ${slot.variant ?? ""}`} slot={slot} fact={fact} />
+      ))}
+    </div>
+  );
+}
