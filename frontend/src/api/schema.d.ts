@@ -1594,6 +1594,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{site}/sweep/change": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Change
+         * @description The strays that publishing the draft would bring before visitors, and how many it would end.
+         */
+        get: operations["hestor_api_sweep_change"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/sweep/live": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Step
+         * @description Looks at the next pages of the live edition; whoever wants all asks again from ``done`` on.
+         */
+        post: operations["hestor_api_live_step"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{site}/sweep/meant/{stray}": {
         parameters: {
             query?: never;
@@ -2451,6 +2491,20 @@ export interface components {
             phone_example: string;
         };
         /**
+         * Deviation
+         * @description A page that does not agree, and why: what it says, in words.
+         */
+        Deviation: {
+            /** Page */
+            page: string;
+            /** Says */
+            says: string;
+            /** Title */
+            title: string;
+            /** Why */
+            why: string;
+        };
+        /**
          * DeviceOut
          * @description A device on which the person is signed in: what it is called, and whether it is this one.
          */
@@ -3133,6 +3187,36 @@ export interface components {
             role: string;
             /** Text */
             text: string;
+        };
+        /**
+         * LiveIn
+         * @description From which page on.
+         */
+        LiveIn: {
+            /**
+             * Start
+             * @default 0
+             */
+            start: number;
+        };
+        /**
+         * LiveOut
+         * @description How far it is, and the pages of this step that do not agree.
+         */
+        LiveOut: {
+            /**
+             * Checked At
+             * Format: date-time
+             */
+            checked_at: string;
+            /** Deviations */
+            deviations: components["schemas"]["Deviation"][];
+            /** Done */
+            done: number;
+            /** Edition */
+            edition: number;
+            /** Total */
+            total: number;
         };
         /**
          * Logo
@@ -4201,6 +4285,7 @@ export interface components {
          * @description Values as they are being typed, not kept yet, and which places are wanted (all, if none are named).
          *
          *     ``at`` is a time on the site's clock (``2026-12-31T23:59``) to look at it as it will be then; empty, now.
+         *     ``edition`` is the number of a published one to look at instead of the draft.
          */
         ProofsIn: {
             /**
@@ -4208,6 +4293,8 @@ export interface components {
              * @default
              */
             at: string;
+            /** Edition */
+            edition?: number | null;
             /** Facts */
             facts?: {
                 accent_colour?: unknown;
@@ -4769,6 +4856,18 @@ export interface components {
             closes: string;
             /** Opens */
             opens: string;
+        };
+        /**
+         * StrayChangesOut
+         * @description Strays that a change makes, and how many it ends; ``is_whole``: whether all pages were compared.
+         */
+        StrayChangesOut: {
+            /** Ended */
+            ended: number;
+            /** Is Whole */
+            is_whole: boolean;
+            /** Made */
+            made: components["schemas"]["StrayOut"][];
         };
         /**
          * StrayKindOut
@@ -9476,6 +9575,99 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_sweep_change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StrayChangesOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_live_step: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LiveIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LiveOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

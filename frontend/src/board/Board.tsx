@@ -1,7 +1,7 @@
 import { useTranslation } from "react-i18next";
 import { Link } from "react-router";
 import { DRAWN } from "../api/lists.gen";
-import { rowOfFact } from "../draft/facts";
+import { ROW_OF } from "../draft/facts";
 import { useSite } from "../draft/hooks";
 import { pieces, showsFact } from "../proofs/model";
 import { ProofFigure } from "../proofs/ProofFigure";
@@ -27,7 +27,10 @@ function FedBy({ proof }: { proof: Proof }) {
       {facts.map((fact, at) => (
         <span key={fact}>
           {at > 0 && ", "}
-          <Link to={`/${site.slug}/style#fact-${rowOfFact(fact)}`} className="underline underline-offset-2">
+          <Link
+            to={`/${site.slug}/style#fact-${ROW_OF.get(fact)?.key ?? fact}`}
+            className="underline underline-offset-2"
+          >
             {t(`fact.${fact}.name`)}
           </Link>
         </span>

@@ -105,7 +105,7 @@ export function BoardView() {
       </div>
       <QueryBoundary query={pages}>
         {() => (
-          <div className="board flex flex-wrap gap-x-8 gap-y-8 border-t border-line px-6 py-6">
+          <div className="dotted flex flex-wrap gap-x-8 gap-y-8 border-t border-line px-6 py-6">
             {sides.map((side) => (
               <Side key={String(side.edition)} {...side} />
             ))}

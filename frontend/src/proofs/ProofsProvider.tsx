@@ -19,7 +19,12 @@ function readerFor(site: string, edition: number | null): ProofReader {
   const at = { params: { path: { site } } };
   return new ProofReader({
     proofs: ({ path, at: moment, typed, places }) =>
-      result<Proofs>(api.POST("/api/sites/{site}/proofs", { ...at, body: { path, at: moment, facts: edition === null ? typed : {}, places, edition } })),
+      result<Proofs>(
+        api.POST("/api/sites/{site}/proofs", {
+          ...at,
+          body: { path, at: moment, facts: edition === null ? typed : {}, places, edition },
+        }),
+      ),
     reach: ({ keys, typed }) =>
       result<Record<string, Reach>>(api.POST("/api/sites/{site}/reach", { ...at, body: { keys, facts: typed } })),
   });
@@ -78,12 +83,21 @@ export function useInView(row: Row, element: RefObject<HTMLElement | null>): voi
 }
 
 /** Has further places of a fact read while they are shown. */
-export function useMorePlaces(id: string, places: ReaderState["proofs"][string]["place"][], shown: boolean): void {
+export function useMorePlaces(
+  id: string,
+  places: ReaderState["proofs"][string]["place"][],
+  shown: boolean,
+  keys: string[] = [],
+): void {
   const reader = useReader();
   const asked = places.join(" ");
+  const told = keys.join(" ");
   useEffect(() => {
     if (!shown) return;
     const wanted = asked.split(" ").filter(Boolean) as typeof places;
-    return reader.view(`${id} more`, { places: wanted.map((place) => ({ place, home: false })), keys: [] });
-  }, [reader, id, asked, shown]);
+    return reader.view(`${id} more`, {
+      places: wanted.map((place) => ({ place, home: false })),
+      keys: told.split(" ").filter(Boolean),
+    });
+  }, [reader, id, asked, shown, told]);
 }

@@ -12,8 +12,7 @@ export function StrayNews({ site, revision }: { site: string; revision: number }
   const { t } = useTranslation();
   const found = useQuery({
     queryKey: ["sweep change", site, revision],
-    queryFn: () =>
-      result<StrayChanges>(api.GET("/api/sites/{site}/sweep/change", { params: { path: { site } } })),
+    queryFn: () => result<StrayChanges>(api.GET("/api/sites/{site}/sweep/change", { params: { path: { site } } })),
   }).data;
   if (!found || (found.made.length === 0 && found.ended === 0)) return null;
   const made = found.made.length;

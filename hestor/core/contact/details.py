@@ -3,6 +3,7 @@
 from collections.abc import Callable, Iterator, Sequence
 from typing import Any, TypeVar
 
+import regex
 from pydantic import BaseModel, ConfigDict, HttpUrl, TypeAdapter, ValidationError
 
 from hestor.core.errors import Problem
@@ -15,6 +16,7 @@ ON_PAGE = ("form", "card")
 """Those of a contact page alone."""
 _LABEL, _VALUE = Line(1, 60), Line(1, 120)
 _MOST, _LONGEST_ADDRESS = 12, 500
+_HOST = regex.compile(r"(?:[\p{L}\p{N}][\p{L}\p{M}\p{N}-]*\.)+[\p{L}\p{N}][\p{L}\p{M}\p{N}-]*")
 _WEB: TypeAdapter[HttpUrl] = TypeAdapter(HttpUrl)
 
 
@@ -78,7 +80,8 @@ def web_address(typed: str) -> str:
     text = typed.strip()
     read = _WEB.validate_python(text if "://" in text else f"https://{text.removeprefix('//')}")
     host = read.host or ""
-    is_name = "." in host and ":" not in host and not host.rpartition(".")[2].isdigit()
+    # Letters of any script, digits and hyphens, as names of hosts have them; each label begins with one.
+    is_name = bool(_HOST.fullmatch(host)) and not host.rpartition(".")[2].isdigit()
     if read.username or read.password or not is_name:
         raise ValueError(typed)
     full = str(read)

@@ -23,9 +23,9 @@ from hestor.core.sweep.style import Style
 from hestor.core.unsaid import Unsaid
 from hestor.press import Renderer
 from hestor.sites.models import Edition, Meant, Revision, Site, SweptPage
-from hestor.sites.selectors.states import UnlinkedPages, unlinked_draft
 from hestor.sites.selectors.still_to_say import still_to_say
 from hestor.sites.selectors.title_table import table_of
+from hestor.sites.selectors.unlinked import UnlinkedPages, unlinked_draft
 
 _AT_ONCE = 20
 _TITLES: frozenset[Kind] = frozenset(("title_repeats_name", "title_empty", "title_twin", "title_long"))

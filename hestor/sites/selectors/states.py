@@ -61,6 +61,10 @@ class StoredPages:
         self.revisions = revisions
         self._known = known
 
+    def of(self, revision: Revision) -> Page:
+        """A page as a revision says it, that was fetched with its text and identity."""
+        return self._page(revision)
+
     def _page(self, revision: Revision, trail: tuple[tuple[str, str], ...] = (), children: bool = False) -> Page:
         html, excerpt = _compiled(revision)
         return Page(
@@ -209,22 +213,6 @@ class StoredPages:
         return listed.order_by("path").values_list("path", "worded")
 
 
-class UnlinkedPages(StoredPages):
-    """Pages by themselves: without what leads from one to others, for whoever looks at each in its turn."""
-
-    def of(self, revision: Revision) -> Page:
-        """A page as a revision says it, that was fetched with its text and identity."""
-        return self._page(revision)
-
-    def around(self, post: Page) -> tuple[Named | None, Named | None]:
-        """No posts: each is looked at itself."""
-        return None, None
-
-    def children(self, path: str) -> Sequence[Page]:
-        """No pages, likewise."""
-        return ()
-
-
 class CachedPages(StoredPages):
     """Pages that are read once: for a draft whose facts are being typed, when the pages stay as they are."""
 
@@ -360,20 +348,6 @@ def draft_pages(site_id: int, pages_revision: int) -> CachedPages:
 def draft_of(site: Site, facts: Facts | None = None) -> StoredState:
     """The draft; ``facts`` stand in for its own while they are being typed."""
     return StoredState(site, facts or site.facts, draft_pages(site.pk, site.pages_revision))
-
-
-def unlinked_draft(site: Site) -> tuple[StoredState, UnlinkedPages]:
-    """The draft as it is swept, page by page."""
-    drafts = Revision.objects.in_draft_of(site.pk)
-    pages = UnlinkedPages(drafts, drafts)
-    return StoredState(site, site.facts, pages), pages
-
-
-def unlinked_edition(site: Site, edition: Edition) -> tuple[StoredState, UnlinkedPages]:
-    """An edition as it is swept, page by page."""
-    revisions = Revision.objects.in_edition_of(site.pk, edition.number)
-    pages = UnlinkedPages(revisions, revisions)
-    return StoredState(site, edition.facts, pages), pages
 
 
 def visible(site: Site, edition: Edition, now: datetime) -> RevisionQuerySet:

@@ -10,7 +10,8 @@ from hestor.core.sweep.own import OwnStray
 from hestor.press import Renderer
 from hestor.sites.models import Revision, Site
 from hestor.sites.selectors.consistency import Sweeping, house_of, own_page
-from hestor.sites.selectors.states import live_edition, unlinked_edition
+from hestor.sites.selectors.states import live_edition
+from hestor.sites.selectors.unlinked import unlinked_edition
 
 MOST_PAGES = 500
 """Of a site with more, only the pages that change are compared."""
