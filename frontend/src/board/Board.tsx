@@ -50,7 +50,7 @@ function Slot({ slot, fact }: { slot: BoardSlot; fact: string }) {
   const dims = fact !== "" && !showsFact(proof, fact) && !reach;
   return (
     <div className={`break-inside-avoid transition-opacity duration-100 ${dims ? "opacity-35" : ""}`}>
-      <ProofFigure at={key} fact={fact} variant={slot.variant} reach={reach} shows />
+      <ProofFigure at={key} fact={dims ? "" : fact} variant={slot.variant} reach={reach} shows />
       <FedBy proof={proof} />
     </div>
   );

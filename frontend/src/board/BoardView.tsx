@@ -84,7 +84,7 @@ export function BoardView() {
   return (
     <div className="min-h-[calc(100vh-60px)] bg-paper pb-8">
       <ViewHead title={t("view.proofs")} lead={t("board.lead")} />
-      <div className="flex flex-wrap items-center gap-x-5 gap-y-2.5 px-6 pb-4 print:hidden">
+      <div className="flex flex-wrap items-center gap-x-5 gap-y-2.5 px-6 pb-4 [&_label]:first-letter:uppercase print:hidden">
         {pages.data && <PageChoice pages={pages.data} path={path} onChoose={setPath} />}
         <Choice
           label={t("board.fact")}

@@ -7,14 +7,14 @@ export function LanguageChoice({ compact = false, className = "" }: { compact?: 
   const { i18n } = useTranslation();
   return (
     <label
-      className={`relative flex items-center gap-1.5 rounded-full text-soft has-focus-visible:outline-2 has-focus-visible:outline-act ${compact ? "max-sm:size-9 max-sm:justify-center" : ""} ${className}`}
+      className={`relative flex items-center gap-1.5 rounded-full text-soft has-focus-visible:outline-2 has-focus-visible:outline-act ${compact ? "max-2xl:size-9 max-2xl:justify-center" : ""} ${className}`}
     >
       <Languages size={18} aria-hidden className="flex-none" />
       <span className="unseen">Language · Sprache · Idioma · اللغة</span>
       <select
         value={spoken(i18n.language)}
         // Where room is short only the sign is seen; what is pressed is still the choice itself.
-        className={`max-w-24 rounded-sm bg-transparent py-1.5 text-ink ${compact ? "max-sm:absolute max-sm:inset-0 max-sm:opacity-0" : ""}`}
+        className={`max-w-24 rounded-sm bg-transparent py-1.5 text-ink ${compact ? "max-2xl:absolute max-2xl:inset-0 max-2xl:opacity-0" : ""}`}
         onChange={(event) => {
           const { value } = event.target;
           if (!isDeskLanguage(value)) return;

@@ -2,7 +2,7 @@ import type { DrawingProps } from "./drawing";
 import { Nowhere } from "./Nowhere";
 
 /** A month, its weeks beginning with the site's own first day; days with something on are marked. */
-export function CalendarDrawing({ proof, large }: DrawingProps) {
+export function CalendarDrawing({ proof, fact, large }: DrawingProps) {
   const names = proof.lines.filter((line) => line.role === "weekday");
   const days = proof.lines.filter((line) => line.role === "day" || line.role === "event");
   const month = proof.lines.find((line) => line.role === "month");
@@ -12,7 +12,7 @@ export function CalendarDrawing({ proof, large }: DrawingProps) {
       <p className={`mb-1 font-semibold ${large ? "text-xl" : "text-xs"}`}>{month?.text}</p>
       <div className="grid grid-cols-7 gap-x-1 gap-y-0.5">
         {names.map((line, index) => (
-          <span key={line.text} className={`truncate ${index === 0 ? "lit" : "text-soft"}`}>
+          <span key={line.text} className={`truncate ${index === 0 && fact ? "lit" : "text-soft"}`}>
             {line.text}
           </span>
         ))}
@@ -27,7 +27,7 @@ export function CalendarDrawing({ proof, large }: DrawingProps) {
 }
 
 /** An event as its page says it: its name, when it is, where. */
-export function EventDrawing({ proof, large }: DrawingProps) {
+export function EventDrawing({ proof, fact, large }: DrawingProps) {
   const [title, ...lines] = proof.lines;
   if (!title) return <Nowhere place="event" />;
   return (
@@ -38,7 +38,7 @@ export function EventDrawing({ proof, large }: DrawingProps) {
       <b className={`font-semibold ${large ? "text-xl" : "text-[13px]"}`}>{title.text}</b>
       {lines.map((line, index) => (
         <p key={index} className={`leading-snug ${index === 0 ? "" : "text-soft"}`}>
-          <span className={index === 0 ? "lit" : ""}>{line.text}</span>
+          <span className={index === 0 && fact ? "lit" : ""}>{line.text}</span>
         </p>
       ))}
     </div>

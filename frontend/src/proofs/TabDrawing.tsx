@@ -44,7 +44,7 @@ export function TabDrawing({ proof, fact, variant, iconUrl, large }: DrawingProp
 }
 
 /** The page among a list of kept ones. */
-export function BookmarkDrawing({ proof, iconUrl, large }: DrawingProps) {
+export function BookmarkDrawing({ proof, fact, iconUrl, large }: DrawingProps) {
   const size = large ? 24 : 16;
   const row = `flex items-center gap-2 ${large ? "py-2.5 text-lg" : "py-1 text-[11px]"}`;
   return (
@@ -59,7 +59,7 @@ export function BookmarkDrawing({ proof, iconUrl, large }: DrawingProps) {
           alt=""
           width={size}
           height={size}
-          className="flex-none outline-2 outline-offset-1 outline-mark"
+          className={`flex-none ${fact === "icon" ? "outline-2 outline-offset-1 outline-mark" : ""}`}
         />
         <span className={large ? "break-words" : "truncate"}>{lineOf(proof, "title").text}</span>
       </span>

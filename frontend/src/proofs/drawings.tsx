@@ -74,13 +74,13 @@ function Feed({ proof, fact, iconUrl, large }: DrawingProps) {
 }
 
 /** The dates of a page, each as it stands there. */
-function Dated({ proof, large }: DrawingProps) {
+function Dated({ proof, fact, large }: DrawingProps) {
   return (
     <div className={`proof grid gap-1.5 ${large ? "w-full p-6" : "w-[224px] px-3 py-2.5"}`}>
       <i aria-hidden className="h-1 w-1/2 rounded bg-line" />
       {proof.lines.map((line, index) => (
         <p key={index} dir="auto" className={large ? "text-lg" : "text-[11.5px] leading-snug"}>
-          <span className="lit">{line.text}</span>
+          <span className={fact ? "lit" : ""}>{line.text}</span>
         </p>
       ))}
       <i aria-hidden className="h-1 w-3/4 rounded bg-line" />

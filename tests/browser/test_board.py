@@ -1,0 +1,47 @@
+"""The board: every place at once, a fact lit where it lands, the draft beside what is live."""
+
+from playwright.sync_api import expect
+
+
+def test_a_fact_is_seen_where_it_lands_beside_what_is_live(server, people):
+    person = people(server).sign_in().open()
+    page = person.page
+    person.field("Name").fill("Quillmere Seed House")
+    expect(page.get_by_text("1 change kept")).to_be_visible()
+    page.get_by_role("link", name="Proofs").click()
+    board = page.get_by_role("region", name="Draft")
+    for place in (
+        "Browser tab",
+        "Page header",
+        "Search result",
+        "Footer",
+        "Month calendar",
+        "Message",
+        "Home screen",
+    ):
+        expect(board.get_by_text(place, exact=True).first).to_be_visible()
+    assert person.faults() == []
+    page.get_by_label("Show where it lands").select_option(label="Name")
+    expect(board.locator("mark", has_text="Quillmere Seed House").first).to_be_visible()
+    expect(board.get_by_role("figure").filter(has_text="Browser tab").first).to_contain_text("pages")
+    page.get_by_label("Read from").select_option(label="both, side by side")
+    live = page.get_by_role("region", name="Live, edition")
+    expect(live.get_by_role("figure").filter(has_text="Page header").first).to_contain_text("Quillmere Seed Library")
+    expect(board.get_by_role("figure").filter(has_text="Page header").first).to_contain_text("Quillmere Seed House")
+    board.get_by_role("link", name="Description", exact=True).first.click()
+    expect(person.fact("Description")).to_be_visible()
+
+
+def test_by_keyboard_on_a_phone_in_the_dark_at_another_moment(server, people):
+    person = people(server, width=390, dark=True).sign_in()
+    person.open(view="proofs")
+    page = person.page
+    board = page.get_by_role("region", name="Draft")
+    expect(board.get_by_text("© 2019–2026")).to_be_visible()
+    page.get_by_label("as on").fill("2027-01-02T10:00")
+    expect(board.get_by_text("© 2019–2027")).to_be_visible()
+    figure = board.get_by_role("button", name="to be seen large").first
+    figure.press("Enter")
+    expect(board.get_by_role("button", name="make it small again").first).to_be_visible()
+    assert person.overflows() == 0
+    assert person.faults() == []
