@@ -78,11 +78,6 @@ def _clock(page: Page, server: Server) -> None:
     row.get_by_role("region", name="With Zürich").wait_for()
     page.evaluate("document.getElementById('language').scrollIntoView()")
     _shot(page, "town")
-    page.goto(f"{server.desk}/quillmere/pages")
-    page.get_by_role("button", name="Monthly swap").click()
-    page.get_by_role("region", name="When and where").get_by_role("list").first.wait_for()
-    page.get_by_role("region", name="When and where").evaluate("it => scrollTo(0, it.offsetTop - 330)")
-    _shot(page, "event")
     page.get_by_label("Language · Sprache").select_option("ar")
     page.goto(f"{server.desk}/narjis/style")
     page.locator("[data-field=name]").wait_for()
@@ -102,6 +97,17 @@ def _contact(page: Page, server: Server) -> None:
     _shot(page, "mail-tray")
 
 
+def _agreement(page: Page, server: Server) -> None:
+    page.goto(f"{server.desk}/quillmere/consistency")
+    page.get_by_text("pages agree").wait_for()
+    _shot(page, "consistency")
+    page.goto(f"{server.desk}/quillmere/proofs")
+    page.get_by_label("Show where it lands").select_option(label="Tagline")
+    page.get_by_label("Read from").select_option(label="both, side by side")
+    page.get_by_role("region", name="Live, edition").get_by_role("figure").first.wait_for()
+    _shot(page, "proofs")
+
+
 def _desk(browser: Browser, server: Server) -> None:
     with _page(browser) as page:
         _sign_in(page, server)
@@ -111,9 +117,9 @@ def _desk(browser: Browser, server: Server) -> None:
         page.locator("[data-field=name]").focus()
         page.evaluate("scrollTo(0, 0)")
         _shot(page, "house-style")
-        for view in ("review", "editions"):
-            page.goto(f"{server.desk}/quillmere/{view}")
-            _shot(page, view)
+        page.goto(f"{server.desk}/quillmere/review")
+        _shot(page, "review")
+        _agreement(page, server)
         _words(page, server)
         _brand(page, server)
         _contact(page, server)

@@ -102,6 +102,7 @@ def test_a_proof_opens_large_where_it_stands(server, people):
     expect(person.page.get_by_role("dialog")).to_have_count(0)
     assert proof.bounding_box()["width"] > 2 * small
     opener.press("Enter")
+    expect(opener).to_have_attribute("aria-expanded", "false")
     assert proof.bounding_box()["width"] == small
 
 
