@@ -6,8 +6,17 @@ from django.http import HttpRequest, HttpResponse
 from ninja import Router, Status
 
 from hestor import clock
-from hestor.api.auth import given_revision, signed_in, site_for
-from hestor.api.schemas import EditionOut, Identifier, ProblemOut, PublishedOut, RestoredOut
+from hestor.api.auth import given_revision, needed_revision, signed_in, site_for
+from hestor.api.schemas import (
+    ComparedOut,
+    EditionName,
+    EditionOut,
+    Identifier,
+    PartIn,
+    ProblemOut,
+    PublishedOut,
+    RestoredOut,
+)
 from hestor.api.words import changes_out
 from hestor.core.changes import Change
 from hestor.core.roles import Action
@@ -15,7 +24,9 @@ from hestor.sites.models import Edition, Site
 from hestor.sites.selectors import previews
 from hestor.sites.selectors.addresses import base_of
 from hestor.sites.selectors.changes import count_changes
+from hestor.sites.selectors.comparison import compared
 from hestor.sites.selectors.states import live_edition
+from hestor.sites.services import parts_of_editions
 from hestor.sites.services.publishing import publish, restore
 
 router = Router(tags=["editions"])
@@ -29,6 +40,7 @@ def _values(site: Site, edition: Edition, live: int) -> dict[str, Any]:
         "by": edition.by.shown_name if edition.by else "",
         "live": edition.number == live,
         "name": edition.facts.name,
+        "label": edition.label,
         "changes": changes_out(Change.parse(change) for change in edition.changes),
         "preview_url": previews.link(site, edition.number),
     }
@@ -62,5 +74,35 @@ def bring_back(request: HttpRequest, site: str, number: Identifier) -> RestoredO
     """Makes the draft say what an edition said; nothing is published."""
     found = site_for(request, site, Action.EDIT)
     after = restore(found.pk, number, given_revision(request))
+    keys, pages = count_changes(after, live_edition(after))
+    return RestoredOut(number=number, revision=after.revision, changed=list(keys), changed_pages=pages)
+
+
+@router.patch("/sites/{site}/editions/{number}", response={200: EditionOut, 404: ProblemOut, 422: ProblemOut})
+def name(request: HttpRequest, site: str, number: Identifier, given: EditionName) -> EditionOut:
+    """Calls an edition something at the desk, so that it is found again; what was published is not altered."""
+    found = site_for(request, site, Action.EDIT)
+    return EditionOut(**_values(found, parts_of_editions.name(found, number, given.label), found.live_number))
+
+
+@router.get("/sites/{site}/editions/{number}/compared", response={200: ComparedOut, 404: ProblemOut})
+def compare(request: HttpRequest, site: str, number: Identifier, other: Identifier) -> ComparedOut:
+    """What edition ``other`` says otherwise than this one: facts, then pages."""
+    found = site_for(request, site, Action.VIEW)
+    return ComparedOut(one=number, other=other, changes=changes_out(compared(found, number, other)))
+
+
+@router.post(
+    "/sites/{site}/editions/{number}/restore-part",
+    response={200: RestoredOut, 404: ProblemOut, 412: ProblemOut, 422: ProblemOut},
+)
+def bring_part_back(request: HttpRequest, site: str, number: Identifier, given: PartIn) -> RestoredOut:
+    """Makes the draft say one fact, or one page, as an edition said it; nothing is published."""
+    found = site_for(request, site, Action.EDIT)
+    revision = needed_revision(request)
+    if given.fact:
+        after = parts_of_editions.bring_back_fact(found, number, given.fact, revision)
+    else:
+        after = parts_of_editions.bring_back_page(found.pk, number, given.page, revision)
     keys, pages = count_changes(after, live_edition(after))
     return RestoredOut(number=number, revision=after.revision, changed=list(keys), changed_pages=pages)

@@ -275,8 +275,30 @@ class EditionOut(Schema):
     by: str
     live: bool
     name: str
+    label: str
     changes: list[ChangeOut]
     preview_url: str
+
+
+class EditionName(Strict):
+    """What an edition is called at the desk; empty for nothing."""
+
+    label: str
+
+
+class ComparedOut(Schema):
+    """What one edition says otherwise than another: ``old`` is what ``one`` said, ``new`` what ``other`` said."""
+
+    one: int
+    other: int
+    changes: list[ChangeOut]
+
+
+class PartIn(Strict):
+    """What of an edition is wanted back: one fact by its key, or one page by the path that it had."""
+
+    fact: str = ""
+    page: str = ""
 
 
 class PublishedOut(EditionOut):

@@ -77,13 +77,17 @@ class Membership(models.Model):
 
 
 class Edition(models.Model):
-    """One published state of a site. Written once; its pages are the revisions that span its number."""
+    """One published state of a site. Written once; its pages are the revisions that span its number.
+
+    ``label`` is what it is called at the desk, which may change.
+    """
 
     site = models.ForeignKey(Site, on_delete=models.CASCADE, related_name="editions")
     number = models.PositiveIntegerField()
     facts_document = models.JSONField()
     changes = models.JSONField(default=list)
     published = models.DateTimeField()
+    label = models.CharField(max_length=80, blank=True)
     by = models.ForeignKey(settings.AUTH_USER_MODEL, on_delete=models.SET_NULL, null=True)
 
     class Meta:

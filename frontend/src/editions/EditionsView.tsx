@@ -13,6 +13,8 @@ import { ErrorNotice } from "../ui/ErrorNotice";
 import { Notice } from "../ui/Notice";
 import { ViewHead } from "../ui/ViewHead";
 import { useEditions, useRestore } from "./api";
+import { Compared } from "./Compared";
+import { EditionName } from "./EditionName";
 
 function Actions({ edition, site, restore }: { edition: Edition; site: Site; restore: ReturnType<typeof useRestore> }) {
   const { t } = useTranslation();
@@ -42,11 +44,13 @@ function Actions({ edition, site, restore }: { edition: Edition; site: Site; res
 
 function EditionRow({
   edition,
+  editions,
   site,
   named,
   restore,
 }: {
   edition: Edition;
+  editions: Edition[];
   site: Site;
   named: boolean;
   restore: ReturnType<typeof useRestore>;
@@ -71,6 +75,7 @@ function EditionRow({
           <br />
           {t("editions.by", { name: edition.by || t("editions.nobody") })}
         </p>
+        <EditionName edition={edition} site={site.slug} edits={site.role !== "viewer"} />
       </div>
       <div className="min-w-0">
         <p className="mb-1.5 font-semibold">
@@ -84,6 +89,7 @@ function EditionRow({
           <ChangeList changes={edition.changes} tense="after" />
         </details>
         <Actions edition={edition} site={site} restore={restore} />
+        <Compared edition={edition} editions={editions} />
       </div>
     </li>
   );
@@ -144,6 +150,7 @@ export function EditionsView() {
                   <EditionRow
                     key={edition.number === named.number ? named.visit : edition.number}
                     edition={edition}
+                    editions={pages.flatMap((part) => part.editions)}
                     site={site}
                     named={edition.number === named.number}
                     restore={restore}

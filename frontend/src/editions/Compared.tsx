@@ -1,0 +1,109 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useId, useState } from "react";
+import { useTranslation } from "react-i18next";
+import { api, result, type Change, type Edition, type Schemas } from "../api/client";
+import { useSite, useStore } from "../draft/hooks";
+import { ChangeList } from "../review";
+import { ErrorNotice } from "../ui/ErrorNotice";
+import { QueryBoundary } from "../ui/QueryBoundary";
+
+/** Brings one fact, or one page, of an edition back into the draft. */
+function usePart(site: string, number: number) {
+  const queries = useQueryClient();
+  const store = useStore();
+  return useMutation({
+    mutationFn: async (body: Schemas["PartIn"]) => {
+      await store.flush();
+      return result<Schemas["RestoredOut"]>(
+        api.POST("/api/sites/{site}/editions/{number}/restore-part", {
+          params: { path: { site, number } },
+          headers: { "If-Match": String(store.facts.state.meta.revision) },
+          body,
+        }),
+      );
+    },
+    onSettled: () => queries.invalidateQueries({ predicate: ({ queryKey }) => queryKey[0] !== "session" }),
+  });
+}
+
+function Back({ change, number }: { change: Change; number: number }) {
+  const { t } = useTranslation();
+  const part = usePart(useSite().slug, number);
+  // What an edition did not have, or what is private, can't come back from it.
+  if (change.kind === "page_added") return <span />;
+  const wanted = change.kind === "fact" ? { fact: change.key, page: "" } : { fact: "", page: change.key };
+  return (
+    <span>
+      {part.data ? (
+        <span role="status" className="text-soft">
+          {t("editions.partBack")}
+        </span>
+      ) : (
+        <button type="button" className="act-link text-start" disabled={part.isPending} onClick={() => part.mutate(wanted)}>
+          {t("editions.bringPart", { number })}
+          <span className="unseen"> {change.kind === "fact" ? change.name : change.key}</span>
+        </button>
+      )}
+      <ErrorNotice error={part.error} />
+    </span>
+  );
+}
+
+function Changes({ one, other }: { one: number; other: number }) {
+  const { t } = useTranslation();
+  const site = useSite();
+  const found = useQuery({
+    queryKey: ["compared", site.slug, one, other],
+    queryFn: () =>
+      result<Schemas["ComparedOut"]>(
+        api.GET("/api/sites/{site}/editions/{number}/compared", {
+          params: { path: { site: site.slug, number: one }, query: { other } },
+        }),
+      ),
+  });
+  return (
+    <QueryBoundary query={found}>
+      {({ changes }) =>
+        changes.length === 0 ? (
+          <p className="py-3 text-soft">{t("editions.same")}</p>
+        ) : site.role === "viewer" ? (
+          <ChangeList changes={changes} tense="after" />
+        ) : (
+          <ChangeList changes={changes} tense="after" aside={(change) => <Back change={change} number={one} />} />
+        )
+      }
+    </QueryBoundary>
+  );
+}
+
+/** What another edition says otherwise than this one; each difference can be brought back by itself. */
+export function Compared({ edition, editions }: { edition: Edition; editions: Edition[] }) {
+  const { t } = useTranslation();
+  const id = useId();
+  const others = editions.filter((one) => one.number !== edition.number);
+  const [other, setOther] = useState<number | null>(null);
+  if (others.length === 0) return null;
+  return (
+    <>
+      <p className="mt-1.5 flex flex-wrap items-center gap-2">
+        <label htmlFor={id} className="text-soft">
+          {t("editions.compare")} <span className="unseen">{edition.number}</span>
+        </label>
+        <select
+          id={id}
+          value={other ?? ""}
+          onChange={(event) => setOther(event.target.value ? Number(event.target.value) : null)}
+          className="max-w-60 rounded-sm border border-soft bg-paper px-1.5 py-1 text-ink"
+        >
+          <option value="">{t("editions.noOther")}</option>
+          {others.map((one) => (
+            <option key={one.number} value={one.number}>
+              {[t("editions.number", { number: one.number }), one.label].filter(Boolean).join(" · ")}
+            </option>
+          ))}
+        </select>
+      </p>
+      {other !== null && <Changes one={edition.number} other={other} />}
+    </>
+  );
+}
