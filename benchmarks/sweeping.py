@@ -9,7 +9,7 @@ from pathlib import Path
 from statistics import median
 from threading import Event, Thread
 
-from benchmarks.figures import Figure, p95
+from benchmarks.figures import Figure, p95, times
 from benchmarks.sites import LARGE, fill
 from hestor.core.sweep.files import Files
 from hestor.core.sweep.folder import sweep
@@ -18,6 +18,7 @@ from hestor.core.sweep.zipped import unpack
 from tests.api.test_check import zipped
 from tests.support.labelled import Sown, scores, sites
 from tests.support.server import Caller, Server, make_data
+from tests.sweep.test_hostile import PIECES, swept
 
 _SITE = f"bench-{LARGE}"
 _PAGES, _ZIPPED = 1_000, 500
@@ -114,8 +115,20 @@ def _own(server: Server) -> Iterator[Figure]:
     yield Figure("sweep again after one page changed, ratio to the first", median(again) / first, "", 1 / 50)
 
 
+def _longer() -> float:
+    """How many times longer a page takes that is ten times as long, made of the piece for which it is worst."""
+    worst = 0.0
+    for piece in PIECES:
+        short = median(times(lambda _, piece=piece: swept(piece, 400), 3, warm=1))
+        long = median(times(lambda _, piece=piece: swept(piece, 4_000), 1, warm=0))
+        # Of what takes hardly any time only the noise would be told.
+        worst = max(worst, long / max(short, 20.0))
+    return worst
+
+
 def measure() -> Iterator[Figure]:
     """All figures of this part."""
+    yield Figure("sweep of a page ten times longer, the worst of its pieces", _longer(), "times", 12)
     yield Figure(f"sweep of {_PAGES} pages, ratio to bare parsing", _ratio(), "", 3)
     yield Figure(f"somebody's ZIP of {_ZIPPED} pages", _foreign(), "s", 10)
     found = scores(sites())

@@ -25,6 +25,8 @@ from hestor.core.sweep.zipped import Unpacked, unpack
 
 router = Router(tags=["someone else's pages"])
 _MOST_SHOWN = 5_000
+# More takes longer than a call may; the command line takes any number.
+_MOST_HTML = 20_000_000
 
 
 class FoundStray(Schema):
@@ -59,6 +61,9 @@ class CheckOut(Schema):
 def _opened(file: UploadedFile) -> Unpacked:
     """Raises InvalidInput for what is no ZIP, or holds no page."""
     found = unpack(file.read())
+    size = sum(len(raw) for name, raw in found.files.items() if is_page(name))
+    if size > _MOST_HTML:
+        raise InvalidInput([Problem("file", "zip_pages_large", {"most": _MOST_HTML // 1_000_000})])
     if not any(is_page(name) for name in found.files):
         raise InvalidInput(list(found.problems) or [Problem("file", "zip_without_pages")])
     return found

@@ -44,7 +44,10 @@ def test_any_two_are_held_beside_each_other(desk, three):
         ("page_added", "/new/", "", "New"), ("page_removed", "/about/people/", "People", ""),
     }  # fmt: skip
     back = desk.get(f"{URL}/3/compared?other=1").json()["changes"]
-    assert {(one["key"], one["old"]) for one in back if one["kind"] == "fact"} == {("tagline", "Lend"), ("name", "Seed House")}
+    assert {(one["key"], one["old"]) for one in back if one["kind"] == "fact"} == {
+        ("tagline", "Lend"),
+        ("name", "Seed House"),
+    }
     assert desk.get(f"{URL}/2/compared?other=2").json()["changes"] == []
     assert desk.get(f"{URL}/2/compared?other=9").status_code == 404
 

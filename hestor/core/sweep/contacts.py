@@ -21,6 +21,8 @@ EMAIL = regex.compile(
     r"(?<![\p{L}\p{N}._%+/=@-])[\p{L}\p{N}][\p{L}\p{M}\p{N}._%+-]*@(?:[\p{L}\p{N}](?:[\p{L}\p{M}\p{N}-]*[\p{L}\p{N}])?\.)+[\p{L}]{2,}"
 )
 _MOST_OF_ADDRESS = 120
+# A passage that is longer tells no number in its far end.
+_LONGEST_BLOCK = 4_000
 _FOR_ALL = frozenset(
     "info contact contacts hello hi hey mail email office team admin post enquiries inquiries enquiry ask support help "
     "webmaster web general reception kontakt hallo buero büro anfrage anfragen post service verein laden werkstatt "
@@ -158,7 +160,7 @@ def _is_ours(source: Source, said: Said) -> bool:
 
 def _words_of_link(source: Source, at: int) -> str:
     """What the link says in which an address stands, and the words before it in its line."""
-    link = next((one for one in source.all("a", "area") if one.start <= at < one.end), None)
+    link = source.link_at(at)
     if link is None:
         return ""
     before = source.text[max(0, link.start - 120) : link.start]
@@ -174,7 +176,7 @@ def _is_history(source: Source, said: Said) -> bool:
 
 def _is_known_domain(source: Source, domain: str) -> bool:
     """Whether the page links to the site of an address: then it is somebody's whom the page speaks of."""
-    return any(f"//{domain}" in one.get("href") or f"//www.{domain}" in one.get("href") for one in source.all("a"))
+    return domain in source.linked_hosts
 
 
 def _stray(source: Source, kind: Kind, said: Said, should: str, sure: float) -> Stray:
@@ -257,7 +259,7 @@ def _numbers_on(source: Source, country: str) -> Iterator[tuple[int, int, str]]:
         block = source.block_at(found.start())
         if block.start != seen:
             seen = block.start
-            for start, end, value in _numbers_in(source.words_of(block), country):
+            for start, end, value in _numbers_in(source.words_of(block)[:_LONGEST_BLOCK], country):
                 yield seen + start, seen + end, value
 
 

@@ -20,6 +20,8 @@ _SITE_WIDE = frozenset(("footer", "header"))
 _NOT_READ = frozenset(("structured", "hint", "head", "title"))
 _CELLS = frozenset(("td", "th", "dt", "dd"))
 _LONGEST_DAYS = 40
+# A passage that is longer tells no hours in its far end.
+_LONGEST_BLOCK = 4_000
 _NEAR = 240
 _OTHERS = regex.compile(
     r"(?<![\p{L}])(?:workshop|class|course|meeting|talk|swap|market|concert|lesson|session|event|exam|bus|train|kurs|treffen|vortrag|markt|konzert|"
@@ -61,7 +63,7 @@ def said_on(source: Source, tag: str) -> tuple[WrittenHours, ...]:
         block = source.block_at(at)
         if block.start not in found and block.place not in _NOT_READ:
             begin = _begin(source, block)
-            text = source.flat[begin : block.end].replace(BETWEEN, " ")
+            text = source.flat[begin : min(block.end, begin + _LONGEST_BLOCK)].replace(BETWEEN, " ")
             found[block.start] = tuple(one.moved(begin) for one in hours_in(text, tag))
     return tuple(one for said in found.values() for one in said if _is_opening(source, one))
 

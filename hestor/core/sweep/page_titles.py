@@ -16,6 +16,10 @@ from hestor.core.text import lines, widths
 _APART = regex.compile(r"\s+[-–—|·•:»«/]+\s+|:\s+")
 
 
+# What is longer is no title, and is said to be too long.
+_LONGEST = 500
+
+
 @dataclass(frozen=True)
 class Titled:
     """What the pages of a site are compared by: a title with where it stands, and whether the page counts.
@@ -82,12 +86,12 @@ def of_page(source: Source, style: Style, home: str) -> Iterator[Stray]:
         yield Stray("title_empty", source.path, "title", start, end, folded(said), should, 0.95, mend)
         return
     shown = title
-    if _times(name, title) > 1:
+    if len(title) <= _LONGEST and _times(name, title) > 1:
         shown = once(title, name)
         yield Stray("title_repeats_name", source.path, "title", start, end, title, shown, 0.95, "replace")
     # A title that is long only for saying the name twice is mended with that.
     if widths.width(shown, titles.SEARCH_SIZE) > titles.SEARCH_CUT:
-        short = _shorter(title, name)
+        short = _shorter(title, name) if len(title) <= _LONGEST else ""
         mend = mend_if(short)
         yield Stray("title_long", source.path, "title", start, end, title, short, 0.9, mend)
 

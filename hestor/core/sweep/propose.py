@@ -18,6 +18,7 @@ from hestor.core.text import lines
 
 _WEIGHTS = {"og:site_name": 3.0, "application-name": 2.0, "structured": 3.0, "header": 1.5, "title": 1.0, "footer": 1.0}
 _SHARE = 0.3
+_LONGEST_TITLE = 500
 # What most pages agree on shows in so many, taken evenly.
 _ENOUGH = 100
 
@@ -67,7 +68,7 @@ def _tagline(pages: Sequence[Page], name: str) -> str:
     """What stands beside the name on the home page's title or in every header, and is not the name."""
     home = home_of([page.source.path for page in pages])
     source = next((page.source for page in pages if page.source.path == home), None)
-    if source is None or not name:
+    if source is None or not name or len(source.title) > _LONGEST_TITLE:
         return ""
     title = source.title
     for start, end in lines.occurrences(name, title, match_case=False):

@@ -24,6 +24,10 @@ _ENDS = {
     "li": ("li",), "dt": ("dt", "dd"), "dd": ("dt", "dd"), "option": ("option",), "tr": ("tr", "td", "th"),
     "td": ("td", "th"), "th": ("td", "th"), "body": ("head",), "tbody": ("thead", "tbody", "tr", "td", "th"),
 }  # fmt: skip
+# What a list or a table within them does not end.
+_HOLDING = frozenset("table ul ol dl div section article body button select".split())
+# Nobody writes deeper; what is, is read as if it stood at this depth.
+_DEEPEST = 400
 _ENDS_P = frozenset(
     "address article aside blockquote details div dl fieldset figcaption figure footer form h1 h2 h3 h4 h5 h6 header "
     "hgroup hr main menu nav ol p pre search section table ul".split()
@@ -109,7 +113,7 @@ class _Reader(HTMLParser):
             self._end_block()
         if values:
             self._remember(tag, values, element)
-        if closed:
+        if closed or len(self._stack) > _DEEPEST:
             element.closes = element.end
             return
         above = self._stack[-1]
@@ -145,14 +149,16 @@ class _Reader(HTMLParser):
         return _PLACES.get(tag, place)
 
     def _end_of(self, tags: tuple[str, ...], at: int) -> None:
-        """Ends the innermost open element of some names, if nothing that holds others stands between."""
+        """Ends the open elements of some names, if nothing that holds others stands between."""
+        outermost = 0
         for depth in range(len(self._stack) - 1, 0, -1):
             tag = self._stack[depth].tag
             if tag in tags:
-                self._close(depth, at)
-                return
-            if tag in ("table", "ul", "ol", "dl", "div", "section", "article", "body", "td", "th", "button", "select"):
-                return
+                outermost = depth
+            elif tag in _HOLDING:
+                break
+        if outermost:
+            self._close(outermost, at)
 
     def _close(self, depth: int, at: int) -> None:
         ended = self._stack[depth:]

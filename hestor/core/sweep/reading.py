@@ -13,6 +13,7 @@ from hestor.core.sweep.written_dates import Written, dates_in
 from hestor.core.sweep.written_hours import WrittenHours
 
 _APART = regex.compile(r"\s+[-–—|·•:»]+\s+|\s*[|»]\s*|:\s+")
+_LONGEST_NAME = 120
 _SITE_WIDE = frozenset(("header", "footer", "menu"))
 
 
@@ -59,7 +60,11 @@ def _structured_names(source: Source) -> Iterator[str]:
 
 
 def names_on(source: Source) -> Iterator[tuple[str, str]]:
-    """What may be the site's name, and where it says so, each place once."""
+    """What may be the site's name, and where it says so, each place once; no name is longer than a line."""
+    return ((where, said) for where, said in _names_on(source) if len(said) <= _LONGEST_NAME)
+
+
+def _names_on(source: Source) -> Iterator[tuple[str, str]]:
     for name in ("og:site_name", "application-name"):
         if said := source.meta(name):
             yield name, said

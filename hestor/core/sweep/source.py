@@ -187,6 +187,26 @@ class Source:
         return folded(self.words_of(self.title_block)) if self.title_block else ""
 
     @cached_property
+    def linked_hosts(self) -> frozenset[str]:
+        """The hosts that the page links to, with and without www."""
+        found = {
+            href.partition("//")[2].partition("/")[0].lower()
+            for one in self.all("a")
+            if "//" in (href := one.get("href"))
+        }
+        return frozenset(found | {host.removeprefix("www.") for host in found})
+
+    @cached_property
+    def _link_starts(self) -> list[int]:
+        return [one.start for one in self.all("a")]
+
+    def link_at(self, at: int) -> Element | None:
+        """The link whose start tag a position of the file is in."""
+        number = bisect_right(self._link_starts, at) - 1
+        found = self.by_tag["a"][number] if number >= 0 else None
+        return found if found and at < found.end else None
+
+    @cached_property
     def leads_on(self) -> bool:
         """Whether the page only sends visitors to another one (HTML, 4.2.5.3)."""
         return any(

@@ -3,6 +3,7 @@
 import re
 from collections.abc import Iterator
 from functools import lru_cache
+from itertools import islice
 
 import regex
 
@@ -95,6 +96,8 @@ _WORDS = _either(_FILLER, _SAYINGS)
 _PHRASES = _either(_NOUNS)
 _ANY_WORD = regex.compile(r"[\p{L}\p{N}]+(?:['’]\p{L}+)?")
 _MOSTLY = 0.4
+# A page with more of them is not read by anybody; it is enough to know.
+_MOST = 300
 _TO_FILL = regex.compile(
     "|".join(f"(?:{line})" for line in (_MARKS + _UNFILLED + _EXAMPLES).split("\n") if line), regex.IGNORECASE
 )
@@ -137,7 +140,7 @@ def starter_texts(source: Source) -> Iterator[Stray]:
     seen: list[tuple[int, int]] = []
     telling = source.vocabulary & _TELLING
     for pattern, sure in ((_WORDS, 0.95), (_TO_FILL, 0.9), (_PHRASES, 0.8)):
-        for found in _found(pattern, source.flat, telling):
+        for found in islice(_found(pattern, source.flat, telling), _MOST):
             start, end = found.span()
             block = source.block_at(start)
             # A title that says nothing is a stray of its own.
