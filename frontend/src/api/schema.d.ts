@@ -742,6 +742,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{site}/editions/{number}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        /**
+         * Name
+         * @description Calls an edition something at the desk, so that it is found again; what was published is not altered.
+         */
+        patch: operations["hestor_api_editions_name"];
+        trace?: never;
+    };
+    "/api/sites/{site}/editions/{number}/compared": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Compare
+         * @description What edition ``other`` says otherwise than this one: facts, then pages.
+         */
+        get: operations["hestor_api_editions_compare"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{site}/editions/{number}/restore": {
         parameters: {
             query?: never;
@@ -756,6 +796,26 @@ export interface paths {
          * @description Makes the draft say what an edition said; nothing is published.
          */
         post: operations["hestor_api_editions_bring_back"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/editions/{number}/restore-part": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Bring Part Back
+         * @description Makes the draft say one fact, or one page, as an edition said it; nothing is published.
+         */
+        post: operations["hestor_api_editions_bring_part_back"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2288,6 +2348,18 @@ export interface components {
             preview_url: string;
         };
         /**
+         * ComparedOut
+         * @description What one edition says otherwise than another: ``old`` is what ``one`` said, ``new`` what ``other`` said.
+         */
+        ComparedOut: {
+            /** Changes */
+            changes: components["schemas"]["ChangeOut"][];
+            /** One */
+            one: number;
+            /** Other */
+            other: number;
+        };
+        /**
          * ContactPageIn
          * @description Which page to add.
          */
@@ -2569,6 +2641,14 @@ export interface components {
             source: "drawn";
         };
         /**
+         * EditionName
+         * @description What an edition is called at the desk; empty for nothing.
+         */
+        EditionName: {
+            /** Label */
+            label: string;
+        };
+        /**
          * EditionOut
          * @description A published state: who, when and what.
          */
@@ -2577,6 +2657,8 @@ export interface components {
             by: string;
             /** Changes */
             changes: components["schemas"]["ChangeOut"][];
+            /** Label */
+            label: string;
             /** Live */
             live: boolean;
             /** Name */
@@ -4424,6 +4506,8 @@ export interface components {
             by: string;
             /** Changes */
             changes: components["schemas"]["ChangeOut"][];
+            /** Label */
+            label: string;
             /** Live */
             live: boolean;
             /** Name */
@@ -7354,6 +7438,103 @@ export interface operations {
             };
         };
     };
+    hestor_api_editions_name: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EditionName"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EditionOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_editions_compare: {
+        parameters: {
+            query: {
+                other: number;
+            };
+            header?: never;
+            path: {
+                site: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ComparedOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
     hestor_api_editions_bring_back: {
         parameters: {
             query?: never;
@@ -7386,6 +7567,69 @@ export interface operations {
             };
             /** @description Precondition Failed */
             412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_editions_bring_part_back: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PartIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RestoredOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -55,7 +55,7 @@ function Views({ site }: { site: Site }) {
         <NavLink
           key={view}
           to={`/${site.slug}/${view}`}
-          className="rounded-full px-2.5 py-2 font-medium 2xl:px-3 whitespace-nowrap text-soft hover:text-ink aria-[current=page]:bg-board aria-[current=page]:text-ink"
+          className="rounded-full px-2.5 py-2 font-medium xl:px-2 2xl:px-3 whitespace-nowrap text-soft hover:text-ink aria-[current=page]:bg-board aria-[current=page]:text-ink"
         >
           {t(`view.${view}`)}
           {view === "mail" && <Waiting site={site} />}
@@ -110,12 +110,12 @@ function Kept({ site }: { site: Site }) {
 
 export function TopBar({ site, sites, person }: Props) {
   return (
-    <header className="sticky top-0 z-30 flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line bg-paper px-3 py-2 sm:px-5 xl:h-15 xl:flex-nowrap xl:gap-x-3 xl:py-0">
+    <header className="sticky top-0 z-30 flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line bg-paper px-3 py-2 sm:px-5 xl:h-15 xl:flex-nowrap xl:gap-x-2 2xl:gap-x-4 xl:py-0">
       <span className="max-sm:hidden">
         <Glyph />
       </span>
       <SiteSwitcher site={site} sites={sites} mayMakeSites={person.may_make_sites} />
-      <i aria-hidden className="h-8 w-px bg-line max-xl:hidden" />
+      <i aria-hidden className="h-8 w-px bg-line max-2xl:hidden" />
       <i aria-hidden className="order-1 basis-full xl:hidden" />
       <Views site={site} />
       <Find />

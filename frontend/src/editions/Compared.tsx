@@ -39,7 +39,12 @@ function Back({ change, number }: { change: Change; number: number }) {
           {t("editions.partBack")}
         </span>
       ) : (
-        <button type="button" className="act-link text-start" disabled={part.isPending} onClick={() => part.mutate(wanted)}>
+        <button
+          type="button"
+          className="act-link text-start"
+          disabled={part.isPending}
+          onClick={() => part.mutate(wanted)}
+        >
           {t("editions.bringPart", { number })}
           <span className="unseen"> {change.kind === "fact" ? change.name : change.key}</span>
         </button>
