@@ -11,8 +11,8 @@ from hestor.api.schemas import (
     ComparedOut,
     EditionName,
     EditionOut,
+    EditionPartIn,
     Identifier,
-    PartIn,
     ProblemOut,
     PublishedOut,
     RestoredOut,
@@ -96,7 +96,7 @@ def compare(request: HttpRequest, site: str, number: Identifier, other: Identifi
     "/sites/{site}/editions/{number}/restore-part",
     response={200: RestoredOut, 404: ProblemOut, 412: ProblemOut, 422: ProblemOut},
 )
-def bring_part_back(request: HttpRequest, site: str, number: Identifier, given: PartIn) -> RestoredOut:
+def bring_part_back(request: HttpRequest, site: str, number: Identifier, given: EditionPartIn) -> RestoredOut:
     """Makes the draft say one fact, or one page, as an edition said it; nothing is published."""
     found = site_for(request, site, Action.EDIT)
     revision = needed_revision(request)

@@ -294,7 +294,7 @@ class ComparedOut(Schema):
     changes: list[ChangeOut]
 
 
-class PartIn(Strict):
+class EditionPartIn(Strict):
     """What of an edition is wanted back: one fact by its key, or one page by the path that it had."""
 
     fact: str = ""

@@ -10,7 +10,9 @@ def test_two_editions_are_compared_and_one_fact_comes_back(server, people):
     page.get_by_role("button", name="Give it a name 2").click()
     page.keyboard.type("Before the summer")
     page.keyboard.press("Enter")
-    expect(page.get_by_text("Before the summer").first).to_be_visible()
+    expect(
+        page.get_by_role("listitem").filter(has_text="Edition 2").get_by_text("Before the summer", exact=True).first
+    ).to_be_visible()
     page.get_by_label("What another edition says otherwise 1", exact=True).select_option(label="Edition 3")
     back = page.get_by_role("button", name="Bring this back as in edition 1").first
     expect(back).to_be_visible()

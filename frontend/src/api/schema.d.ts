@@ -2674,6 +2674,22 @@ export interface components {
             published: string;
         };
         /**
+         * EditionPartIn
+         * @description What of an edition is wanted back: one fact by its key, or one page by the path that it had.
+         */
+        EditionPartIn: {
+            /**
+             * Fact
+             * @default
+             */
+            fact: string;
+            /**
+             * Page
+             * @default
+             */
+            page: string;
+        };
+        /**
          * EmailChange
          * @description The password, and another email address.
          */
@@ -7597,7 +7613,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["PartIn"];
+                "application/json": components["schemas"]["EditionPartIn"];
             };
         };
         responses: {

@@ -12,7 +12,7 @@ function usePart(site: string, number: number) {
   const queries = useQueryClient();
   const store = useStore();
   return useMutation({
-    mutationFn: async (body: Schemas["PartIn"]) => {
+    mutationFn: async (body: Schemas["EditionPartIn"]) => {
       await store.flush();
       return result<Schemas["RestoredOut"]>(
         api.POST("/api/sites/{site}/editions/{number}/restore-part", {
