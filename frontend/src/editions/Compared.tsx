@@ -66,15 +66,21 @@ function Changes({ one, other }: { one: number; other: number }) {
         }),
       ),
   });
+  const labels = [t("editions.number", { number: one }), t("editions.number", { number: other })] as const;
   return (
     <QueryBoundary query={found}>
       {({ changes }) =>
         changes.length === 0 ? (
           <p className="py-3 text-soft">{t("editions.same")}</p>
         ) : site.role === "viewer" ? (
-          <ChangeList changes={changes} tense="after" />
+          <ChangeList changes={changes} tense="after" labels={labels} />
         ) : (
-          <ChangeList changes={changes} tense="after" aside={(change) => <Back change={change} number={one} />} />
+          <ChangeList
+            changes={changes}
+            tense="after"
+            labels={labels}
+            aside={(change) => <Back change={change} number={one} />}
+          />
         )
       }
     </QueryBoundary>
@@ -108,7 +114,11 @@ export function Compared({ edition, editions }: { edition: Edition; editions: Ed
           ))}
         </select>
       </p>
-      {other !== null && <Changes one={edition.number} other={other} />}
+      {other !== null && (
+        <div className="mt-3">
+          <Changes one={edition.number} other={other} />
+        </div>
+      )}
     </>
   );
 }

@@ -15,7 +15,9 @@ function Words({ text, gone = false }: { text: string; gone?: boolean }) {
   );
 }
 
-function Row({ change, tense, aside }: { change: Change; tense: Tense; aside: ReactNode }) {
+type RowProps = { change: Change; tense: Tense; aside: ReactNode; labels: Labels | undefined };
+
+function Row({ change, tense, aside, labels }: RowProps) {
   const { t } = useTranslation();
   const columns = aside
     ? "sm:grid-cols-[11rem_1fr] lg:grid-cols-[11rem_minmax(18rem,1fr)_1.2fr]"
@@ -28,14 +30,19 @@ function Row({ change, tense, aside }: { change: Change; tense: Tense; aside: Re
         <Heading className="text-[15px] font-semibold">
           {change.kind === "fact" ? change.name : t(`change.${change.kind}`)}
         </Heading>
-        <p className="text-xs text-soft">{change.kind === "fact" ? change.reach_words : change.key}</p>
+        {/* Between two editions nothing is still to reach anybody. */}
+        {!(labels && change.kind === "fact") && (
+          <p className="text-xs text-soft">{change.kind === "fact" ? change.reach_words : change.key}</p>
+        )}
       </div>
-      <dl className="grid grid-cols-[4.2rem_1fr] content-start gap-y-0.5">
-        <dt className="text-soft">{t(`change.${tense}.old`)}</dt>
+      <dl
+        className={`grid content-start gap-x-3 gap-y-0.5 ${labels ? "grid-cols-[5.5rem_1fr]" : "grid-cols-[4.2rem_1fr]"}`}
+      >
+        <dt className="text-soft">{labels?.[0] ?? t(`change.${tense}.old`)}</dt>
         <dd className="min-w-0">
-          <Words text={change.old} gone />
+          <Words text={change.old} gone={!labels} />
         </dd>
-        <dt className="text-soft">{t(`change.${tense}.new`)}</dt>
+        <dt className="text-soft">{labels?.[1] ?? t(`change.${tense}.new`)}</dt>
         <dd className="min-w-0">
           <Words text={change.new} />
         </dd>
@@ -45,18 +52,28 @@ function Row({ change, tense, aside }: { change: Change; tense: Tense; aside: Re
   );
 }
 
+/** What the two sides are called, where they are not before and after. */
+type Labels = readonly [string, string];
+
 interface Props {
   changes: Change[];
   tense: Tense;
+  labels?: Labels;
   aside?: (change: Change) => ReactNode;
 }
 
 /** Changes in words: what, how far it reaches, what was and what will be; beside each what `aside` gives. */
-export function ChangeList({ changes, tense, aside }: Props) {
+export function ChangeList({ changes, tense, labels, aside }: Props) {
   return (
     <ul className="border-t border-ink">
       {changes.map((change) => (
-        <Row key={`${change.kind} ${change.key}`} change={change} tense={tense} aside={aside?.(change)} />
+        <Row
+          key={`${change.kind} ${change.key}`}
+          change={change}
+          tense={tense}
+          labels={labels}
+          aside={aside?.(change)}
+        />
       ))}
     </ul>
   );
