@@ -259,10 +259,5 @@ def grouped(strays: Sequence[OwnStray]) -> tuple[OwnStray, ...]:
     for stray in strays:
         number = seen[stray.key] = seen.get(stray.key, -1) + 1
         key = f"{stray.key}-{number}" if number else stray.key
-        found.append(stray if not number else _renamed(stray, key))
+        found.append(stray if not number else dataclasses.replace(stray, key=key))
     return tuple(found)
-
-
-def _renamed(stray: OwnStray, key: str) -> OwnStray:
-    values = {name: getattr(stray, name) for name in stray.__dataclass_fields__}
-    return OwnStray(**{**values, "key": key})

@@ -152,10 +152,6 @@ class Source:
         found = attribute_of(self.text, element, name)
         return found if found else (element.end - 1, element.end - 1)
 
-    def whole_tag(self, element: Element) -> tuple[int, int]:
-        """Where a start tag stands."""
-        return element.start, element.end
-
     @cached_property
     def metas(self) -> Mapping[str, Element]:
         """The page's meta elements by their name or property, in small letters; of several the first counts."""

@@ -18,7 +18,7 @@ franz jagt im komplett verwahrlosten taxi quer durch bayern
 """
 # Whole sayings that stand for what an owner was to write.
 _SAYINGS = r"""
-your (?:text|tagline|slogan|logo|name|company|company name|business name|site name|site title|title|headline|heading|subtitle|subheading|caption|paragraph|button text|link|image|photo|picture|content|address|email|e-mail|phone number|description|message|story) (?:goes )?here
+your (?:text|tagline|slogan|logo|name|company|company name|business name|site name|title|headline|heading|subtitle|subheading|caption|paragraph|button text|link|image|photo|picture|content|address|email|e-mail|phone number|description|message|story) (?:goes )?here
 (?:insert|add|enter|type|put|write) (?:your |some |a |the )?(?:own )?(?:text|tagline|slogan|title|content|description|words|headline|heading|caption|name|image|picture|photo|logo|copy|address)(?: goes)? here
 (?:click|tap|double[-\x20]click) (?:here )?to (?:edit|add|change) (?:this |the |your |some )?(?:text|title|content|heading|paragraph|image|tagline|caption)
 this is (?:a |an |the |your |some )?(?:sample|example|placeholder|dummy|starter|filler|default|test) (?:page|text|post|paragraph|content|title|heading|sentence|tagline|article|entry|caption|site)
@@ -26,13 +26,13 @@ this is (?:a |an |the |your |some )?(?:sample|example|placeholder|dummy|starter|
 (?:say|write|tell) something about (?:yourself|your (?:site|business|company|club|shop|page))(?: here)?
 (?:tell|describe) (?:your )?visitors (?:what|who|something)[^.\0]{0,60}
 a (?:short |brief )?(?:description|summary) of your (?:site|business|company|page)(?: goes here)?
-your (?:tagline|slogan|site title|site name|company name|business name|organisation name|organization name)
+your (?:tagline|slogan|site name|company name|business name|organisation name|organization name)
 (?:site|company|business|organi[sz]ation|shop|club) (?:name|title|tagline) here
 text (?:goes|comes) here|content (?:goes|comes) here|title goes here|headline goes here
 my (?:new |first )?(?:web ?site|web ?page|home ?page|blog)(?: title)?
 welcome to (?:my|your) (?:new )?(?:web ?site|web ?page|home ?page|site|blog)
 (?:add|insert|put|place) (?:your |some |a )?(?:content|text|heading|title|description|paragraph|words) here|describe your (?:business|company|site|shop|club|organi[sz]ation|services?)(?: here)?|(?:heading|headline|title|subtitle|description|caption|body text) (?:goes|comes) here|a short line about (?:us|you|your site)
-new (?:web ?site|site) title|untitled (?:page|document|site)
+untitled (?:page|document|site)
 hier (?:steht|kommt|könnte|erscheint|folgt) (?:bald |später |demnächst |noch )?(?:ihr|ihre|dein|deine|der|die|ein|eine) (?:\w+ )?(?:text|titel|slogan|inhalt|logo|name|beschreibung|überschrift|inhalte)(?: stehen| hin| hinein)?
 hier entsteht (?:eine|unsere|die|in kürze eine) (?:neue )?(?:website|webseite|internetseite|homepage|seite)|(?:bitte )?(?:text|titel|inhalt|slogan) (?:eingeben|einfügen|eintragen|ergänzen)|titel der seite
 (?:ihr|dein) (?:text|slogan|titel|logo|firmenname|name|untertitel|inhalt) (?:hier|kommt hier\w*|steht hier)

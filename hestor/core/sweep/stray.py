@@ -1,9 +1,9 @@
 """What a sweep finds: strays, each a spot on a page that says something else than the house style."""
 
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from hashlib import blake2b
-from typing import Literal
+from typing import Literal, get_args
 
 Kind = Literal[
     "former_name", "misspelt_name", "starter_text", "title_repeats_name", "title_empty", "title_twin", "title_long",
@@ -11,12 +11,7 @@ Kind = Literal[
     "past_year", "old_logo", "old_icon", "short_name", "alt_missing", "link_broken", "opted_out", "contrast",
     "fact_unset",
 ]  # fmt: skip
-KINDS: tuple[Kind, ...] = (
-    "former_name", "misspelt_name", "starter_text", "title_repeats_name", "title_empty", "title_twin", "title_long",
-    "lang_missing", "lang_wrong", "text_language", "date_form", "date_ambiguous", "contact", "hours", "phone",
-    "past_year", "old_logo", "old_icon", "short_name", "alt_missing", "link_broken", "opted_out", "contrast",
-    "fact_unset",
-)  # fmt: skip
+KINDS: tuple[Kind, ...] = get_args(Kind)
 Mend = Literal["replace"]
 _ID_BYTES = 8
 
@@ -64,10 +59,5 @@ def numbered(strays: Sequence[Stray]) -> tuple[Stray, ...]:
     for stray in sorted(strays, key=lambda one: (one.page, one.start, KINDS.index(one.kind))):
         key = (stray.kind, stray.page, stray.place, stray.says, stray.should_say)
         number = seen[key] = seen.get(key, -1) + 1
-        found.append(stray if not number else _with_number(stray, number))
+        found.append(stray if not number else replace(stray, number=number))
     return tuple(found)
-
-
-def _with_number(stray: Stray, number: int) -> Stray:
-    values = {name: getattr(stray, name) for name in stray.__dataclass_fields__}
-    return Stray(**{**values, "number": number})

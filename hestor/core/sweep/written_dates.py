@@ -8,7 +8,6 @@ from datetime import date
 from functools import lru_cache
 
 import regex
-from babel import Locale
 
 from hestor.core import languages
 from hestor.core.dates import parts, patterns
@@ -71,12 +70,6 @@ def _months(primary: str, tag: str) -> dict[str, int]:
                     if len(_bare(name)) > 1 and not _bare(name).isdigit():
                         found.setdefault(_bare(name), number)
     return found
-
-
-def _weekdays(locale: Locale) -> set[str]:
-    return {_bare(name) for kind in ("format", "stand-alone") for name in locale.days[kind]["wide"].values()} | {
-        _bare(name) for name in locale.days["format"]["abbreviated"].values()
-    }
 
 
 @lru_cache(maxsize=64)

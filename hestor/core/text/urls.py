@@ -13,7 +13,6 @@ class Address:
     host: str
     path: str
     fragment: str
-    query: str = ""
 
     @property
     def is_outside(self) -> bool:
@@ -28,7 +27,7 @@ def read(written: str) -> Address | None:
         host = (parts.hostname or "").lower()
     except ValueError:
         return None
-    return Address(parts.scheme.lower(), host, decoded(parts.path), decoded(parts.fragment), parts.query)
+    return Address(parts.scheme.lower(), host, decoded(parts.path), decoded(parts.fragment))
 
 
 def decoded(text: str) -> str:
