@@ -21,8 +21,13 @@ def home_country(facts: Any) -> str:
     """The country (ISO 3166) that a site is at home in: of its address, else of its clock, else of its language."""
     if facts.postal_address:
         return str(facts.postal_address.country)
-    kept_in = zones.countries().get(facts.time_zone, ())
-    tag = str(languages.locale_of(facts.language).territory or "")
+    return likely_country(facts.time_zone, facts.language)
+
+
+def likely_country(time_zone: str, language: str) -> str:
+    """The country (ISO 3166) of a clock, and where it is kept in several, of a language; empty where neither tells."""
+    kept_in = zones.countries().get(time_zone, ())
+    tag = str(languages.locale_of(language).territory or "")
     return tag if tag in kept_in or not kept_in else kept_in[0]
 
 

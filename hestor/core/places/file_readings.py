@@ -6,7 +6,7 @@ from typing import Any
 
 from lxml import etree
 
-from hestor.core.places.reading import words
+from hestor.core.text.lines import folded
 
 _ATOM = "{http://www.w3.org/2005/Atom}"
 
@@ -45,10 +45,10 @@ def read_feed(body: bytes) -> FeedReading:
     if root.tag != f"{_ATOM}feed":
         raise ValueError(f"not an Atom feed: {root.tag}")
     entries = (
-        EntryReading(*(words(entry.findtext(_ATOM + name)) for name in ("title", "published", "content")))
+        EntryReading(*(folded(entry.findtext(_ATOM + name)) for name in ("title", "published", "content")))
         for entry in root.findall(f"{_ATOM}entry")
     )
-    title, subtitle, updated = (words(root.findtext(_ATOM + name)) for name in ("title", "subtitle", "updated"))
+    title, subtitle, updated = (folded(root.findtext(_ATOM + name)) for name in ("title", "subtitle", "updated"))
     language = root.get("{http://www.w3.org/XML/1998/namespace}lang") or ""
     return FeedReading(title, subtitle, language, updated, tuple(entries))
 
@@ -79,6 +79,6 @@ def read_manifest(body: bytes) -> ManifestReading:
     if not isinstance(found, dict):
         raise ValueError("not a web app manifest")
     keys = ("name", "short_name", "description", "lang", "dir", "theme_color")
-    name, short_name, description, language, direction, colour = (words(str(found.get(key, ""))) for key in keys)
+    name, short_name, description, language, direction, colour = (folded(str(found.get(key, ""))) for key in keys)
     icon, maskable = _icon_of(found, "any"), _icon_of(found, "maskable")
     return ManifestReading(name, short_name, description, language, direction, colour, icon, maskable)

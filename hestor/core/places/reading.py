@@ -14,6 +14,7 @@ from typing import Any
 from selectolax.lexbor import LexborHTMLParser, LexborNode
 
 from hestor.core.places.stylesheet import NO_STYLE, StyleReading
+from hestor.core.text.lines import folded
 
 # What stands in a page's main part and is a place of its own, by the class that marks it.
 _APART = {
@@ -26,11 +27,6 @@ _APART = {
 ADDED_BEGIN, ADDED_END = "<!-- added code -->", "<!-- end of added code -->"
 """What stands around the code of others."""
 _ADDED = re.compile(f"{ADDED_BEGIN}(.*?){ADDED_END}".encode(), re.DOTALL)
-
-
-def words(text: str | None) -> str:
-    """A text with its white space folded, as a browser shows it."""
-    return " ".join((text or "").split())
 
 
 @dataclass(frozen=True)
@@ -53,7 +49,7 @@ def _sharpest(srcset: str | None) -> str:
 
 
 def _said(node: LexborNode | None) -> str:
-    return words(node.text(deep=True)) if node else ""
+    return folded(node.text(deep=True)) if node else ""
 
 
 def _seen(node: LexborNode | None, line_break: str = " ") -> str:
@@ -68,7 +64,7 @@ def _seen(node: LexborNode | None, line_break: str = " ") -> str:
             elif "hidden" not in child.attributes:
                 yield from parts(child)
 
-    return words("".join(parts(node))) if node else ""
+    return folded("".join(parts(node))) if node else ""
 
 
 def _picture(node: LexborNode | None) -> ImageReading | None:
@@ -76,7 +72,7 @@ def _picture(node: LexborNode | None) -> ImageReading | None:
         return None
     a = node.attributes
     src = _sharpest(a.get("srcset")) or a.get("src") or ""
-    return ImageReading(src, words(a.get("alt")), _number(a.get("width")), _number(a.get("height")))
+    return ImageReading(src, folded(a.get("alt")), _number(a.get("width")), _number(a.get("height")))
 
 
 class PageReading:
@@ -112,14 +108,14 @@ class PageReading:
             a = node.attributes
             name = a.get("name") or a.get("property")
             if name:
-                found.setdefault(name, words(a.get("content")))
+                found.setdefault(name, folded(a.get("content")))
         return found
 
     @cached_property
     def _links(self) -> list[tuple[str, str, str]]:
         """The page's link elements: what they are to it, their media type, their address."""
         found = (node.attributes for node in self._tree.css("link[href]"))
-        return [(a.get("rel") or "", a.get("type") or "", words(a.get("href"))) for a in found]
+        return [(a.get("rel") or "", a.get("type") or "", folded(a.get("href"))) for a in found]
 
     def _link(self, rel: str, *types: str) -> str:
         """The address of the first link of a relation; of the first of ``types`` that there is, else of any."""
@@ -137,12 +133,12 @@ class PageReading:
     @cached_property
     def language(self) -> str:
         """The page's declared language (BCP 47)."""
-        return words(self._root.get("lang"))
+        return folded(self._root.get("lang"))
 
     @cached_property
     def direction(self) -> str:
         """The page's declared direction: ``ltr`` or ``rtl``."""
-        return words(self._root.get("dir"))
+        return folded(self._root.get("dir"))
 
     @cached_property
     def description(self) -> str:
@@ -263,7 +259,7 @@ class PageReading:
     @cached_property
     def menu(self) -> tuple[str, ...]:
         """The entries of the site's menu, in reading order."""
-        return tuple(words(node.text(deep=True)) for node in self._tree.css("header nav a"))
+        return tuple(folded(node.text(deep=True)) for node in self._tree.css("header nav a"))
 
     @cached_property
     def footer(self) -> str:
@@ -323,7 +319,7 @@ class PageReading:
         apart = (text for name, selector in _APART.items() if self.holds(name) for text in self.texts(selector))
         for said in (*apart, *self.dates):
             text = text.replace(said, "", 1)
-        return words(text)
+        return folded(text)
 
     @cached_property
     def structured_text(self) -> str:

@@ -1,6 +1,7 @@
 """Other contact addresses and telephone numbers than the house style's."""
 
-from collections.abc import Iterator, Sequence
+from collections import Counter
+from collections.abc import Callable, Iterable, Iterator, Sequence
 from dataclasses import dataclass
 from functools import lru_cache
 
@@ -9,7 +10,7 @@ import regex
 from phonenumbers import PhoneNumberMatcher
 from rapidfuzz.distance import DamerauLevenshtein
 
-from hestor.core.facts.organisation import home_country
+from hestor.core.facts.organisation import likely_country
 from hestor.core.sweep import phrases
 from hestor.core.sweep.names import is_quoted
 from hestor.core.sweep.source import Element, Source, windows
@@ -112,29 +113,50 @@ def _place_of(source: Source, element: Element) -> str:
     return "text"
 
 
+@dataclass(frozen=True)
+class _House:
+    """What is right, how it is shown, and what was right before."""
+
+    kind: Kind
+    value: str
+    shown: str
+    former: frozenset[str]
+    how_sure: "HowSure"
+
+
+HowSure = Callable[[Source, Said, str], float]
+"""How sure it is that an address or number is the site's own, and not the right one; 0 where it is not."""
+
+
+def _others(source: Source, found: Iterable[Said], house: _House) -> Iterator[Stray]:
+    """What is said of the site itself, and is not right."""
+    for said in found:
+        if said.value == house.value or said.place in _NOT_READ:
+            continue
+        sure = _sure(source, said, house)
+        if sure:
+            yield _stray(source, house.kind, said, house.shown, sure)
+
+
+def _sure(source: Source, said: Said, house: _House) -> float:
+    if said.value in house.former:
+        return 0.0 if _is_history(source, said) else 0.97
+    if not house.value or (said.flat >= 0 and is_quoted(source, said.flat)):
+        return 0.0
+    return house.how_sure(source, said, house.value)
+
+
 def other_addresses(source: Source, style: Style) -> Iterator[Stray]:
     """Addresses of the site itself that are not the house style's; those of other people are left alone."""
-    house = style.text("contact_email").lower()
-    former = {one.lower() for one in style.before("contact_email")}
-    if not house and not former:
-        return
-    for said in emails_on(source):
-        if said.value == house or said.place in _NOT_READ:
-            continue
-        sure = _how_sure(source, said, house, former)
-        if sure:
-            yield _stray(source, "contact", said, style.text("contact_email"), sure)
+    shown = style.text("contact_email")
+    former = frozenset(one.lower() for one in style.before("contact_email"))
+    if shown or former:
+        yield from _others(source, emails_on(source), _House("contact", shown.lower(), shown, former, _own_address))
 
 
-def _how_sure(source: Source, said: Said, house: str, former: set[str]) -> float:
-    if said.value in former:
-        return 0.0 if _is_history(source, said) else 0.97
-    if said.flat >= 0 and is_quoted(source, said.flat):
-        return 0.0
+def _own_address(source: Source, said: Said, house: str) -> float:
     local, _, domain = said.value.partition("@")
     own_local, _, own = house.partition("@")
-    if not house:
-        return 0.0
     if domain != own and local == own_local and DamerauLevenshtein.distance(domain, own, score_cutoff=2) <= 2:
         return 0.95
     if domain == own and 0 < DamerauLevenshtein.distance(local, own_local, score_cutoff=1) <= 1 and len(own_local) > 3:
@@ -201,13 +223,8 @@ def country_of(style: Style) -> str:
     if said.startswith("+") and (number := _parsed(said)):
         return str(phonenumbers.region_code_for_country_code(number.country_code or 0)).replace("ZZ", "")
 
-    class _Facts:
-        postal_address = None
-        time_zone = style.text("time_zone")
-        language = style.text("language") or "en-GB"
-
     try:
-        return home_country(_Facts)
+        return likely_country(style.text("time_zone"), style.text("language") or "en-GB")
     except ValueError:
         return ""
 
@@ -285,27 +302,15 @@ def _is_call(source: Source, flat: int, raw: str) -> bool:
 
 def other_phones(source: Source, style: Style) -> Iterator[Stray]:
     """Numbers of the site itself that are not the house style's."""
-    country = country_of(style)
-    house = number_of(style.text("phone"), country)
-    former = {number for one in style.before("phone") if (number := number_of(one, country))}
-    if not house and not former:
-        return
-    for said in phones_on(source, country):
-        if said.value == house or said.place in _NOT_READ:
-            continue
-        sure = _sure_of_number(source, said, house, former)
-        if sure:
-            yield _stray(source, "phone", said, style.text("phone"), sure)
+    country, shown = country_of(style), style.text("phone")
+    house = number_of(shown, country)
+    former = frozenset(number for one in style.before("phone") if (number := number_of(one, country)))
+    if house or former:
+        yield from _others(source, phones_on(source, country), _House("phone", house, shown, former, _own_number))
 
 
-def _sure_of_number(source: Source, said: Said, house: str, former: set[str]) -> float:
-    if said.value in former:
-        return 0.0 if _is_history(source, said) else 0.97
-    if said.flat >= 0 and is_quoted(source, said.flat):
-        return 0.0
+def _own_number(source: Source, said: Said, house: str) -> float:
     if said.flat >= 0 and _FAX.search(phrases.sentence_before(source.flat, said.flat, 30)):
-        return 0.0
-    if not house:
         return 0.0
     if len(said.value) == len(house) and DamerauLevenshtein.distance(said.value, house, score_cutoff=1) <= 1:
         return 0.9
@@ -316,9 +321,6 @@ def _sure_of_number(source: Source, said: Said, house: str, former: set[str]) ->
 
 def by_most(pages: Sequence[Sequence[str]]) -> str:
     """What most pages that say anything say; empty where no two agree. Each page counts once for each value."""
-    counted: dict[str, int] = {}
-    for page in pages:
-        for one in dict.fromkeys(page):
-            counted[one] = counted.get(one, 0) + 1
-    best = max(counted, key=lambda one: counted[one], default="")
-    return best if best and (counted[best] > 1 or len(pages) == 1) else ""
+    counted = Counter(one for page in pages for one in dict.fromkeys(page))
+    best, count = next(iter(counted.most_common(1)), ("", 0))
+    return best if count > 1 or len(pages) == 1 else ""

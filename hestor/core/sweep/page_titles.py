@@ -8,10 +8,11 @@ import regex
 
 from hestor.core.pages import titles
 from hestor.core.pages.empty_titles import says_nothing
-from hestor.core.sweep.source import Source, folded
+from hestor.core.sweep.source import Source
 from hestor.core.sweep.stray import Stray, mend_if
 from hestor.core.sweep.style import Style
 from hestor.core.text import lines, widths
+from hestor.core.text.lines import folded
 
 _APART = regex.compile(r"\s+[-–—|·•:»«/]+\s+|:\s+")
 

@@ -8,9 +8,10 @@ from typing import Any
 import regex
 
 from hestor.core.sweep import contacts, hours
-from hestor.core.sweep.source import Source, folded
+from hestor.core.sweep.source import Source
 from hestor.core.sweep.written_dates import Written, dates_in
 from hestor.core.sweep.written_hours import WrittenHours
+from hestor.core.text.lines import folded
 
 _APART = regex.compile(r"\s+[-–—|·•:»]+\s+|\s*[|»]\s*|:\s+")
 _LONGEST_NAME = 120

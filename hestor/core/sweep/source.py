@@ -9,6 +9,8 @@ from itertools import pairwise
 
 import regex
 
+from hestor.core.text.lines import folded
+
 _ATTRIBUTE = regex.compile(
     r"""(?P<name>[^\s"'<>/=]+)(?:\s*=\s*(?:"(?P<d>[^"]*)"|'(?P<s>[^']*)'|(?P<u>[^\s"'=<>`]+)))?""", regex.V1
 )
@@ -234,11 +236,6 @@ def windows(marks: Iterable[int], before: int, after: int, size: int) -> Iterato
         begin, end = max(0, at - before), min(size, at + after)
     if begin >= 0:
         yield begin, end
-
-
-def folded(text: str) -> str:
-    """A text with its white space folded, as a browser shows it."""
-    return " ".join(text.split())
 
 
 def attribute_of(text: str, element: Element, wanted: str) -> tuple[int, int] | None:

@@ -33,6 +33,11 @@ def tidy(text: str) -> str:
     return unicodedata.normalize("NFC", text.strip()) if len(text) <= LONGEST_LINE else text
 
 
+def folded(text: str | None) -> str:
+    """A text with its white space folded, as a browser shows it."""
+    return " ".join((text or "").split())
+
+
 def is_noncharacter(character: str) -> bool:
     """Whether the code point is never to be interchanged (Unicode Standard, section 23.7)."""
     point = ord(character)
