@@ -14,19 +14,16 @@ from hestor.api.errors import in_words
 from hestor.api.import_export import NotTaken
 from hestor.api.schemas import ProblemOut
 from hestor.api.sweep_schemas import StrayKind, StrayKindOut, UnreadOut
+from hestor.api.words import stray_kinds
 from hestor.core.errors import InvalidInput, Problem
 from hestor.core.sweep import report, style
 from hestor.core.sweep.folder import sweep
 from hestor.core.sweep.mended_folder import mend_all
-from hestor.core.sweep.pages_read import is_page
-from hestor.core.sweep.stray import KINDS
 from hestor.core.sweep.style import Style, UnreadableStyle
-from hestor.core.sweep.zipped import Unpacked, unpack
+from hestor.core.sweep.zipped import Unpacked, refusal, unpack
 
 router = Router(tags=["someone else's pages"])
 _MOST_SHOWN = 5_000
-# More takes longer than a call may; the command line takes any number.
-_MOST_HTML = 20_000_000
 
 
 class FoundStray(Schema):
@@ -61,11 +58,8 @@ class CheckOut(Schema):
 def _opened(file: UploadedFile) -> Unpacked:
     """Raises InvalidInput for what is no ZIP, or holds no page."""
     found = unpack(file.read())
-    size = sum(len(raw) for name, raw in found.files.items() if is_page(name))
-    if size > _MOST_HTML:
-        raise InvalidInput([Problem("file", "zip_pages_large", {"most": _MOST_HTML // 1_000_000})])
-    if not any(is_page(name) for name in found.files):
-        raise InvalidInput(list(found.problems) or [Problem("file", "zip_without_pages")])
+    if wrong := refusal(found):
+        raise InvalidInput([wrong])
     return found
 
 
@@ -86,16 +80,11 @@ def check(request: HttpRequest, file: UploadedFile = File(...), style: str = For
     now = clock.now()
     swept = sweep(found.as_files(), _style(style), now.date())
     made = report.report(swept.pages, now, swept.style, swept.strays[:_MOST_SHOWN], swept.unread, wording.say)
-    there = {one.kind for one in swept.strays}
     return CheckOut.model_validate(
         {
             **made,
             "more": max(0, len(swept.strays) - _MOST_SHOWN),
-            "kinds": [
-                {"kind": kind, "name": wording.say(f"sweep.kind.{kind}"), "why": wording.say(f"sweep.why.{kind}")}
-                for kind in KINDS
-                if kind in there
-            ],
+            "kinds": stray_kinds(one.kind for one in swept.strays),
             "left_out": [{"file": str(one.params.get("name", "")), "message": in_words(one)} for one in found.problems],
         }
     )

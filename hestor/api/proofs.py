@@ -13,7 +13,6 @@ from hestor.api.files import FileAddresses
 from hestor.api.schemas import FieldErrorOut, ProblemOut, ProofOut, ProofsIn, ProofsOut, ThemeOut
 from hestor.core import languages
 from hestor.core.dates import wall
-from hestor.core.errors import NotFound
 from hestor.core.facts import document
 from hestor.core.facts.spec import Slot
 from hestor.core.places.place import Place
@@ -21,6 +20,7 @@ from hestor.core.places.proof import Proof
 from hestor.core.roles import Action
 from hestor.sites.models import Edition, Site
 from hestor.sites.selectors.addresses import origin_of
+from hestor.sites.selectors.comparison import edition
 from hestor.sites.selectors.proofs import ALL, proof_sheet
 
 router = Router(tags=["proofs"])
@@ -42,25 +42,15 @@ def _moment(site: Site, typed: dict[str, object], at: str) -> datetime:
     return wall.read("at", at, site.facts.time_zone if problems else zone).moment
 
 
-def _edition(site: Site, number: int | None) -> Edition | None:
-    """The edition of a number; None for none, which is the draft. Raises NotFound."""
-    if number is None:
-        return None
-    found = Edition.objects.filter(site=site, number=number).first()
-    if found is None:
-        raise NotFound
-    return found
-
-
 def _out(
     site: Site,
     path: str,
     typed: dict[str, object],
     wanted: Collection[Slot],
     at: str = "",
-    edition: Edition | None = None,
+    of: Edition | None = None,
 ) -> ProofsOut:
-    sheet = proof_sheet(site, path, _moment(site, typed, at), typed, wanted, edition)
+    sheet = proof_sheet(site, path, _moment(site, typed, at), typed, wanted, of)
     addresses, origin = FileAddresses(site, sheet.facts), origin_of(site)
     return ProofsOut(
         path=sheet.path,
@@ -84,4 +74,6 @@ def typed(request: HttpRequest, site: str, given: ProofsIn) -> ProofsOut:
     """The same with values as they are being typed; nothing is kept. Refused values come back as errors."""
     wanted = ALL if given.places is None else [Slot(Place(one.place), one.home) for one in given.places]
     found = site_for(request, site, Action.VIEW)
-    return _out(found, given.path, given.facts, wanted, given.at, _edition(found, given.edition))
+    return _out(
+        found, given.path, given.facts, wanted, given.at, edition(found, given.edition) if given.edition else None
+    )

@@ -19,20 +19,19 @@ from hestor.api.sweep_schemas import (
     ReadingOut,
     StrayChangesOut,
     StrayKind,
-    StrayKindOut,
     StrayOut,
     SweepOut,
     SweepProgress,
     WordsIn,
 )
+from hestor.api.words import stray_kinds
 from hestor.core.dates import patterns
 from hestor.core.errors import NotFound
 from hestor.core.facts.clock import long_form
 from hestor.core.roles import Action
 from hestor.core.sweep.own import OwnStray
-from hestor.core.sweep.stray import KINDS
 from hestor.sites.models import Meant, Revision, Site
-from hestor.sites.selectors.consistency import Consistency, Sweeping, consistency, house_of
+from hestor.sites.selectors.consistency import Sweeping, consistency, house_of
 from hestor.sites.selectors.stray_changes import changes_of
 from hestor.sites.services import mending
 from hestor.sites.services.facts import write_facts
@@ -87,15 +86,6 @@ def _meant(one: Meant, stray: OwnStray | None) -> MeantOut:
     )
 
 
-def _kinds(found: Consistency) -> list[StrayKindOut]:
-    there = {stray.kind for stray in found.strays} | {one.kind for one, _ in found.meant}
-    return [
-        StrayKindOut(kind=kind, name=wording.say(f"sweep.kind.{kind}"), why=wording.say(f"sweep.why.{kind}"))
-        for kind in KINDS
-        if kind in there
-    ]
-
-
 @router.get("/sites/{site}/sweep", response={200: SweepOut, 404: ProblemOut})
 def show(request: HttpRequest, site: str) -> SweepOut:
     """All strays of the draft. Pages that have not changed since the last sweep are not looked at again."""
@@ -108,7 +98,7 @@ def show(request: HttpRequest, site: str) -> SweepOut:
         checked_at=now,
         revision=found.revision,
         style=house_of(found).style.plain(),
-        kinds=_kinds(swept),
+        kinds=stray_kinds((*(one.kind for one in swept.strays), *(one.kind for one, _ in swept.meant))),
         strays=[_stray(found, one, titles) for one in swept.strays],
         unread=[],
         meant=[_meant(one, stray) for one, stray in swept.meant],

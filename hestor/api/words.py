@@ -6,10 +6,12 @@ from typing import Any
 from hestor import wording
 from hestor.api.errors import field_name
 from hestor.api.schemas import ChangeOut, PlaceReachOut
+from hestor.api.sweep_schemas import StrayKindOut
 from hestor.core.changes import Change
 from hestor.core.facts import document
 from hestor.core.facts.document import Facts
 from hestor.core.places.all import FILE_PLACES
+from hestor.core.sweep.stray import KINDS
 
 _FILES = [one.place for one in FILE_PLACES]
 
@@ -56,3 +58,13 @@ def change_out(change: Change) -> ChangeOut:
 def changes_out(changes: Iterable[Change]) -> list[ChangeOut]:
     """Changes with their words."""
     return [change_out(change) for change in changes]
+
+
+def stray_kinds(there: Iterable[str]) -> list[StrayKindOut]:
+    """The kinds of strays that there are, in words, in their order."""
+    found = set(there)
+    return [
+        StrayKindOut(kind=kind, name=wording.say(f"sweep.kind.{kind}"), why=wording.say(f"sweep.why.{kind}"))
+        for kind in KINDS
+        if kind in found
+    ]

@@ -56,15 +56,27 @@ def _is_beside(name: str) -> bool:
     return any(part.startswith(".") or part == "__MACOSX" for part in name.split("/"))
 
 
-def _wrong(name: str, code: str) -> Problem:
+def read_entry(archive: zipfile.ZipFile, entry: zipfile.ZipInfo, most: int) -> bytes | None:
+    """The first ``most`` bytes of a file in a ZIP; None where it is damaged."""
+    try:
+        with archive.open(entry) as opened:
+            return opened.read(most)
+    except BROKEN:
+        return None
+
+
+def wrong(name: str, code: str) -> Problem:
+    """That a file was left out, and why."""
     return Problem("file", code, {"name": lines.shorten(name.replace("\x00", ""), 80)})
 
 
-def _too_many() -> Problem:
+def too_many() -> Problem:
+    """That there are more files than may be."""
     return Problem("file", "zip_many", {"most": MOST_FILES})
 
 
-def _too_large() -> Problem:
+def too_large() -> Problem:
+    """That all files together are larger than they may be."""
     return Problem("file", "zip_large", {"most": MOST_BYTES // 1_000_000})
 
 
@@ -72,17 +84,17 @@ def _sorted_out(name: str, body: bytes, texts: dict[str, str], pictures: dict[st
     low = name.lower()
     if low.endswith(TEXTS):
         if len(body) > MOST_TEXT_BYTES:
-            return _wrong(name, "file_too_long")
+            return wrong(name, "file_too_long")
         try:
             texts[name] = body.decode("utf-8-sig")
         except UnicodeDecodeError:
-            return _wrong(name, "file_no_utf8")
+            return wrong(name, "file_no_utf8")
     elif low.endswith(PICTURES):
         if len(body) > MOST_PICTURE_BYTES:
-            return _wrong(name, "file_too_long")
+            return wrong(name, "file_too_long")
         pictures[name] = body
     else:
-        return _wrong(name, "file_other")
+        return wrong(name, "file_other")
     return None
 
 
@@ -95,11 +107,11 @@ def of_files(files: Iterable[tuple[str, bytes]]) -> Package:
     for number, (given, body) in enumerate(files):
         left -= len(body)
         if number >= MOST_FILES or left < 0:
-            problems.append(_too_many() if number >= MOST_FILES else _too_large())
+            problems.append(too_many() if number >= MOST_FILES else too_large())
             break
         name = clean_name(given)
         if name is None:
-            problems.append(_wrong(given, "file_climbs"))
+            problems.append(wrong(given, "file_climbs"))
         elif not _is_beside(name) and (found := _sorted_out(name, body, texts, pictures)):
             problems.append(found)
     return Package(texts, pictures, tuple(problems))
@@ -125,20 +137,18 @@ def _unpacked(archive: zipfile.ZipFile) -> Package:
             files.append((entry.filename, b""))
             continue
         if entry.flag_bits & 1:
-            problems.append(_wrong(entry.filename, "file_locked"))
+            problems.append(wrong(entry.filename, "file_locked"))
             continue
         most = min(left, MOST_PICTURE_BYTES) + 1
-        try:
-            with archive.open(entry) as opened:
-                found = opened.read(most)
-        except BROKEN:
-            problems.append(_wrong(entry.filename, "file_broken"))
+        found = read_entry(archive, entry, most)
+        if found is None:
+            problems.append(wrong(entry.filename, "file_broken"))
             continue
         if len(found) >= most:
             if most > left:
-                problems.append(_too_large())
+                problems.append(too_large())
                 break
-            problems.append(_wrong(entry.filename, "file_too_long"))
+            problems.append(wrong(entry.filename, "file_too_long"))
             continue
         left -= len(found)
         files.append((entry.filename, found))

@@ -8,11 +8,22 @@ from dataclasses import dataclass, field
 from io import BytesIO
 
 from hestor.core.errors import Problem
-from hestor.core.pages.package import BROKEN, MOST_BYTES, MOST_FILES, clean_name
+from hestor.core.pages.package import (
+    BROKEN,
+    MOST_BYTES,
+    MOST_FILES,
+    clean_name,
+    read_entry,
+    too_large,
+    too_many,
+    wrong,
+)
 from hestor.core.sweep.files import Files
-from hestor.core.text import lines
+from hestor.core.sweep.pages_read import is_page
 
 _MOST_OF_ONE = 40_000_000
+MOST_OF_PAGES = 20_000_000
+"""More takes longer than one call may; the command line takes any number."""
 
 
 @dataclass(frozen=True)
@@ -43,10 +54,6 @@ class Unpacked:
         return made.getvalue()
 
 
-def _wrong(name: str, code: str) -> Problem:
-    return Problem("file", code, {"name": lines.shorten(name.replace("\x00", ""), 80)})
-
-
 def unpack(body: bytes) -> Unpacked:
     """The files in a ZIP (PKWARE APPNOTE). What it says of sizes is not believed: unpacking has a limit."""
     try:
@@ -63,19 +70,19 @@ def _read(archive: zipfile.ZipFile) -> Unpacked:
     left = MOST_BYTES
     entries = [one for one in archive.infolist() if not one.is_dir()]
     for entry, name, code in _named(entries[:MOST_FILES], seen):
-        raw = None if code else _content(archive, entry, min(left, _MOST_OF_ONE) + 1)
+        raw = None if code else read_entry(archive, entry, min(left, _MOST_OF_ONE) + 1)
         if raw is None:
-            problems.append(_wrong(entry.filename, code or "file_broken"))
+            problems.append(wrong(entry.filename, code or "file_broken"))
         elif len(raw) > min(left, _MOST_OF_ONE):
-            problems.append(_wrong(entry.filename, "file_too_long"))
+            problems.append(wrong(entry.filename, "file_too_long"))
             if len(raw) > left:
-                problems.append(Problem("file", "zip_large", {"most": MOST_BYTES // 1_000_000}))
+                problems.append(too_large())
                 break
         else:
             found[name] = raw
             left -= len(raw)
     if len(entries) > MOST_FILES:
-        problems.append(Problem("file", "zip_many", {"most": MOST_FILES}))
+        problems.append(too_many())
     return Unpacked(found, tuple(problems))
 
 
@@ -92,9 +99,10 @@ def _named(entries: list[zipfile.ZipInfo], seen: set[str]) -> Iterator[tuple[zip
         yield entry, name, code
 
 
-def _content(archive: zipfile.ZipFile, entry: zipfile.ZipInfo, most: int) -> bytes | None:
-    try:
-        with archive.open(entry) as opened:
-            return opened.read(most)
-    except BROKEN:
-        return None
+def refusal(found: Unpacked) -> Problem | None:
+    """Why what was unpacked can't be swept, if it can't: there are no pages, or more than one call may look at."""
+    pages = [raw for name, raw in found.files.items() if is_page(name)]
+    if not pages:
+        return next(iter(found.problems), Problem("file", "zip_without_pages"))
+    is_large = sum(map(len, pages)) > MOST_OF_PAGES
+    return Problem("file", "zip_pages_large", {"most": MOST_OF_PAGES // 1_000_000}) if is_large else None

@@ -7,7 +7,8 @@ from hestor.sites.selectors.reach import ReachFinder
 from hestor.sites.selectors.states import live_edition
 
 
-def _states(revisions: RevisionQuerySet) -> list[PageState]:
+def states_of(revisions: RevisionQuerySet) -> list[PageState]:
+    """Pages as their changes are told."""
     return [PageState(*row) for row in revisions.values_list("page_id", "path", "title")]
 
 
@@ -23,8 +24,8 @@ def _fact_changes(site: Site, live: Edition | None) -> tuple[Change, ...]:
 
 def changes_of(site: Site) -> tuple[Change, ...]:
     """What the draft says otherwise than the live edition, with the reach of each difference."""
-    gone = _states(Revision.objects.leaving(site.pk))
-    come = _states(Revision.objects.coming(site.pk))
+    gone = states_of(Revision.objects.leaving(site.pk))
+    come = states_of(Revision.objects.coming(site.pk))
     return _fact_changes(site, live_edition(site)) + page_changes(gone, come)
 
 

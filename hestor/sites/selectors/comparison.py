@@ -1,10 +1,11 @@
 """Two published states of a site beside each other."""
 
-from hestor.core.changes import Change, PageState, fact_change, page_changes
+from hestor.core.changes import Change, fact_change, page_changes
 from hestor.core.errors import NotFound
 from hestor.core.facts import document
 from hestor.core.places.reach import NOWHERE
 from hestor.sites.models import Edition, Revision, RevisionQuerySet, Site
+from hestor.sites.selectors.changes import states_of
 
 
 def edition(site: Site, number: int) -> Edition:
@@ -21,13 +22,9 @@ def _only(site: Site, number: int, other: int) -> RevisionQuerySet:
     return Revision.objects.in_edition_of(site.pk, number).exclude(pk__in=theirs)
 
 
-def _states(revisions: RevisionQuerySet) -> list[PageState]:
-    return [PageState(*row) for row in revisions.values_list("page_id", "path", "title")]
-
-
 def compared(site: Site, number: int, other: int) -> tuple[Change, ...]:
     """What edition ``other`` says otherwise than edition ``number``: facts, then pages. Raises NotFound."""
     one, two = edition(site, number), edition(site, other)
     keys = document.differing(one.facts, two.facts)
     facts = tuple(fact_change(key, one.facts, two.facts, NOWHERE) for key in keys)
-    return facts + page_changes(_states(_only(site, number, other)), _states(_only(site, other, number)))
+    return facts + page_changes(states_of(_only(site, number, other)), states_of(_only(site, other, number)))

@@ -16,6 +16,7 @@ from hestor.core.errors import NotFound, NothingToPublish, StaleRevision
 from hestor.core.facts import document
 from hestor.sites.models import Edition, Revision, Site
 from hestor.sites.selectors.changes import changes_of
+from hestor.sites.selectors.comparison import edition as edition_of_number
 from hestor.sites.services import page_values
 from hestor.sites.services.locking import bump, locked
 
@@ -80,9 +81,7 @@ def restore(site_id: int, number: int, revision: int | None = None) -> Site:
     """Makes the draft say exactly what edition ``number`` said. Raises NotFound, StaleRevision."""
     with transaction.atomic():
         site = locked(site_id, revision)
-        edition = Edition.objects.filter(site=site, number=number).first()
-        if edition is None:
-            raise NotFound
+        edition = edition_of_number(site, number)
         moved = _restore_pages(site, number)
         facts = document.without_private(edition.facts, site.facts)
         if moved or facts != site.facts:
