@@ -48,7 +48,10 @@ def _head(made_from: str) -> str:
 
 
 def _consts(lists: Mapping[str, Iterable[Any]]) -> Iterator[str]:
-    return (f"export const {name} = {json.dumps(list(found), indent=2)} as const;" for name, found in lists.items())
+    """Constants, each of their entries a line."""
+    for name, found in lists.items():
+        entries = "".join(f"  {json.dumps(one)},\n" for one in found)
+        yield f"export const {name} = [\n{entries}] as const;"
 
 
 def facts_source() -> str:

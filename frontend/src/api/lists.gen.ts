@@ -21,7 +21,7 @@ export const DRAWN = [
   "feed",
   "manifest",
   "message",
-  "card"
+  "card",
 ] as const;
 
 export const FILE_PLACES = [
@@ -29,14 +29,14 @@ export const FILE_PLACES = [
   "feed",
   "manifest",
   "message",
-  "card"
+  "card",
 ] as const;
 
 export const ENQUIRY_DAYS = [
   30,
   90,
   180,
-  365
+  365,
 ] as const;
 
 export const CONTACT_PARTS = [
@@ -46,26 +46,26 @@ export const CONTACT_PARTS = [
   "email",
   "hours",
   "registrations",
-  "social"
+  "social",
 ] as const;
 
 export const HEADER_PARTS = [
   "logo",
   "name",
   "tagline",
-  "menu"
+  "menu",
 ] as const;
 
 export const ARRANGEMENTS = [
   "below",
   "line",
-  "centred"
+  "centred",
 ] as const;
 
 export const WIDTHS = [
   "narrow",
   "medium",
-  "wide"
+  "wide",
 ] as const;
 
 export const FOLDS = [
@@ -73,33 +73,33 @@ export const FOLDS = [
   480,
   640,
   800,
-  1000
+  1000,
 ] as const;
 
 export const LONG_RULES = [
   "keep",
   "name_last",
-  "without_name"
+  "without_name",
 ] as const;
 
 export const TITLE_FILL_INS = [
   "page",
   "section",
   "site",
-  "tagline"
+  "tagline",
 ] as const;
 
 export const HOME_KINDS = [
   "page",
   "news",
   "events",
-  "contact"
+  "contact",
 ] as const;
 
 export const COPIED_KINDS = [
   "page",
   "post",
-  "event"
+  "event",
 ] as const;
 
 export const SHARED_PARTS = [
@@ -109,14 +109,14 @@ export const SHARED_PARTS = [
   "trail",
   "side",
   "footer",
-  "contact"
+  "contact",
 ] as const;
 
 export const TITLE_FIELDS = [
   "title",
   "own_title",
   "menu_title",
-  "summary"
+  "summary",
 ] as const;
 
 export const CONTACT_PAGE_PARTS = [
@@ -128,7 +128,7 @@ export const CONTACT_PAGE_PARTS = [
   "registrations",
   "social",
   "form",
-  "card"
+  "card",
 ] as const;
 
 export type DrawnPlace = (typeof DRAWN)[number];
