@@ -10,10 +10,12 @@ from pydantic import Field
 
 from hestor import clock, wording
 from hestor.api.auth import site_for
+from hestor.api.errors import field_name
 from hestor.api.schemas import ProblemOut, Strict
 from hestor.core.roles import Action
-from hestor.core.sweep import confirmed, own
-from hestor.core.sweep.own import OwnHouse, OwnStray
+from hestor.core.sweep import confirmed
+from hestor.core.sweep.confirmed import Deviation as Why
+from hestor.core.sweep.confirmed import Served
 from hestor.sites.models import Edition, Meant, Revision, Site
 from hestor.sites.selectors.addresses import folder_of
 from hestor.sites.selectors.consistency import house_of, own_page
@@ -56,24 +58,21 @@ def _revisions(site: Site, edition: Edition, start: int) -> tuple[list[Revision]
     return list(listed.select_related("text", "page")[start : start + _AT_ONCE]), listed.count()
 
 
-def _deviations(site: Site, edition: Edition, house: OwnHouse, meant: frozenset[str], one: Revision) -> list[Deviation]:
-    """Why a page does not agree, if it does not."""
+def _why(found: Why) -> str:
+    if found.stray:
+        return wording.say(f"sweep.kind.{found.stray.kind}")
+    return wording.say(f"live.{found.why}", status=found.says)
+
+
+def _deviation(one: Revision, found: Why) -> Deviation:
+    says = {"status": "", "outdated": field_name(found.says)}.get(found.why, found.says)
+    return Deviation(page=one.path, title=one.title, why=_why(found), says=says)
+
+
+def _served(site: Site, one: Revision) -> Served:
+    """A page as a visitor gets it."""
     found = serving.live(site, f"{folder_of(site)}{one.path}", "identity").response
-    if found.status != 200:
-        why = wording.say("live.status", status=found.status)
-        return [Deviation(page=one.path, title=one.title, why=why, says="")]
-    strays = own.grouped(list(own.of_page(found.body.decode(), own_page(one), house)))
-    loud = [stray for stray in strays if stray.key not in meant]
-    facts = dict.fromkeys(confirmed.outdated(found.body, edition.facts, tuple(one.left_out)))
-    told = [
-        Deviation(page=one.path, title=one.title, why=wording.say("live.outdated"), says=wording.say(f"fact.{key}"))
-        for key in facts
-    ]
-    return told + [_deviation(one, stray) for stray in loud]
-
-
-def _deviation(one: Revision, stray: OwnStray) -> Deviation:
-    return Deviation(page=one.path, title=one.title, why=wording.say(f"sweep.kind.{stray.kind}"), says=stray.says)
+    return Served(own_page(one), found.status, found.body, tuple(one.left_out))
 
 
 def _out(edition: int, done: int, total: int, found: Sequence[Deviation]) -> LiveOut:
@@ -90,5 +89,9 @@ def step(request: HttpRequest, site: str, given: LiveIn) -> LiveOut:
     revisions, total = _revisions(found, edition, given.start)
     house = house_of(found, edition.facts)
     meant = frozenset(Meant.objects.filter(site=found).values_list("stray", flat=True))
-    deviations = [one for revision in revisions for one in _deviations(found, edition, house, meant, revision)]
+    deviations = [
+        _deviation(one, why)
+        for one in revisions
+        for why in confirmed.deviations(_served(found, one), edition.facts, house, meant)
+    ]
     return _out(edition.number, min(total, given.start + len(revisions)), total, deviations)

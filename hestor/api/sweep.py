@@ -34,7 +34,6 @@ from hestor.sites.models import Meant, Revision, Site
 from hestor.sites.selectors.consistency import Sweeping, consistency, house_of
 from hestor.sites.selectors.stray_changes import changes_of
 from hestor.sites.services import mending
-from hestor.sites.services.facts import write_facts
 from hestor.sites.services.mending import Mending, PageChange
 
 router = Router(tags=["consistency"])
@@ -143,19 +142,14 @@ def mend(request: HttpRequest, site: str, given: MendStraysIn) -> MendedOut:
     revision = needed_revision(request)
     strays = _strays_of(found, [one.id for one in given.strays])
     mendings = [Mending(strays[one.id], one.reading) for one in given.strays]
-    changes, facts = mending.proposed(found, mendings)
-    done = mending.write(found.pk, {one.page: one.after for one in changes}, revision)
-    found.refresh_from_db()
-    before = {key: str(getattr(found.facts, key)) for key in facts}
-    if facts:
-        found = write_facts(found.pk, facts, found.revision)
+    done = mending.mend(found, mendings, revision)
     return MendedOut.model_construct(
-        revision=found.revision,
+        revision=done.site.revision,
         mended=len(mendings),
-        pages_before=_words(done, "before"),
-        pages_after=_words(done, "after"),
-        facts_before=before,
-        facts_after=facts,
+        pages_before=_words(done.pages, "before"),
+        pages_after=_words(done.pages, "after"),
+        facts_before=dict(done.facts_before),
+        facts_after=dict(done.facts_after),
     )
 
 
@@ -168,11 +162,7 @@ def put_words(request: HttpRequest, site: str, given: WordsIn) -> SweepProgress:
     changes: dict[int, dict[str, Any]] = {
         one.page: one.model_dump(exclude={"page"}, exclude_none=True) for one in given.pages
     }
-    mending.write(found.pk, changes, given_revision(request))
-    found.refresh_from_db()
-    if given.facts:
-        write_facts(found.pk, given.facts, found.revision)
-    found.refresh_from_db()
+    found = mending.put(found, changes, given.facts, given_revision(request))
     progress = Sweeping(found, clock.now()).progress()
     return SweepProgress(done=progress.done, total=progress.total)
 

@@ -14,6 +14,11 @@ from hestor.core.sweep.style import Style
 
 FIELDS = ("body", "title", "own_title", "menu_title", "summary")
 """The fields of a page in which a stray may be found, in the order in which they are looked through."""
+OF_TEXTS: frozenset[Kind] = frozenset(
+    ("former_name", "misspelt_name", "starter_text", "text_language", "date_form", "date_ambiguous", "contact", "phone",
+     "hours", "alt_missing")
+)  # fmt: skip
+"""The kinds that are found in a page by itself."""
 RULES_VERSION = 1
 """Counts up when the same page would be found to say something else."""
 _AROUND = 60

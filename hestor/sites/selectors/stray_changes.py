@@ -60,7 +60,7 @@ def changes_of(site: Site, now: datetime) -> StrayChanges:
     concerned = [
         one for one in sweeping.strays() if one.page_id and (one.page_id in pages or one.page_id not in live_pages)
     ]
-    made = _beyond([one for one in concerned if one.kind in _OF_TEXTS], before)
+    made = _beyond([one for one in concerned if one.kind in own.OF_TEXTS], before)
     after = Counter(map(_said, concerned))
     return StrayChanges(tuple(made), sum((before - after).values()), is_whole or same_facts)
 
@@ -72,10 +72,3 @@ def _beyond(strays: Sequence[OwnStray], before: Counter[Said]) -> Iterator[OwnSt
             left[_said(stray)] -= 1
         else:
             yield stray
-
-
-# Those that are found in the words of a page by itself.
-_OF_TEXTS = frozenset(
-    ("former_name", "misspelt_name", "starter_text", "text_language", "date_form", "date_ambiguous", "contact", "phone",
-     "hours", "alt_missing")
-)  # fmt: skip

@@ -18,6 +18,7 @@ from hestor.core.sweep.own import OwnStray, date_fill
 from hestor.core.text.markdown import CompiledText
 from hestor.sites.models import Meant, Site
 from hestor.sites.selectors.page_fields import current, fields_of
+from hestor.sites.services.facts import write_facts
 from hestor.sites.services.locking import bump, locked
 from hestor.sites.services.pages import compiled_within, new_revision, take_out
 
@@ -114,6 +115,35 @@ def write(site_id: int, changes: Mapping[int, Mapping[str, Any]], revision: int 
         if done:
             bump(site, pages=True)
     return done
+
+
+@dataclass(frozen=True)
+class Mended:
+    """The site after a mend, what it changed on pages, and the facts that it changed as they were and as they are."""
+
+    site: Site
+    pages: Sequence[PageChange]
+    facts_before: Mapping[str, str]
+    facts_after: Mapping[str, str]
+
+
+def mend(site: Site, mendings: Iterable[Mending], revision: int) -> Mended:
+    """Mends strays in the draft. Raises InvalidInput, StaleRevision, NotFound."""
+    changes, facts = proposed(site, mendings)
+    before = {key: str(getattr(site.facts, key)) for key in facts}
+    done = write(site.pk, {one.page: one.after for one in changes}, revision)
+    return Mended(_with_facts(site, facts), done, before, facts)
+
+
+def put(site: Site, pages: Mapping[int, Mapping[str, Any]], facts: Mapping[str, str], revision: int | None) -> Site:
+    """Puts fields of pages and facts in place, as they were before a mend or after it."""
+    write(site.pk, pages, revision)
+    return _with_facts(site, facts)
+
+
+def _with_facts(site: Site, facts: Mapping[str, str]) -> Site:
+    site.refresh_from_db()
+    return write_facts(site.pk, facts, site.revision) if facts else site
 
 
 def _put(
