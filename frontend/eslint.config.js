@@ -2,7 +2,20 @@ import js from "@eslint/js";
 import hooks from "eslint-plugin-react-hooks";
 import ts from "typescript-eslint";
 
-const FEATURES = ["accounts", "board", "brand", "consistency", "contact", "editions", "house-style", "mail", "pages", "pictures", "review", "sites"];
+const FEATURES = [
+  "accounts",
+  "board",
+  "brand",
+  "consistency",
+  "contact",
+  "editions",
+  "house-style",
+  "mail",
+  "pages",
+  "pictures",
+  "review",
+  "sites",
+];
 // Each may import those that stand after it, never those before.
 const BELOW = ["proofs", "draft", "ui", "i18n", "api"];
 
@@ -13,7 +26,11 @@ function barred(files, groups, message) {
 
 /** `app` imports features, features import what is below and each other's index: never insides, never back up. */
 const directions = [
-  barred(["app"], FEATURES.map((name) => `../${name}/*`), "Import the feature's index."),
+  barred(
+    ["app"],
+    FEATURES.map((name) => `../${name}/*`),
+    "Import the feature's index.",
+  ),
   ...FEATURES.map((name) =>
     barred(
       [name],

@@ -1,4 +1,4 @@
-import { useId, useState } from "react";
+import { useState } from "react";
 import { useTranslation } from "react-i18next";
 import { BANDS } from "../draft/facts";
 import { useSite } from "../draft/hooks";
@@ -8,42 +8,13 @@ import { PageChoice } from "../proofs/PageChoice";
 import { ProofsProvider } from "../proofs/ProofsProvider";
 import { Button } from "../ui/Button";
 import { QueryBoundary } from "../ui/QueryBoundary";
+import { Select } from "../ui/Select";
 import { ViewHead } from "../ui/ViewHead";
 import { Board } from "./Board";
 
 const SOURCES = ["draft", "live", "both"] as const;
 type Source = (typeof SOURCES)[number];
 const DRAWN_ROWS = BANDS.flatMap((band) => band.rows).filter((row) => row.slots.length > 0);
-
-interface ChoiceProps {
-  label: string;
-  value: string;
-  onChoose: (value: string) => void;
-  options: [string, string][];
-}
-
-function Choice({ label, value, onChoose, options }: ChoiceProps) {
-  const id = useId();
-  return (
-    <span className="flex min-w-0 items-center gap-2">
-      <label htmlFor={id} className="flex-none">
-        {label}
-      </label>
-      <select
-        id={id}
-        value={value}
-        onChange={(event) => onChoose(event.target.value)}
-        className="max-w-52 min-w-0 truncate rounded-sm border border-soft bg-paper px-1.5 py-1 text-ink"
-      >
-        {options.map(([key, name]) => (
-          <option key={key} value={key}>
-            {name}
-          </option>
-        ))}
-      </select>
-    </span>
-  );
-}
 
 interface SideProps {
   title: string;
@@ -86,13 +57,13 @@ export function BoardView() {
       <ViewHead title={t("view.proofs")} lead={t("board.lead")} />
       <div className="flex flex-wrap items-center gap-x-5 gap-y-2.5 px-6 pb-4 [&_label]:first-letter:uppercase print:hidden">
         {pages.data && <PageChoice pages={pages.data} path={path} onChoose={setPath} />}
-        <Choice
+        <Select
           label={t("board.fact")}
           value={fact}
           onChoose={setFact}
           options={[["", t("board.anyFact")], ...facts]}
         />
-        <Choice
+        <Select
           label={t("board.of")}
           value={source}
           onChoose={(chosen) => setSource(chosen as Source)}

@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { api, result, type Schemas } from "../api/client";
+import { useSteps } from "../api/steps";
 import { useSelect, useStore } from "../draft/hooks";
 import { useReadAnew } from "../pages";
 import { useSettled } from "../ui/useSettled";
@@ -37,25 +38,15 @@ export function useSweeping(site: string): Sweeping & { done: number } {
   const [error, setError] = useState<Error | null>(null);
   const [isStopped, setStopped] = useState(false);
   const [done, setDone] = useState(0);
-  useEffect(() => {
-    if (isStopped) return;
-    const turn = { isOver: false };
-    const sweep = async () => {
-      for (;;) {
-        const now = await result<Progress>(api.POST("/api/sites/{site}/sweep/step", at(site)));
-        if (turn.isOver) return;
-        setProgress(now);
-        setError(null);
-        if (now.done >= now.total) return void setDone((count) => count + 1);
-      }
-    };
-    sweep().catch((wrong: unknown) => {
-      if (!turn.isOver) setError(wrong as Error);
-    });
-    return () => {
-      turn.isOver = true;
-    };
-  }, [site, revision, isStopped]);
+  useSteps<Progress>(isStopped ? "" : `${site} ${String(revision)}`, {
+    step: () => result<Progress>(api.POST("/api/sites/{site}/sweep/step", at(site))),
+    onStep: (now) => {
+      setProgress(now);
+      setError(null);
+    },
+    onEnd: () => setDone((count) => count + 1),
+    onFailed: setError,
+  });
   return { progress, error, isStopped, done, stop: () => setStopped(true), goOn: () => setStopped(false) };
 }
 

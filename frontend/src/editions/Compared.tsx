@@ -1,11 +1,12 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useId, useState } from "react";
+import { useState } from "react";
 import { useTranslation } from "react-i18next";
 import { api, result, type Change, type Edition, type Schemas } from "../api/client";
 import { useSite, useStore } from "../draft/hooks";
 import { ChangeList } from "../review";
 import { ErrorNotice } from "../ui/ErrorNotice";
 import { QueryBoundary } from "../ui/QueryBoundary";
+import { Select } from "../ui/Select";
 
 /** Brings one fact, or one page, of an edition back into the draft. */
 function usePart(site: string, number: number) {
@@ -90,30 +91,29 @@ function Changes({ one, other }: { one: number; other: number }) {
 /** What another edition says otherwise than this one; each difference can be brought back by itself. */
 export function Compared({ edition, editions }: { edition: Edition; editions: Edition[] }) {
   const { t } = useTranslation();
-  const id = useId();
   const others = editions.filter((one) => one.number !== edition.number);
   const [other, setOther] = useState<number | null>(null);
   if (others.length === 0) return null;
   return (
     <>
-      <p className="mt-1.5 flex flex-wrap items-center gap-2">
-        <label htmlFor={id} className="text-soft">
-          {t("editions.compare")} <span className="unseen">{edition.number}</span>
-        </label>
-        <select
-          id={id}
-          value={other ?? ""}
-          onChange={(event) => setOther(event.target.value ? Number(event.target.value) : null)}
-          className="max-w-60 rounded-sm border border-soft bg-paper px-1.5 py-1 text-ink"
-        >
-          <option value="">{t("editions.noOther")}</option>
-          {others.map((one) => (
-            <option key={one.number} value={one.number}>
-              {[t("editions.number", { number: one.number }), one.label].filter(Boolean).join(" · ")}
-            </option>
-          ))}
-        </select>
-      </p>
+      <div className="mt-1.5">
+        <Select
+          label={
+            <span className="text-soft">
+              {t("editions.compare")} <span className="unseen">{edition.number}</span>
+            </span>
+          }
+          value={other === null ? "" : String(other)}
+          onChoose={(value) => setOther(value ? Number(value) : null)}
+          options={[
+            ["", t("editions.noOther")],
+            ...others.map((one): [string, string] => [
+              String(one.number),
+              [t("editions.number", { number: one.number }), one.label].filter(Boolean).join(" · "),
+            ]),
+          ]}
+        />
+      </div>
       {other !== null && (
         <div className="mt-3">
           <Changes one={edition.number} other={other} />

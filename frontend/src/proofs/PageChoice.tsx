@@ -1,6 +1,6 @@
-import { useId } from "react";
 import { useTranslation } from "react-i18next";
 import type { Page } from "../api/client";
+import { Select } from "../ui/Select";
 
 interface Props {
   pages: Page[];
@@ -11,24 +11,6 @@ interface Props {
 /** The page that the proofs are read from. */
 export function PageChoice({ pages, path, onChoose }: Props) {
   const { t } = useTranslation();
-  const id = useId();
-  return (
-    <span className="flex min-w-0 items-center gap-2">
-      <label htmlFor={id} className="flex-none">
-        {t("sheet.onPage")}
-      </label>
-      <select
-        id={id}
-        value={path}
-        onChange={(event) => onChoose(event.target.value)}
-        className="max-w-44 min-w-0 truncate rounded-sm border border-soft bg-paper px-1.5 py-1 text-ink"
-      >
-        {pages.map((page) => (
-          <option key={page.id} value={page.path}>
-            {page.shown_title}
-          </option>
-        ))}
-      </select>
-    </span>
-  );
+  const options = pages.map((page) => [page.path, page.shown_title] as const);
+  return <Select label={t("sheet.onPage")} value={path} onChoose={onChoose} options={options} />;
 }

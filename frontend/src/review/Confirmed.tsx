@@ -1,7 +1,8 @@
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { useTranslation } from "react-i18next";
 import { Link } from "react-router";
 import { api, result, type Schemas } from "../api/client";
+import { useSteps } from "../api/steps";
 import { useFormat } from "../i18n/format";
 import { ErrorNotice } from "../ui/ErrorNotice";
 import { Button } from "../ui/Button";
@@ -19,28 +20,20 @@ interface Looked {
 function useLive(site: string, turn: number) {
   const [looked, setLooked] = useState<Looked | null>(null);
   const [error, setError] = useState<Error | null>(null);
-  useEffect(() => {
-    const mine = { isOver: false };
-    const look = async () => {
-      let all: Looked = { done: 0, total: 1, at: "", deviations: [] };
-      while (all.done < all.total) {
-        const step = await result<Step>(
-          api.POST("/api/sites/{site}/sweep/live", { params: { path: { site } }, body: { start: all.done } }),
-        );
-        if (mine.isOver) return;
-        const deviations = [...all.deviations, ...step.deviations];
-        all = { done: step.done, total: step.total, at: step.checked_at, deviations };
-        setLooked(all);
-        setError(null);
-      }
-    };
-    look().catch((wrong: unknown) => {
-      if (!mine.isOver) setError(wrong as Error);
-    });
-    return () => {
-      mine.isOver = true;
-    };
-  }, [site, turn]);
+  useSteps<Step>(`${site} ${String(turn)}`, {
+    step: (start) =>
+      result<Step>(api.POST("/api/sites/{site}/sweep/live", { params: { path: { site } }, body: { start } })),
+    onStep: (step) => {
+      setLooked((before) => {
+        // A look that begins anew has found nothing yet.
+        const found = before && before.done < step.done && before.done < before.total ? before.deviations : [];
+        const { done, total, checked_at: moment } = step;
+        return { done, total, at: moment, deviations: [...found, ...step.deviations] };
+      });
+      setError(null);
+    },
+    onFailed: setError,
+  });
   return { looked, error };
 }
 
