@@ -32,6 +32,14 @@ def test_a_fact_is_seen_where_it_lands_beside_what_is_live(server, people):
     expect(person.fact("Description")).to_be_visible()
 
 
+def test_without_a_connection_the_board_says_so(server, people):
+    person = people(server).sign_in().open(view="pages")
+    page = person.page
+    page.route("**/api/sites/*/proofs", lambda route: route.abort())
+    page.get_by_role("link", name="Proofs").click()
+    expect(page.get_by_role("region", name="Draft").get_by_role("alert")).to_contain_text("could not be fetched")
+
+
 def test_by_keyboard_on_a_phone_in_the_dark_at_another_moment(server, people):
     person = people(server, width=390, dark=True).sign_in()
     person.open(view="proofs")

@@ -8,6 +8,7 @@ import { ProofFigure } from "../proofs/ProofFigure";
 import { useMorePlaces, useProofs } from "../proofs/ProofsProvider";
 import { proofKey } from "../proofs/reader";
 import type { Proof } from "../api/client";
+import { Notice } from "../ui/Notice";
 import { SLOTS, type BoardSlot } from "./slots";
 
 /** The facts whose words a place shows. */
@@ -58,7 +59,17 @@ function Slot({ slot, fact }: { slot: BoardSlot; fact: string }) {
 
 /** All places at once; a chosen fact lights those that carry it and dims the rest. */
 export function Board({ fact }: { fact: string }) {
+  const { t } = useTranslation();
   useMorePlaces("board", [...DRAWN], true, fact ? [fact] : []);
+  const isLost = useProofs((state) => state.lost);
+  const isThere = useProofs((state) => Object.keys(state.proofs).length > 0);
+  if (isLost && !isThere) return <Notice tone="stop">{t("state.notFetched")}</Notice>;
+  if (!isThere)
+    return (
+      <p role="status" className="text-soft">
+        {t("state.loading")}
+      </p>
+    );
   return (
     <div className="flex flex-wrap items-start gap-x-5 gap-y-6">
       {SLOTS.map((slot) => (
