@@ -51,10 +51,16 @@ def shared_server(demo_data, tmp_path_factory) -> Iterator[Server]:
         yield running
 
 
+@pytest.fixture(scope="session")
+def bare_data(tmp_path_factory) -> Path:
+    """What a server has that nobody has set up yet."""
+    return make_data(tmp_path_factory.mktemp("bare") / "data", demo=False)
+
+
 @pytest.fixture
-def bare_server(tmp_path) -> Iterator[Server]:
+def bare_server(bare_data, tmp_path) -> Iterator[Server]:
     """A server that nobody has set up yet."""
-    with Server(make_data(tmp_path / "data", demo=False), demo=False) as running:
+    with Server(copy_data(bare_data, tmp_path / "data"), demo=False) as running:
         yield running
 
 
