@@ -39,11 +39,9 @@ def post_fork(server: object, worker: object) -> None:
 
 
 def post_worker_init(worker: object) -> None:
-    """Each process has a studio. The first cleans up once a day and sends mail; another takes over when it ends."""
-    from hestor.config import daily, sending
+    """Each process has a studio, and one of them at a time does the jobs."""
+    from hestor.jobs import runner
     from hestor.studio import open_studio
 
     open_studio()
-    if getattr(worker, "age", 0) % workers == 1 % workers:
-        daily.start()
-        sending.start()
+    runner.start()

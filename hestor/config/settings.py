@@ -2,6 +2,7 @@
 
 import os
 import secrets
+import tomllib
 from datetime import datetime
 from pathlib import Path
 
@@ -12,6 +13,9 @@ DATA = Path(os.environ.get("DATA") or ROOT / "data").resolve()
 # What is kept is for the eyes of whoever runs the server alone, also where an older version left it open.
 os.umask(0o077)
 DATA.mkdir(parents=True, exist_ok=True)
+# Copies belong on another disk than what they are copies of; without one said, they stand beside it.
+BACKUPS = Path(os.environ.get("HESTOR_BACKUPS") or DATA / "backups").resolve()
+VERSION = tomllib.loads((ROOT / "pyproject.toml").read_text(encoding="utf-8"))["project"]["version"]
 PORT = os.environ.get("PORT", "8000")
 DEMO = os.environ.get("HESTOR_DEMO") == "1"
 DEBUG = False
@@ -46,6 +50,8 @@ INSTALLED_APPS = [
     "django.contrib.contenttypes",
     "django.contrib.sessions",
     "axes",
+    "django_tasks",
+    "django_tasks_db",
     "hestor.accounts",
     "hestor.towns",
     "hestor.pictures",
@@ -53,6 +59,8 @@ INSTALLED_APPS = [
     "hestor.mail",
     "hestor.web",
     "hestor.desk",
+    "hestor.backups",
+    "hestor.jobs",
 ]
 MIDDLEWARE = [
     "hestor.web.middleware.SitesByHost",
@@ -151,6 +159,9 @@ DATA_UPLOAD_MAX_MEMORY_SIZE = 24_000_000
 # A folder of pages and pictures comes in one form; how many of its files are taken, the core says.
 DATA_UPLOAD_MAX_NUMBER_FILES = 6_000
 DATA_UPLOAD_MAX_NUMBER_FIELDS = 6_000
+
+# What is done later, or by itself (hestor.jobs): rows in the database.
+TASKS = {"default": {"BACKEND": "django_tasks_db.DatabaseBackend", "QUEUES": ["default", "slow"]}}
 
 LANGUAGE_CODE = "en"
 TIME_ZONE = "UTC"

@@ -19,7 +19,8 @@ from hestor.studio.waiting import aside
 _SAFE = re.compile(r"[a-z0-9][\w.-]*(?:/[\w.-]+)?")
 
 
-def _master_path(key: str) -> Path:
+def master_path(key: str) -> Path:
+    """Where a master stands, whether it is there or not."""
     return Path(settings.DATA) / "pictures" / key[:2] / key
 
 
@@ -37,25 +38,30 @@ def _write(path: Path, body: bytes) -> None:
     draft.replace(path)
 
 
+def masters() -> Iterator[Path]:
+    """All masters that there are, of whichever site."""
+    return (Path(settings.DATA) / "pictures").glob("??/[!.]*")
+
+
 def put_master(key: str, body: bytes) -> None:
     """Keeps a master; doing so twice changes nothing."""
     if not has_master(key):
-        _write(_master_path(key), body)
+        _write(master_path(key), body)
 
 
 def reader(key: str) -> Callable[[], bytes]:
     """Reads a master's bytes when called, in whichever process; then it raises FileNotFoundError if there is none."""
-    return partial(Path.read_bytes, _master_path(key))
+    return partial(Path.read_bytes, master_path(key))
 
 
 def has_master(key: str) -> bool:
     """Whether a master is there."""
-    return _master_path(key).is_file()
+    return master_path(key).is_file()
 
 
 def drop_master(key: str) -> None:
     """Deletes a master."""
-    _master_path(key).unlink(missing_ok=True)
+    master_path(key).unlink(missing_ok=True)
 
 
 def generated(site_id: int, name: str) -> bytes | None:

@@ -57,9 +57,12 @@ def run(data: Path, *command: str) -> str:
 
 
 def test_an_upgrade_from_0_2_0(data):
-    run(data, "manage.py", "migrate", "--verbosity", "0")
-    assert "Page texts compiled anew" in run(data, "manage.py", "upgrade_data")
-    assert run(data, "manage.py", "upgrade_data") == ""
+    before = list(sqlite3.connect(data / "hestor.sqlite3").iterdump())
+    told = run(data, "manage.py", "upgrade")
+    assert "Page texts compiled anew" in told
+    copied = Path(told.splitlines()[0].partition("copied to ")[2].removesuffix("."))
+    assert list(sqlite3.connect(copied / "hestor.sqlite3").iterdump()) == before
+    assert run(data, "manage.py", "upgrade") == ""
     said = json.loads(run(data, "-c", ASK))
     # A trim that left the picture showed nothing; the whole picture does.
     assert said["trim"] is None

@@ -1,0 +1,69 @@
+"""Where copies stand: a folder each, named by its moment, and one of pictures that all share."""
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+from datetime import UTC, datetime
+from pathlib import Path
+
+from django.conf import settings
+
+from hestor.backups.manifest import Manifest
+
+_PICTURES = "pictures"
+
+
+@dataclass(frozen=True)
+class Copy:
+    """One copy: its folder, and what it says of itself."""
+
+    path: Path
+    manifest: Manifest
+
+    @property
+    def name(self) -> str:
+        """What it is called on the command line."""
+        return self.path.name
+
+
+def folder() -> Path:
+    """The folder of all copies (``HESTOR_BACKUPS``; else ``backups`` beside the database)."""
+    return Path(settings.BACKUPS)
+
+
+def name_of(moment: datetime) -> str:
+    """The name of a copy made at a moment, in UTC: as ``2026-11-26T031500Z``."""
+    return moment.astimezone(UTC).strftime("%Y-%m-%dT%H%M%SZ")
+
+
+def picture(key: str) -> Path:
+    """Where a picture of any copy stands."""
+    return folder() / _PICTURES / key[:2] / key
+
+
+def pictures() -> Iterator[Path]:
+    """The pictures of all copies."""
+    return (folder() / _PICTURES).glob("??/*")
+
+
+def _folders() -> list[Path]:
+    if not folder().is_dir():
+        return []
+    found = (one for one in folder().iterdir() if one.is_dir() and one.name[0] != "." and one.name != _PICTURES)
+    return sorted(found, reverse=True)
+
+
+def _read(path: Path) -> Manifest | None:
+    try:
+        return Manifest.read(path)
+    except (OSError, ValueError):
+        return None
+
+
+def listed() -> list[Copy]:
+    """All copies that can be read, newest first."""
+    return [Copy(path, manifest) for path in _folders() if (manifest := _read(path))]
+
+
+def unreadable() -> list[Path]:
+    """Folders that hold no readable copy."""
+    return [path for path in _folders() if _read(path) is None]

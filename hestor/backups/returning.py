@@ -1,0 +1,55 @@
+"""Bringing a copy back, into a folder that holds nothing yet."""
+
+import shutil
+from pathlib import Path
+
+from hestor.backups import folder as copies
+from hestor.backups.errors import Damaged, NotEmpty
+from hestor.backups.folder import Copy
+from hestor.backups.manifest import DATABASE, FileState, state_of
+
+_DRAFT = ".restoring"
+
+
+def _is_whole(path: Path, state: FileState) -> bool:
+    try:
+        return state_of(path) == state
+    except OSError:
+        return False
+
+
+def faults(copy: Copy) -> tuple[list[str], list[str]]:
+    """The copy's own files, and its pictures (by key), that are lost or not what they were."""
+    own = [name for name, state in copy.manifest.files.items() if not _is_whole(copy.path / name, state)]
+    pictures = [key for key, state in copy.manifest.pictures.items() if not _is_whole(copies.picture(key), state)]
+    return own, pictures
+
+
+def restore(copy: Copy, data: Path, even_damaged: bool = False) -> list[str]:
+    """Puts a copy in place as ``data``; gives the pictures that could not be.
+
+    Raises NotEmpty if there is a database already, and Damaged if the copy is not whole; with ``even_damaged`` only if
+    its database is not. The database comes last, by renaming, so that a restore that was broken off can begin again.
+    """
+    if (data / DATABASE).exists():
+        raise NotEmpty(
+            f"{data} holds a database already. Choose an empty folder as DATA, or move {data / DATABASE} away first."
+        )
+    own, pictures = faults(copy)
+    if own or (pictures and not even_damaged):
+        missing = ", ".join([*own, *([f"{len(pictures)} pictures"] if pictures else [])])
+        raise Damaged(f"The copy {copy.name} is not what it was when it was made: {missing}. Nothing was restored.")
+    draft = data / _DRAFT
+    shutil.rmtree(draft, ignore_errors=True)
+    draft.mkdir(parents=True)
+    for key in copy.manifest.pictures:
+        if key not in pictures:
+            target = data / "pictures" / key[:2] / key
+            target.parent.mkdir(parents=True, exist_ok=True)
+            shutil.copyfile(copies.picture(key), draft / key)
+            (draft / key).replace(target)
+    for name in sorted(copy.manifest.files, key=lambda name: name == DATABASE):
+        shutil.copyfile(copy.path / name, draft / name)
+        (draft / name).replace(data / name)
+    draft.rmdir()
+    return pictures

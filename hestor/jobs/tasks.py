@@ -1,0 +1,28 @@
+"""What is done by itself, again and again. Each may be killed at any moment, and does no harm when done twice."""
+
+from django.core.management import call_command
+from django_tasks import task
+
+from hestor import clock
+from hestor.backups import making
+from hestor.mail.services.enquiries import delete_old
+from hestor.sites.services import cleaning
+
+SLOW = "slow"
+"""The queue of what may take minutes, so that nothing prompt waits for it."""
+
+
+@task(queue_name=SLOW)
+def clean() -> None:
+    """Deletes for good what was deleted long ago, and what is not needed any more."""
+    now = clock.now()
+    cleaning.clean(now)
+    delete_old(now)
+    call_command("prune_db_task_results", "--min-age-days", "14", verbosity=0)
+
+
+@task(queue_name=SLOW)
+def backup() -> None:
+    """Makes the daily copy of database and pictures, and deletes those that are not kept any longer."""
+    making.make(clock.now(), "daily")
+    making.prune()

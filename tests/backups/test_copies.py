@@ -1,0 +1,155 @@
+"""Copies and the way back: everything lost, a damaged copy, a full disk, a copy while others write."""
+
+import errno
+import shutil
+import sqlite3
+from contextlib import closing
+from datetime import UTC, datetime, timedelta
+from pathlib import Path
+
+import pytest
+
+from hestor.backups import folder, making, returning
+from hestor.backups.errors import CopyFailed, Damaged, NotEmpty
+from hestor.backups.manifest import DATABASE, MANIFEST
+from tests.support.server import Caller, Server, copy_data, manage
+from tests.support.template import DEMO
+
+NOW = datetime(2026, 11, 26, 3, 15, tzinfo=UTC)
+
+
+@pytest.fixture
+def data(tmp_path, settings) -> Path:
+    """A copy of the demo's folder that the settings name."""
+    settings.DATA = copy_data(DEMO, tmp_path / "data")
+    settings.BACKUPS = tmp_path / "copies"
+    return settings.DATA
+
+
+def _rows(database: Path) -> dict[str, list[tuple]]:
+    with closing(sqlite3.connect(database)) as opened:
+        names = [name for (name,) in opened.execute("SELECT name FROM sqlite_master WHERE type = 'table'")]
+        return {name: sorted(map(repr, opened.execute(f'SELECT * FROM "{name}"'))) for name in names}
+
+
+def _pictures(data: Path) -> dict[str, bytes]:
+    return {path.name: path.read_bytes() for path in (data / "pictures").glob("??/*")}
+
+
+def test_all_that_was_lost_is_back(data, tmp_path):
+    rows, pictures, secret = _rows(data / DATABASE), _pictures(data), (data / "secret-key").read_text()
+    made = making.make(NOW, "daily")
+    assert made.sites == 3
+    assert made.pictures.keys() <= pictures.keys()
+    shutil.rmtree(data)
+    assert returning.restore(folder.listed()[0], data) == []
+    assert _rows(data / DATABASE) == rows
+    assert _pictures(data) == {key: pictures[key] for key in made.pictures}
+    assert (data / "secret-key").read_text() == secret
+
+
+def test_the_server_goes_on_with_what_was_brought_back(data, tmp_path, settings):
+    making.make(NOW, "daily")
+    shutil.rmtree(data)
+    manage(data, "restore", "newest", "--from", str(settings.BACKUPS))
+    with Server(data) as server:
+        assert server.get("quillmere.localhost", "/")[0] == 200
+        assert len(Caller(server).call("GET", "/api/sites")[1]) == 3
+
+
+def test_nothing_is_written_over(data):
+    making.make(NOW, "daily")
+    before = (data / DATABASE).read_bytes()
+    with pytest.raises(NotEmpty, match="holds a database already"):
+        returning.restore(folder.listed()[0], data)
+    assert (data / DATABASE).read_bytes() == before
+
+
+@pytest.mark.parametrize("harm", ["database shorter", "database altered", "database gone"])
+def test_a_damaged_copy_fails_loudly_and_restores_nothing(data, tmp_path, harm):
+    making.make(NOW, "daily")
+    copy = folder.listed()[0]
+    kept = copy.path / DATABASE
+    body = bytearray(kept.read_bytes())
+    body[len(body) // 2] ^= 1
+    {
+        "database shorter": lambda: kept.write_bytes(body[:-1]),
+        "database altered": lambda: kept.write_bytes(body),
+        "database gone": kept.unlink,
+    }[harm]()
+    empty = tmp_path / "empty"
+    with pytest.raises(Damaged, match=DATABASE):
+        returning.restore(copy, empty, even_damaged=True)
+    assert not empty.exists()
+
+
+def test_a_picture_that_was_harmed_is_named_and_the_rest_comes_back_if_asked(data, tmp_path):
+    made = making.make(NOW, "daily")
+    lost = next(iter(made.pictures))
+    folder.picture(lost).write_bytes(b"other")
+    copy, empty = folder.listed()[0], tmp_path / "empty"
+    with pytest.raises(Damaged, match="1 pictures"):
+        returning.restore(copy, empty)
+    assert returning.restore(copy, empty, even_damaged=True) == [lost]
+    assert (empty / DATABASE).exists()
+    # The next copy mends what the copies share.
+    making.make(NOW + timedelta(days=1), "daily")
+    assert returning.faults(copy) == ([], [])
+
+
+def test_a_full_disk_leaves_the_copies_that_there_were(data, settings, monkeypatch):
+    making.make(NOW, "daily")
+    before = sorted(path.relative_to(settings.BACKUPS) for path in settings.BACKUPS.rglob("*"))
+
+    def full(*_args, **_more):
+        raise OSError(errno.ENOSPC, "No space left on device")
+
+    monkeypatch.setattr(making.os, "fsync", full)
+    monkeypatch.setattr(making, "_checked", lambda database: (3, ["ff00"]))
+    (data / "pictures" / "ff").mkdir(exist_ok=True)
+    (data / "pictures" / "ff" / "ff00").write_bytes(b"new")
+    with pytest.raises(CopyFailed, match="No space left"):
+        making.make(NOW + timedelta(days=1), "daily")
+    assert (
+        sorted(path.relative_to(settings.BACKUPS) for path in settings.BACKUPS.rglob("*") if path.name != "ff")
+        == before
+    )
+
+
+def test_pictures_stand_once_for_all_copies_and_go_with_the_last(data, settings):
+    for day in range(40):
+        making.make(NOW + timedelta(days=day), "daily")
+    assert len(list(folder.pictures())) == len(folder.listed()[0].manifest.pictures)
+    assert making.prune() == 40 - len(folder.listed())
+    assert len(list(folder.pictures())) == len(folder.listed()[0].manifest.pictures)
+    (settings.BACKUPS / "pictures" / "zz").mkdir()
+    (settings.BACKUPS / "pictures" / "zz" / "nobodys").write_bytes(b"x")
+    making.prune()
+    assert not (settings.BACKUPS / "pictures" / "zz" / "nobodys").exists()
+
+
+def test_a_copy_that_cannot_be_read_costs_no_pictures(data, settings):
+    making.make(NOW, "daily")
+    (folder.listed()[0].path / MANIFEST).write_text("{")
+    assert folder.listed() == []
+    assert len(folder.unreadable()) == 1
+    making.prune()
+    assert list(folder.pictures())
+
+
+def test_a_copy_while_others_write_is_one_moment(data):
+    """Two numbers are always written together; no copy may tell them apart."""
+    with closing(sqlite3.connect(data / DATABASE)) as opened:
+        opened.execute("PRAGMA journal_mode=WAL")
+        opened.execute("CREATE TABLE pair (one INTEGER, other INTEGER)")
+        opened.execute("INSERT INTO pair VALUES (0, 0)")
+        opened.commit()
+        for turn in range(5):
+            opened.execute("UPDATE pair SET one = one + 1")
+            # Not committed yet: the copy sees the state before.
+            made = making.make(NOW + timedelta(minutes=turn), "daily")
+            opened.execute("UPDATE pair SET other = other + 1")
+            opened.commit()
+            with closing(sqlite3.connect(folder.folder() / folder.name_of(made.made_at) / DATABASE)) as copied:
+                one, other = copied.execute("SELECT one, other FROM pair").fetchone()
+            assert one == other == turn
