@@ -66,11 +66,14 @@ def _copy(source: Path, target: Path) -> None:
         draft.unlink(missing_ok=True)
 
 
-def _copy_pictures(keys: list[str], known: Mapping[str, FileState]) -> dict[str, FileState]:
-    """Copies the pictures that no copy had before. Raises FileNotFoundError if one is gone."""
+def _copy_pictures(keys: list[str], known: Mapping[str, FileState], is_last_try: bool) -> dict[str, FileState]:
+    """Copies the pictures that no copy had before. Raises FileNotFoundError if one is gone, but for a last try."""
     states = {}
     for key in keys:
         target = copies.picture(key)
+        if is_last_try and not target.exists() and not store.has_master(key):
+            # Lost before: no reason to copy nothing at all any more.
+            continue
         if not target.exists() or (key in known and target.stat().st_size != known[key].bytes):
             _copy(store.master_path(key), target)
             states[key] = state_of(target)
@@ -79,13 +82,13 @@ def _copy_pictures(keys: list[str], known: Mapping[str, FileState]) -> dict[str,
     return states
 
 
-def _fill(draft: Path, now: datetime, reason: str, known: Mapping[str, FileState]) -> Manifest:
+def _fill(draft: Path, now: datetime, reason: str, known: Mapping[str, FileState], is_last_try: bool) -> Manifest:
     data = Path(settings.DATA)
     database = draft / DATABASE
     database.unlink(missing_ok=True)
     _snapshot(data / DATABASE, database)
     sites, keys = _checked(database)
-    pictures = _copy_pictures(keys, known)
+    pictures = _copy_pictures(keys, known, is_last_try)
     files = {DATABASE: state_of(database)}
     if (data / _SECRET).exists():
         _copy(data / _SECRET, draft / _SECRET)
@@ -106,7 +109,7 @@ def make(now: datetime, reason: str) -> Manifest:
         draft.mkdir(parents=True)
         for left in reversed(range(_TRIES)):
             try:
-                made = _fill(draft, now, reason, known)
+                made = _fill(draft, now, reason, known, not left)
                 break
             except FileNotFoundError:
                 # A picture went for good in this moment: so it is not in the next.

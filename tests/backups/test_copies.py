@@ -153,3 +153,10 @@ def test_a_copy_while_others_write_is_one_moment(data):
             with closing(sqlite3.connect(folder.folder() / folder.name_of(made.made_at) / DATABASE)) as copied:
                 one, other = copied.execute("SELECT one, other FROM pair").fetchone()
             assert one == other == turn
+
+
+def test_a_picture_that_was_lost_before_is_no_reason_to_copy_nothing(data):
+    lost = next(iter(_pictures(data)))
+    (data / "pictures" / lost[:2] / lost).unlink()
+    assert lost not in making.make(NOW, "daily").pictures
+    assert returning.faults(folder.listed()[0]) == ([], [])
