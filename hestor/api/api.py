@@ -30,6 +30,7 @@ from hestor.api import (
     reach,
     session,
     sites,
+    standing,
     style,
     sweep,
     titles,
@@ -64,7 +65,7 @@ register(api)
 _MODULES = (
     session, account, sites, style, proofs, reach, brand, files, pictures, pages, changes, editions, towns, languages,
     dates, events, contact, mail, enquiries, notices, defaults, titles, added, address, unsaid, import_export, sweep,
-    check, live,
+    check, live, standing,
 )  # fmt: skip
 for module in _MODULES:
     api.add_router("", module.router)

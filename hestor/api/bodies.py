@@ -96,7 +96,11 @@ class ReadBody(Parser):
 
     def parse_body(self, request: HttpRequest) -> Any:
         """The value that the body holds."""
-        return request.hestor_body if hasattr(request, "hestor_body") else super().parse_body(request)
+        if hasattr(request, "hestor_body"):
+            return request.hestor_body
+        # A form without a field says as little as no body at all.
+        is_empty = (request.content_type or "").startswith("multipart/") and not request.POST and not request.FILES
+        return None if is_empty else super().parse_body(request)
 
 
 class CarefulCalls:

@@ -1,9 +1,10 @@
 """Editions: list, publish, bring back."""
 
-from typing import Any
+from typing import Annotated, Any
 
 from django.http import HttpRequest, HttpResponse
-from ninja import Router, Status
+from ninja import Body, Router, Status
+from pydantic import Field
 
 from hestor import clock
 from hestor.api.auth import given_revision, needed_revision, signed_in, site_for
@@ -16,7 +17,9 @@ from hestor.api.schemas import (
     ProblemOut,
     PublishedOut,
     RestoredOut,
+    Strict,
 )
+from hestor.api.standing import HeldChanges
 from hestor.api.words import changes_out
 from hestor.core.changes import Change
 from hestor.core.roles import Action
@@ -61,11 +64,20 @@ def list_editions(
     return [EditionOut(**_values(found, edition, found.live_number)) for edition in shown]
 
 
-@router.post("/sites/{site}/editions", response={201: PublishedOut, 409: ProblemOut, 412: ProblemOut})
-def publish_draft(request: HttpRequest, site: str) -> Status[PublishedOut]:
-    """Publishes the draft. With If-Match, only if it is still the draft that was reviewed."""
+class PublishIn(Strict):
+    """What of the draft is not published yet."""
+
+    held_back: HeldChanges = Field(default_factory=list)
+
+
+@router.post("/sites/{site}/editions", response={201: PublishedOut, 409: ProblemOut, 412: ProblemOut, 422: ProblemOut})
+def publish_draft(
+    request: HttpRequest, site: str, given: Annotated[PublishIn | None, Body()] = None
+) -> Status[PublishedOut]:
+    """Publishes the draft, without what is held back; with If-Match, only if it is still what was reviewed."""
     found = site_for(request, site, Action.PUBLISH)
-    made = publish(found.pk, signed_in(request), clock.now(), given_revision(request))
+    held = [(one.kind, one.key) for one in given.held_back] if given else []
+    made = publish(found.pk, signed_in(request), clock.now(), given_revision(request), held)
     return Status(201, PublishedOut(address=base_of(found) + "/", **_values(found, made, made.number)))
 
 

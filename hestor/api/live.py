@@ -71,7 +71,7 @@ def _deviation(one: Revision, found: Why) -> Deviation:
 
 def _served(site: Site, one: Revision) -> Served:
     """A page as a visitor gets it."""
-    found = serving.live(site, f"{folder_of(site)}{one.path}", "identity").response
+    found = serving.live(site, f"{folder_of(site)}{one.path}", "identity", even_closed=True).response
     return Served(own_page(one), found.status, found.body, tuple(one.left_out))
 
 

@@ -26,6 +26,8 @@ class SiteOut(Schema):
     """A site as the switcher shows it. ``name`` and ``icon_url`` are those of the draft.
 
     ``unanswered`` are messages of visitors, ``unsent`` messages of the site that could not be sent.
+    ``closed`` says that visitors are told it is; ``timed`` is when its draft is published by itself, if it is to be, or
+    was to be (``timed_failed``).
     """
 
     slug: str
@@ -39,6 +41,9 @@ class SiteOut(Schema):
     changes: int
     unanswered: int
     unsent: int
+    closed: bool
+    timed: datetime | None
+    timed_failed: bool
 
 
 class NewSite(Strict):

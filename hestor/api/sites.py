@@ -3,17 +3,20 @@
 from django.http import HttpRequest
 from ninja import Router, Status
 
-from hestor.api.auth import signed_in, site_and_role
+from hestor import clock
+from hestor.api.auth import signed_in, site_and_role, site_for
 from hestor.api.files import FileAddresses
 from hestor.api.schemas import NewSite, ProblemOut, SiteChange, SiteOut
 from hestor.core.facts.document import Facts
 from hestor.core.roles import Action, Role
 from hestor.mail.selectors.waiting import Waiting, waiting
-from hestor.sites.models import Edition, Membership, Site
+from hestor.sites.models import Edition, Membership, Site, TimedPublishing
 from hestor.sites.selectors.addresses import base_of, host_of
 from hestor.sites.selectors.changes import count_changes
 from hestor.sites.services.creation import make_site, set_label
+from hestor.sites.services.removal import delete_site
 from hestor.towns.selectors import facts_from
+from hestor.web.serving import is_closed
 
 router = Router(tags=["sites"])
 
@@ -21,6 +24,7 @@ router = Router(tags=["sites"])
 def _out(site: Site, role: Role, live: Edition | None, waiting: Waiting) -> SiteOut:
     facts: Facts = site.facts
     keys, pages = count_changes(site, live)
+    timed: TimedPublishing | None = getattr(site, "timed", None)
     return SiteOut(
         slug=site.slug,
         name=facts.name,
@@ -33,6 +37,9 @@ def _out(site: Site, role: Role, live: Edition | None, waiting: Waiting) -> Site
         changes=len(keys) + pages,
         unanswered=waiting.unanswered.get(site.pk, 0),
         unsent=waiting.unsent.get(site.pk, 0),
+        closed=is_closed(site),
+        timed=timed.at if timed else None,
+        timed_failed=bool(timed and timed.failed),
     )
 
 
@@ -45,7 +52,7 @@ def _live_editions(sites: list[Site]) -> dict[int, Edition]:
 @router.get("/sites", response=list[SiteOut])
 def list_sites(request: HttpRequest) -> list[SiteOut]:
     """The person's sites, by name."""
-    mine = Membership.objects.filter(account=signed_in(request)).select_related("site")
+    mine = Membership.objects.filter(account=signed_in(request), site__deleted=None).select_related("site__timed")
     live = _live_editions([row.site for row in mine])
     waits = waiting([row.site_id for row in mine])
     out = [_out(row.site, Role(row.role), live.get(row.site_id), waits) for row in mine]
@@ -73,3 +80,10 @@ def change(request: HttpRequest, site: str, given: SiteChange) -> SiteOut:
     found, role = site_and_role(request, site, Action.MANAGE)
     set_label(found, given.label)
     return _out(found, role, _live_editions([found]).get(found.pk), waiting([found.pk]))
+
+
+@router.delete("/sites/{site}", response={204: None, 403: ProblemOut, 404: ProblemOut})
+def delete(request: HttpRequest, site: str) -> Status[None]:
+    """Deletes the site, for visitors and at the desk; for 30 days it can be brought back."""
+    delete_site(site_for(request, site, Action.MANAGE), clock.now())
+    return Status(204, None)

@@ -7,6 +7,7 @@ import fcntl
 import os
 import re
 import secrets
+import shutil
 from collections.abc import Callable, Iterator
 from contextlib import contextmanager
 from functools import partial
@@ -97,6 +98,11 @@ def drop_generated_before(site_id: int, before: float) -> None:
     for path in folder.iterdir() if folder.is_dir() else ():
         if path.stat().st_mtime < before:
             path.unlink(missing_ok=True)
+
+
+def drop_generated(site_id: int) -> None:
+    """Deletes all that was generated for a site."""
+    shutil.rmtree(Path(settings.DATA) / "generated" / str(site_id), ignore_errors=True)
 
 
 def store_generated(site_id: int, name: str, body: bytes) -> None:

@@ -130,6 +130,18 @@ class Renderer:
         preloads = self.frame.preloads(heading, "")
         return self.frame.html("not_found.html.jinja", 404, title=title, preloads=preloads, path="")
 
+    def closed(self, until: datetime | None) -> Response:
+        """What visitors read of a site that is closed for a while; nothing in it leads to what they can't see now."""
+        heading = self.frame.word("closed.title")
+        said = {
+            "title": self.frame.title("", heading),
+            "preloads": self.frame.preloads(heading, ""),
+            "until": self.frame.moment(until) if until else "",
+            "path": "",
+        }
+        hidden = {"menu": (), "feed_url": "", "calendar_url": "", "card_url": "", "side": "", "notice": ""}
+        return self.frame.html("closed.html.jinja", 503, **said, **hidden)
+
     def _feed(self) -> Response:
         if not self.frame.has_news:
             return self.not_found()

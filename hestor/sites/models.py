@@ -22,7 +22,9 @@ class Site(models.Model):
     ``identity`` is what machines know it by, whatever becomes of its name and address. ``revision`` counts the writes
     to the draft, facts and pages alike; ``pages_revision`` those to pages. ``domain`` is its own, without "www.", which
     stands in front ``with_www``; ``folder`` is the address below it, as ``/seeds``, or nothing.
-    It is in use from when it was seen to lead here (``domain_confirmed``).
+    It is in use from when it was seen to lead here (``domain_confirmed``). While it is ``closed`` visitors are told so,
+    and until when, if ``closed_until`` says it. One that was deleted (``deleted``) is seen by nobody; it can be brought
+    back for some time.
     """
 
     identity = models.UUIDField(default=uuid4, unique=True, editable=False)
@@ -36,6 +38,9 @@ class Site(models.Model):
     revision = models.PositiveIntegerField(default=1)
     pages_revision = models.PositiveIntegerField(default=1)
     live_number = models.PositiveIntegerField(default=0)
+    closed = models.BooleanField(default=False)
+    closed_until = models.DateTimeField(null=True, blank=True)
+    deleted = models.DateTimeField(null=True, blank=True)
     created = models.DateTimeField(auto_now_add=True)
 
     def __str__(self) -> str:
@@ -100,6 +105,24 @@ class Edition(models.Model):
     def facts(self) -> Facts:
         """The facts as they were published."""
         return document.parse(self.facts_document)
+
+
+class TimedPublishing(models.Model):
+    """The draft of a site that is to be published at a moment, as it was reviewed: at ``revision``.
+
+    ``held_back`` are the changes that stay in the draft, as pairs of kind and key. ``failed`` says by a code why it was
+    not published when its moment had come.
+    """
+
+    site = models.OneToOneField(Site, on_delete=models.CASCADE, related_name="timed")
+    at = models.DateTimeField()
+    revision = models.PositiveIntegerField()
+    held_back = models.JSONField(default=list)
+    by = models.ForeignKey(settings.AUTH_USER_MODEL, on_delete=models.CASCADE, related_name="+")
+    failed = models.CharField(max_length=40, blank=True)
+
+    def __str__(self) -> str:
+        return f"{self.site} at {self.at}"
 
 
 class Page(models.Model):

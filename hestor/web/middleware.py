@@ -61,14 +61,20 @@ def _policy(found: Response, is_private: bool) -> str:
 
 
 def _respond(
-    request: HttpRequest, encoded: serving.EncodedResponse, private: bool, for_one: bool = False
+    request: HttpRequest,
+    encoded: serving.EncodedResponse,
+    private: bool,
+    for_one: bool = False,
+    retry_after: int = 0,
 ) -> HttpResponse:
     found = encoded.response
-    if private or for_one:
+    if private or for_one or found.status == 503:
         caching = "private, no-store"
     else:
         caching = "public, max-age=31536000, immutable" if found.immutable else "no-cache"
     headers = {**_headers(), "Cache-Control": caching, "Vary": "Accept-Encoding", "ETag": encoded.etag}
+    if found.status == 503:
+        headers["Retry-After"] = str(retry_after)
     if found.location:
         headers["Location"] = found.location if found.status == 303 else _with_query(found.location, request)
     if private:
@@ -101,11 +107,13 @@ def _site(request: HttpRequest, site: Site) -> HttpResponse:
     found = serving.live(site, request.path, accepts)
     if found.response.stamped:
         return _respond(request, serving.encoded(forms.with_stamp(site, found.response), accepts), False, for_one=True)
-    return _respond(request, found, False)
+    return _respond(request, found, False, retry_after=serving.retry_after(site))
 
 
 def _posted(request: HttpRequest, site: Site) -> HttpResponse:
     """Takes a form of a public page; there is nothing else that visitors may write."""
+    if serving.is_closed(site):
+        return _site(request, site)
     found = forms.take(site, request)
     if found is None:
         return HttpResponse(status=405, headers={"Allow": "GET, HEAD", **_headers()})

@@ -52,6 +52,7 @@ _CACHED = (200, 301)
 FAVICON = "favicon.ico"
 # How many editions back a page that is still open may ask for its files.
 _PAST = 3
+_AN_HOUR = 3600
 V = TypeVar("V")
 
 
@@ -166,9 +167,28 @@ def stamped(response: Response, stamp: str) -> Response:
     return replace(response, body=response.body.replace(STAMP.encode(), stamp.encode()), stamped=False)
 
 
-def live(site: Site, path: str, accepts: str) -> EncodedResponse:
-    """What the public reads at ``path`` now."""
+def is_closed(site: Site) -> bool:
+    """Whether visitors are told that the site is closed for a while."""
+    return site.closed and (site.closed_until is None or clock.now() < site.closed_until)
+
+
+def retry_after(site: Site) -> int:
+    """In how many seconds a program may ask a closed site again (RFC 9110, 10.2.3)."""
+    if site.closed_until is None:
+        return _AN_HOUR
+    return max(int((site.closed_until - clock.now()).total_seconds()) + 1, 1)
+
+
+def _is_part(path: str) -> bool:
+    """Whether an address is that of a file which a page is shown with."""
+    return path.startswith(static_files.PREFIX) or brand_files.is_address(path) or path == f"/{FAVICON}"
+
+
+def live(site: Site, path: str, accepts: str, even_closed: bool = False) -> EncodedResponse:
+    """What the public reads at ``path`` now; ``even_closed``: what it would read if the site were open."""
     moment = _moment(site)
+    if moment and not even_closed and is_closed(site) and not _is_part(path):
+        return _encoded(_renderer(site, moment).closed(site.closed_until), accepts)
     if moment is None:
         own = static_files.respond(path) if path.startswith(static_files.PREFIX) else None
         return _encoded(own or unpublished(site.facts.language), accepts)

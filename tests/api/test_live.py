@@ -33,7 +33,7 @@ def test_pages_that_do_not_are_named_with_why(desk, site, owner, monkeypatch):
     assert [(one["page"], one["says"]) for one in said["deviations"]] == [("/x/", "Seed Library")]
     served = serving.live
 
-    def stale(site, path, accepts):
+    def stale(site, path, accepts, **_more):
         found = served(site, path, accepts)
         body = found.response.body.replace(b"Seed House", b"Seed Library") if path == "/about/" else found.response.body
         object.__setattr__(found.response, "body", body)

@@ -29,6 +29,13 @@ LOOK = "words of a page, with the preview that they are seen in"
 CALLS = [
     ("GET", "/sites/{site}", None, VIEW, 200),
     ("PATCH", "/sites/{site}", {"label": "L"}, MANAGE, 200),
+    ("GET", "/sites/{site}/timed", None, VIEW, 200),
+    ("PUT", "/sites/{site}/timed", {"at": "2026-06-01T09:00"}, PUBLISH, 409),
+    ("DELETE", "/sites/{site}/timed", None, PUBLISH, 200),
+    ("GET", "/sites/{site}/closed", None, VIEW, 200),
+    ("PUT", "/sites/{site}/closed", {}, MANAGE, 200),
+    ("DELETE", "/sites/{site}/closed", None, MANAGE, 200),
+    ("DELETE", "/sites/{site}", None, MANAGE, 204),
     ("GET", "/sites/{site}/style", None, VIEW, 200),
     ("PATCH", "/sites/{site}/style", {"facts": {"name": "N"}}, EDIT, 200),
     ("GET", "/sites/{site}/proofs", None, VIEW, 200),
@@ -115,6 +122,8 @@ CALLS = [
 ANY_ACCOUNT = [
     ("POST", "/check", FILE, 422),
     ("POST", "/check/mended.zip", FILE, 422),
+    ("GET", "/deleted-sites", None, 200),
+    ("POST", "/deleted-sites/{site}/restore", None, 404),
     ("GET", "/sites", None, 200),
     ("POST", "/sites", {"name": "Another"}, 403),
     ("GET", "/account", None, 200),

@@ -334,6 +334,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/deleted-sites": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Deleted
+         * @description The person's sites that were deleted and can be brought back, the last one first.
+         */
+        get: operations["hestor_api_standing_deleted"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/deleted-sites/{site}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Restore
+         * @description Brings a deleted site back as it was.
+         */
+        post: operations["hestor_api_standing_restore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/languages": {
         parameters: {
             query?: never;
@@ -500,7 +540,11 @@ export interface paths {
         get: operations["hestor_api_sites_show"];
         put?: never;
         post?: never;
-        delete?: never;
+        /**
+         * Delete
+         * @description Deletes the site, for visitors and at the desk; for 30 days it can be brought back.
+         */
+        delete: operations["hestor_api_sites_delete"];
         options?: never;
         head?: never;
         /**
@@ -613,6 +657,34 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/closed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Closed
+         * @description Whether visitors are told that the site is closed.
+         */
+        get: operations["hestor_api_standing_closed"];
+        /**
+         * Close
+         * @description Closes the site to visitors at once; at the time that is given, if any, it opens by itself.
+         */
+        put: operations["hestor_api_standing_close"];
+        post?: never;
+        /**
+         * Reopen
+         * @description Opens the site to visitors again.
+         */
+        delete: operations["hestor_api_standing_reopen"];
         options?: never;
         head?: never;
         patch?: never;
@@ -733,7 +805,7 @@ export interface paths {
         put?: never;
         /**
          * Publish Draft
-         * @description Publishes the draft. With If-Match, only if it is still the draft that was reviewed.
+         * @description Publishes the draft, without what is held back; with If-Match, only if it is still what was reviewed.
          */
         post: operations["hestor_api_editions_publish_draft"];
         delete?: never;
@@ -1778,6 +1850,34 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{site}/timed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Timing
+         * @description What is to be published by itself.
+         */
+        get: operations["hestor_api_standing_timing"];
+        /**
+         * Publish At
+         * @description Has the draft that was reviewed published at a time; what is written after it is not published.
+         */
+        put: operations["hestor_api_standing_publish_at"];
+        post?: never;
+        /**
+         * Publish By Hand
+         * @description Publishes nothing by itself any more.
+         */
+        delete: operations["hestor_api_standing_publish_by_hand"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{site}/titles": {
         parameters: {
             query?: never;
@@ -2318,6 +2418,29 @@ export interface components {
             zone: string;
         };
         /**
+         * ClosedIn
+         * @description Until when, on the site's clock; empty, until somebody opens it.
+         */
+        ClosedIn: {
+            /**
+             * Until
+             * @default
+             */
+            until: string;
+        };
+        /**
+         * ClosedOut
+         * @description Whether the site is closed, and until when: on its clock, and as a moment.
+         */
+        ClosedOut: {
+            /** Closed */
+            closed: boolean;
+            /** Moment */
+            moment: string | null;
+            /** Until */
+            until: string;
+        };
+        /**
          * CodeIn
          * @description A code with the hosts that it may use, as they are typed.
          */
@@ -2517,6 +2640,26 @@ export interface components {
             slug: string;
             /** Words */
             words: string;
+        };
+        /**
+         * DeletedSite
+         * @description A deleted site that can be brought back until a moment.
+         */
+        DeletedSite: {
+            /**
+             * Deleted
+             * Format: date-time
+             */
+            deleted: string;
+            /** Name */
+            name: string;
+            /** Slug */
+            slug: string;
+            /**
+             * Until
+             * Format: date-time
+             */
+            until: string;
         };
         /**
          * DemoAccount
@@ -3135,6 +3278,19 @@ export interface components {
             name: string;
             /** Value */
             value: string;
+        };
+        /**
+         * HeldChange
+         * @description A change that stays in the draft, by its kind and key in the review.
+         */
+        HeldChange: {
+            /** Key */
+            key: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "fact" | "page_added" | "page_changed" | "page_removed";
         };
         /**
          * HighlightOut
@@ -4512,6 +4668,14 @@ export interface components {
             value: string;
         };
         /**
+         * PublishIn
+         * @description What of the draft is not published yet.
+         */
+        PublishIn: {
+            /** Held Back */
+            held_back?: components["schemas"]["HeldChange"][];
+        };
+        /**
          * PublishedOut
          * @description What was just published, and where to see it.
          */
@@ -4913,12 +5077,16 @@ export interface components {
          * @description A site as the switcher shows it. ``name`` and ``icon_url`` are those of the draft.
          *
          *     ``unanswered`` are messages of visitors, ``unsent`` messages of the site that could not be sent.
+         *     ``closed`` says that visitors are told it is; ``timed`` is when its draft is published by itself, if it is to be, or
+         *     was to be (``timed_failed``).
          */
         SiteOut: {
             /** Address */
             address: string;
             /** Changes */
             changes: number;
+            /** Closed */
+            closed: boolean;
             /** Host */
             host: string;
             /** Icon Url */
@@ -4932,6 +5100,10 @@ export interface components {
             role: components["schemas"]["Role"];
             /** Slug */
             slug: string;
+            /** Timed */
+            timed: string | null;
+            /** Timed Failed */
+            timed_failed: boolean;
             /** Unanswered */
             unanswered: number;
             /** Unsent */
@@ -5191,6 +5363,51 @@ export interface components {
             plate: string;
             /** Soft */
             soft: string;
+        };
+        /**
+         * TimedIn
+         * @description When to publish, on the site's clock (``2026-12-01T09:00``), and what to hold back.
+         */
+        TimedIn: {
+            /** At */
+            at: string;
+            /** Held Back */
+            held_back?: components["schemas"]["HeldChange"][];
+        };
+        /**
+         * TimedOut
+         * @description What is to be published by itself: when, on the site's clock and as a moment, and by whom.
+         *
+         *     ``is_stale`` says that the draft was changed since, so that it would not be published. ``failed`` says in words why
+         *     it was not published when its time had come; empty, if that is still ahead.
+         */
+        TimedOut: {
+            /** At */
+            at: string;
+            /** By */
+            by: string;
+            /** Failed */
+            failed: string;
+            /** Held Back */
+            held_back: components["schemas"]["HeldChange"][];
+            /** Is Stale */
+            is_stale: boolean;
+            /**
+             * Moment
+             * Format: date-time
+             */
+            moment: string;
+        };
+        /**
+         * Timing
+         * @description What is to be published by itself, if anything is, and the time now on the site's clock.
+         */
+        Timing: {
+            /** Now */
+            now: string;
+            timed: components["schemas"]["TimedOut"] | null;
+            /** Zone */
+            zone: string;
         };
         /**
          * TitleCell
@@ -6330,6 +6547,82 @@ export interface operations {
             };
         };
     };
+    hestor_api_standing_deleted: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeletedSite"][];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_standing_restore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
     hestor_api_languages_search: {
         parameters: {
             query: {
@@ -6752,6 +7045,53 @@ export interface operations {
             };
         };
     };
+    hestor_api_sites_delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
     hestor_api_sites_change: {
         parameters: {
             query?: never;
@@ -7133,6 +7473,139 @@ export interface operations {
             };
         };
     };
+    hestor_api_standing_closed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClosedOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_standing_close: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ClosedIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClosedOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_standing_reopen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClosedOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
     hestor_api_contact_state: {
         parameters: {
             query?: never;
@@ -7414,7 +7887,11 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["PublishIn"] | null;
+            };
+        };
         responses: {
             /** @description Created */
             201: {
@@ -7436,6 +7913,15 @@ export interface operations {
             };
             /** @description Precondition Failed */
             412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -10185,6 +10671,148 @@ export interface operations {
             };
             /** @description Unprocessable Entity */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_standing_timing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Timing"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_standing_publish_at: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TimedIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Timing"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_standing_publish_by_hand: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Timing"];
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -15,7 +15,11 @@ def reach_site(account: Account, slug: str, action: Action) -> tuple[Site, Role]
     Raises NotFound for a site that is not there or that the person has no role on (so that nobody learns
     which sites exist), and Forbidden if the role doesn't allow the action.
     """
-    found = Membership.objects.select_related("site").filter(account=account, site__slug=slug).first()
+    found = (
+        Membership.objects.select_related("site__timed")
+        .filter(account=account, site__slug=slug, site__deleted=None)
+        .first()
+    )
     if found is None:
         raise NotFound
     role = Role(found.role)
@@ -26,7 +30,10 @@ def reach_site(account: Account, slug: str, action: Action) -> tuple[Site, Role]
 def _standing(account: Account) -> tuple[int, bool]:
     """How many sites a person owns, and whether it is the one who set the installation up."""
     first = Account.objects.order_by("pk").values_list("pk", flat=True).first()
-    return Membership.objects.filter(account=account, role=Role.OWNER).count(), account.pk == first
+    owned = Membership.objects.filter(account=account, role=Role.OWNER)
+    # Who deleted the last one does not stop being an owner by that.
+    number = owned.filter(site__deleted=None).count() or min(owned.count(), 1)
+    return number, account.pk == first
 
 
 def may_make_sites(account: Account) -> bool:

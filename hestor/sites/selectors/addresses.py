@@ -41,7 +41,7 @@ def all_origins() -> list[str]:
     """The origins of all sites: those below the common domain as one pattern, then each own domain (CSP 3, 2.3.1)."""
     port = f":{settings.PUBLIC_PORT}" if settings.PUBLIC_PORT else ""
     scheme = "https" if settings.HTTPS else "http"
-    own = Site.objects.filter(domain__isnull=False).order_by("domain").values_list("domain", flat=True)
+    own = Site.objects.filter(domain__isnull=False, deleted=None).order_by("domain").values_list("domain", flat=True)
     bare = {host.removeprefix("www.") for host in own if host}
     hosts = (f"*.{settings.SITES_DOMAIN}", *(name for host in sorted(bare) for name in (host, f"www.{host}")))
     return [f"{scheme}://{host}{port}" for host in hosts]
@@ -64,13 +64,13 @@ def base_of(site: Site) -> str:
 
 
 # Only what serving needs: this is asked at every view of every public page.
-_SERVED = ("slug", "domain", "live_number", "with_www", "folder", "domain_confirmed")
+_SERVED = ("slug", "domain", "live_number", "with_www", "folder", "domain_confirmed", "closed", "closed_until")
 
 
 def holder_of(host: str) -> Site | None:
     """The site that has a host name (without port): by its own domain, whether with "www." or not, or by its label."""
     label, _, rest = host.partition(".")
-    sites = Site.objects.only(*_SERVED)
+    sites = Site.objects.filter(deleted=None).only(*_SERVED)
     if rest == settings.SITES_DOMAIN:
         return sites.filter(slug=label).first()
     bare = host.removeprefix("www.")
@@ -85,4 +85,4 @@ def site_at(host: str) -> tuple[Site | None, bool]:
     if found := holder_of(host):
         return found, host == host_of(found)
     former = FormerHost.objects.filter(host=host).values_list("site_id", flat=True).first()
-    return (Site.objects.only(*_SERVED).filter(pk=former).first() if former else None), False
+    return (Site.objects.only(*_SERVED).filter(pk=former, deleted=None).first() if former else None), False

@@ -34,7 +34,7 @@ def owner_of(site: Site) -> Account | None:
 
 def owned(account: Account) -> Sequence[Site]:
     """The sites of an owner, by name."""
-    mine = Membership.objects.filter(account=account, role=Role.OWNER).select_related("site")
+    mine = Membership.objects.filter(account=account, role=Role.OWNER, site__deleted=None).select_related("site")
     return sorted((row.site for row in mine), key=lambda site: (site.facts.name.casefold(), site.slug))
 
 

@@ -11,7 +11,7 @@ from hestor.pictures.models import Content, Picture
 from hestor.pictures.services import DAYS_KEPT
 from hestor.sites.models import Edition, Site, Text
 from hestor.sites.selectors.picture_uses import ADDRESS
-from hestor.sites.services import page_tree
+from hestor.sites.services import page_tree, removal
 
 _DAYS_GENERATED = 90
 
@@ -19,6 +19,7 @@ _DAYS_GENERATED = 90
 def clean(now: datetime) -> int:
     """Cleans all sites; says how many pictures went for good."""
     gone = 0
+    removal.purge(now)
     devices.forget_ended(now)
     page_tree.purge(now)
     for site_id in Site.objects.values_list("pk", flat=True):

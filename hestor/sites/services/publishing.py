@@ -5,6 +5,7 @@ copied, and nothing is rendered while other writers wait. All of it is one trans
 old edition live.
 """
 
+from collections.abc import Collection
 from datetime import datetime
 
 from django.db import transaction
@@ -14,19 +15,24 @@ from hestor.accounts.models import Account
 from hestor.core.changes import Change
 from hestor.core.errors import NotFound, NothingToPublish, StaleRevision
 from hestor.core.facts import document
-from hestor.sites.models import Edition, Revision, Site
+from hestor.sites.models import Edition, Revision, Site, TimedPublishing
 from hestor.sites.selectors.changes import changes_of
 from hestor.sites.selectors.comparison import edition as edition_of_number
+from hestor.sites.selectors.states import live_edition
 from hestor.sites.services import page_values
+from hestor.sites.services.held_back import Key, held_back, split
 from hestor.sites.services.locking import bump, locked
 
 _TRIES = 5
 
 
-def publish(site_id: int, by: Account, now: datetime, revision: int | None = None) -> Edition:
-    """Makes the draft the next edition and live, in one step.
+def publish(
+    site_id: int, by: Account, now: datetime, revision: int | None = None, held: Collection[Key] = ()
+) -> Edition:
+    """Makes the draft the next edition and live, in one step; without the changes that are ``held`` back.
 
-    Raises NothingToPublish, NotFound, and StaleRevision if the draft is not the one that was reviewed.
+    Raises NothingToPublish, NotFound, StaleRevision if the draft is not the one that was reviewed, and InvalidInput if
+    what is left can't go without what is held back.
     """
     for _ in range(_TRIES):
         site = Site.objects.filter(pk=site_id).first()
@@ -35,7 +41,7 @@ def publish(site_id: int, by: Account, now: datetime, revision: int | None = Non
         # Reach takes rendering, so it is found before the lock; the lock sees to it that it is still true.
         changes = changes_of(site)
         try:
-            return _publish(site, changes, by, now, site.revision if revision is None else revision)
+            return _publish(site, changes, by, now, site.revision if revision is None else revision, held)
         except StaleRevision as error:
             if revision is not None:
                 raise
@@ -44,20 +50,26 @@ def publish(site_id: int, by: Account, now: datetime, revision: int | None = Non
 
 
 @transaction.atomic
-def _publish(seen: Site, changes: tuple[Change, ...], by: Account, now: datetime, revision: int) -> Edition:
+def _publish(
+    seen: Site, changes: tuple[Change, ...], by: Account, now: datetime, revision: int, held: Collection[Key]
+) -> Edition:
     site = locked(seen.pk, revision)
     if site.live_number != seen.live_number:
         raise StaleRevision(revision, site.revision)
+    live = live_edition(site)
+    changes, held_changes = split(changes, held)
     if not changes:
         raise NothingToPublish
+    stays = held_back(site, live, held_changes)
     number = site.live_number + 1
-    Revision.objects.leaving(site.pk).update(live_to=number - 1)
-    Revision.objects.coming(site.pk).update(live_from=number)
+    stays.leaving(site).update(live_to=number - 1)
+    stays.coming(site).update(live_from=number)
     Site.objects.filter(pk=site.pk).update(live_number=number)
+    TimedPublishing.objects.filter(site=site).delete()
     return Edition.objects.create(
         site=site,
         number=number,
-        facts_document=document.document(document.without_private(site.facts)),
+        facts_document=document.document(document.without_private(stays.facts_of(site, live))),
         changes=[change.document() for change in changes],
         published=now,
         by=by,

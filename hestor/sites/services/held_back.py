@@ -1,0 +1,93 @@
+"""Publishing without some of the changes: which states of pages stay as they are, and whether the rest goes together.
+
+A held change stays in the draft, and visitors go on seeing what was before it.
+"""
+
+from collections.abc import Collection, Iterator
+from dataclasses import dataclass
+
+from hestor.core.changes import Change
+from hestor.core.errors import InvalidInput, Problem
+from hestor.core.facts.document import Facts
+from hestor.sites.models import Edition, Revision, RevisionQuerySet, Site
+
+Key = tuple[str, str]
+"""The kind and the key of a change."""
+_MOST = 2_000
+
+
+@dataclass(frozen=True)
+class HeldBack:
+    """What of a draft is not published: facts by key, pages by number."""
+
+    facts: frozenset[str] = frozenset()
+    pages: frozenset[int] = frozenset()
+
+    def leaving(self, site: Site) -> RevisionQuerySet:
+        """The live states that the next edition has no more."""
+        return Revision.objects.leaving(site.pk).exclude(page_id__in=self.pages)
+
+    def coming(self, site: Site) -> RevisionQuerySet:
+        """The draft's states that the next edition has for the first time."""
+        return Revision.objects.coming(site.pk).exclude(page_id__in=self.pages)
+
+    def facts_of(self, site: Site, live: Edition | None) -> Facts:
+        """The facts that the next edition says."""
+        if live is None or not self.facts:
+            return site.facts
+        return site.facts.model_copy(update={key: getattr(live.facts, key) for key in self.facts})
+
+
+NOTHING_HELD = HeldBack()
+
+
+def split(changes: Collection[Change], held: Collection[Key]) -> tuple[tuple[Change, ...], tuple[Change, ...]]:
+    """The changes that are published, and those held back. Raises InvalidInput for one that there is not."""
+    wanted = set(held)
+    kept = tuple(one for one in changes if (one.kind, one.key) in wanted)
+    if len(kept) < len(wanted) or len(wanted) > _MOST:
+        raise InvalidInput([Problem("held_back", "held_unknown")])
+    return tuple(one for one in changes if (one.kind, one.key) not in wanted), kept
+
+
+def _pages(site: Site, held: Collection[Change]) -> frozenset[int]:
+    now = {one.key for one in held if one.kind in ("page_added", "page_changed")}
+    gone = {one.key for one in held if one.kind == "page_removed"}
+    coming = dict(Revision.objects.coming(site.pk).values_list("path", "page_id"))
+    leaving = Revision.objects.leaving(site.pk).filter(path__in=gone).exclude(page_id__in=coming.values())
+    return frozenset({coming[path] for path in now} | set(leaving.values_list("page_id", flat=True)))
+
+
+def held_back(site: Site, live: Edition | None, held: Collection[Change]) -> HeldBack:
+    """What holding these changes back leaves as it is. Raises InvalidInput where the rest can't go without them."""
+    if not held:
+        return NOTHING_HELD
+    found = HeldBack(frozenset(one.key for one in held if one.kind == "fact"), _pages(site, held))
+    problems = [*_first_edition(live, held), *_same_address(site, found), *_below(site, found)]
+    if problems:
+        raise InvalidInput(problems[:5])
+    return found
+
+
+def _first_edition(live: Edition | None, held: Collection[Change]) -> Iterator[Problem]:
+    if live is None and any(one.kind == "fact" or one.key == "/" for one in held):
+        yield Problem("held_back", "held_first")
+
+
+def _same_address(site: Site, held: HeldBack) -> Iterator[Problem]:
+    """Where one page took the address of another, both changes go together."""
+    stays = Revision.objects.leaving(site.pk).filter(page_id__in=held.pages).values_list("path", flat=True)
+    for path in held.coming(site).filter(path__in=stays).values_list("path", flat=True):
+        yield Problem("held_back", "held_address", {"path": path})
+
+
+def _below(site: Site, held: HeldBack) -> Iterator[Problem]:
+    """A page can't stand below one that visitors don't see."""
+    live = Revision.objects.leaving(site.pk).filter(page_id__in=held.pages)
+    only_drafts = held.pages - set(live.values_list("page_id", flat=True))
+    for title in held.coming(site).filter(parent_id__in=only_drafts).values_list("title", flat=True):
+        yield Problem("held_back", "held_below", {"title": title})
+    drafts = Revision.objects.in_draft_of(site.pk).values("page_id")
+    removed = set(held.leaving(site).exclude(page_id__in=drafts).values_list("page_id", flat=True))
+    for title in live.filter(parent_id__in=removed).values_list("title", flat=True):
+        yield Problem("held_back", "held_below", {"title": title})
