@@ -2,6 +2,7 @@ import { useTranslation } from "react-i18next";
 import { Link } from "react-router";
 import type { Account } from "../api/client";
 import { LanguageChoice } from "../i18n/LanguageChoice";
+import { DeletedSites } from "../standing";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { useAccount } from "./api";
 import { Defaults } from "./Defaults";
@@ -16,6 +17,7 @@ function Sections({ account }: { account: Account }) {
       <EmailForm email={account.email} />
       <Devices devices={account.devices} />
       <Defaults />
+      <DeletedSites />
     </div>
   );
 }

@@ -20,6 +20,7 @@ import { PagesView } from "../pages";
 import { PicturesView } from "../pictures";
 import { ReviewView } from "../review";
 import { NewSite, useSites } from "../sites";
+import { StandingView } from "../standing";
 import { TitlesView } from "../titles";
 import { ToSayView } from "../unsaid";
 import { QueryBoundary } from "../ui/QueryBoundary";
@@ -89,6 +90,7 @@ function Desk() {
               <Route path="mail" element={<MailView />} />
               <Route path="editions" element={<EditionsView />} />
               <Route path="review" element={<ReviewView />} />
+              <Route path="whole-site" element={<StandingView />} />
             </Route>
             <Route path="*" element={<Nowhere />} />
           </Routes>

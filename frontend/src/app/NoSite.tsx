@@ -1,5 +1,6 @@
 import { useTranslation } from "react-i18next";
 import { useSignOut } from "../accounts";
+import { DeletedSites } from "../standing";
 import { AuthLayout } from "../ui/AuthLayout";
 
 /** For who has a role on no site, and may make none here. */
@@ -8,6 +9,7 @@ export function NoSite() {
   const signOut = useSignOut();
   return (
     <AuthLayout title={t("noSite.title")} lead={t("noSite.text")}>
+      <DeletedSites />
       <button type="button" className="act-link justify-self-start" onClick={() => signOut.mutate(undefined)}>
         {t("account.signOut")}
       </button>

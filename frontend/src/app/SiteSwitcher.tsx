@@ -1,4 +1,4 @@
-import { Check, ChevronDown, ExternalLink, Plus, Tag } from "lucide-react";
+import { Check, ChevronDown, ExternalLink, Plus, SlidersHorizontal, Tag } from "lucide-react";
 import { DropdownMenu as Menu } from "radix-ui";
 import { useState } from "react";
 import { useTranslation } from "react-i18next";
@@ -67,6 +67,9 @@ export function SiteSwitcher({ site, sites, mayMakeSites }: Props) {
             <a href={site.address} target="_blank" rel="noreferrer">
               <ExternalLink size={16} aria-hidden /> {t("switcher.live")}
             </a>
+          </Menu.Item>
+          <Menu.Item className={ITEM} onSelect={() => void navigate(`/${site.slug}/whole-site`)}>
+            <SlidersHorizontal size={16} aria-hidden /> {t("view.whole-site")}
           </Menu.Item>
           {site.role === "owner" && (
             <Menu.Item className={ITEM} onSelect={() => setLabelling(true)}>

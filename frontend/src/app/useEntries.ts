@@ -63,7 +63,7 @@ function useActions(site: Site, onShortcuts: () => void): Entry[] {
     ["visit", true, () => void open(site.address, "_blank", "noreferrer"), site.host],
     ["shortcuts", true, onShortcuts, "?"],
   ];
-  const views = [...VIEWS, "to-say" as const].map((view): Entry => ({
+  const views = [...VIEWS, "to-say" as const, "whole-site" as const].map((view): Entry => ({
     key: `view ${view}`,
     kind: "action",
     title: t("finder.goTo", { view: t(`view.${view}`) }),

@@ -30,23 +30,31 @@ function readerFor(site: string, edition: number | null): ProofReader {
   });
 }
 
+const NONE: readonly string[] = [];
+
 interface Props {
   site: string;
   path: string;
   at: string;
   /** The number of a published edition to read instead of the draft. */
   edition?: number | null;
+  /** Facts that are looked at with the value that the live edition has. */
+  held?: readonly string[];
   children: ReactNode;
 }
 
 /** Reads the proofs of a page with the words as typed, again whenever the draft changes, for whatever is in view. */
-export function ProofsProvider({ site, path, at, edition = null, children }: Props) {
+export function ProofsProvider({ site, path, at, edition = null, held = NONE, children }: Props) {
   const reader = useMemo(() => readerFor(site, edition), [site, edition]);
-  const { typed, revision } = useSelect((store) => ({
+  const { typed, revision, live } = useSelect((store) => ({
     typed: store.facts.state.typed,
     revision: store.facts.revision,
+    live: store.facts.state.meta.live_facts as Record<string, unknown> | null | undefined,
   }));
-  useEffect(() => reader.want(path, at, typed, revision), [reader, path, at, typed, revision]);
+  useEffect(() => {
+    const kept = Object.fromEntries(held.map((key) => [key, live?.[key]]));
+    reader.want(path, at, held.length ? { ...typed, ...kept } : typed, revision);
+  }, [reader, path, at, typed, revision, held, live]);
   return <Context value={reader}>{children}</Context>;
 }
 

@@ -4,10 +4,10 @@ import type { Change } from "../api/client";
 
 type Tense = "before" | "after";
 
-function Words({ text, gone = false }: { text: string; gone?: boolean }) {
+function Words({ text, gone = false, quiet = false }: { text: string; gone?: boolean; quiet?: boolean }) {
   const { t } = useTranslation();
   if (!text) return <span className="text-soft italic">{t("sheet.nothing")}</span>;
-  const looks = gone ? "text-soft line-through decoration-1" : "font-semibold";
+  const looks = gone ? "text-soft line-through decoration-1" : quiet ? "text-soft" : "font-semibold";
   return (
     <span dir="auto" className={`block break-words ${looks}`}>
       {text}
@@ -15,9 +15,16 @@ function Words({ text, gone = false }: { text: string; gone?: boolean }) {
   );
 }
 
-type RowProps = { change: Change; tense: Tense; aside: ReactNode; labels: Labels | undefined };
+type RowProps = {
+  change: Change;
+  tense: Tense;
+  aside: ReactNode;
+  below: ReactNode;
+  isQuiet: boolean;
+  labels: Labels | undefined;
+};
 
-function Row({ change, tense, aside, labels }: RowProps) {
+function Row({ change, tense, aside, below, isQuiet, labels }: RowProps) {
   const { t } = useTranslation();
   const columns = aside
     ? "sm:grid-cols-[11rem_1fr] lg:grid-cols-[11rem_minmax(18rem,1fr)_1.2fr]"
@@ -34,17 +41,18 @@ function Row({ change, tense, aside, labels }: RowProps) {
         {!(labels && change.kind === "fact") && (
           <p className="text-xs text-soft">{change.kind === "fact" ? change.reach_words : change.key}</p>
         )}
+        {below}
       </div>
       <dl
         className={`grid content-start gap-x-3 gap-y-0.5 ${labels ? "grid-cols-[5.5rem_1fr]" : "grid-cols-[4.2rem_1fr]"}`}
       >
         <dt className="text-soft">{labels?.[0] ?? t(`change.${tense}.old`)}</dt>
         <dd className="min-w-0">
-          <Words text={change.old} gone={!labels} />
+          <Words text={change.old} gone={!labels && !isQuiet} quiet={isQuiet} />
         </dd>
         <dt className="text-soft">{labels?.[1] ?? t(`change.${tense}.new`)}</dt>
         <dd className="min-w-0">
-          <Words text={change.new} />
+          <Words text={change.new} quiet={isQuiet} />
         </dd>
       </dl>
       {aside}
@@ -60,10 +68,13 @@ interface Props {
   tense: Tense;
   labels?: Labels;
   aside?: (change: Change) => ReactNode;
+  below?: (change: Change) => ReactNode;
+  /** Whether a change is no part of what is to happen. */
+  isQuiet?: (change: Change) => boolean;
 }
 
-/** Changes in words: what, how far it reaches, what was and what will be; beside each what `aside` gives. */
-export function ChangeList({ changes, tense, labels, aside }: Props) {
+/** Changes in words: what, how far it reaches, what was and will be; beside each `aside`, under its name `below`. */
+export function ChangeList({ changes, tense, labels, aside, below, isQuiet }: Props) {
   return (
     <ul className="border-t border-ink">
       {changes.map((change) => (
@@ -73,6 +84,8 @@ export function ChangeList({ changes, tense, labels, aside }: Props) {
           tense={tense}
           labels={labels}
           aside={aside?.(change)}
+          below={below?.(change)}
+          isQuiet={isQuiet?.(change) ?? false}
         />
       ))}
     </ul>

@@ -1,16 +1,19 @@
 import { ExternalLink } from "lucide-react";
-import { useEffect, useRef, type ReactNode } from "react";
+import { useEffect, useMemo, useRef, useState, type ReactNode } from "react";
 import { useTranslation } from "react-i18next";
 import { Link } from "react-router";
-import type { Site } from "../api/client";
+import type { Change, Site } from "../api/client";
 import { useSelect, useSite } from "../draft/hooks";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { Button } from "../ui/Button";
-import { ErrorNotice } from "../ui/ErrorNotice";
+import { CheckBox } from "../ui/CheckBox";
+import { Refusals } from "../ui/Refusals";
 import { Notice } from "../ui/Notice";
-import { useChanges, usePublish, type Changes, type Published } from "./api";
+import { heldChange, useChanges, usePublish, useTiming, type Changes, type Published, type Timing } from "./api";
 import { ChangeList } from "./ChangeList";
 import { Confirmed } from "./Confirmed";
+import { Later } from "./Later";
+import { TimedNotice } from "./TimedNotice";
 import { ProofsProvider } from "../proofs/ProofsProvider";
 import { ChangeProofs } from "./ChangeProofs";
 import { StrayNews } from "./StrayNews";
@@ -75,9 +78,32 @@ function NotSaved() {
   );
 }
 
-function Ready({ site, changes, publish }: { site: Site; changes: Changes; publish: ReturnType<typeof usePublish> }) {
+interface ReadyProps {
+  site: Site;
+  changes: Changes;
+  publish: ReturnType<typeof usePublish>;
+  timing: Timing | undefined;
+}
+
+function Ready({ site, changes, publish, timing }: ReadyProps) {
   const { t } = useTranslation();
   const first = changes.live_number === 0;
+  const mayPublish = site.role !== "viewer";
+  const [heldKeys, setHeld] = useState<ReadonlySet<string>>(new Set());
+  const isHeld = (change: Change) => heldKeys.has(`${change.kind} ${change.key}`);
+  const held = changes.changes.filter(isHeld);
+  const heldFacts = useMemo(
+    () => [...heldKeys].filter((key) => key.startsWith("fact ")).map((key) => key.slice(5)),
+    [heldKeys],
+  );
+  const publishing = { revision: changes.revision, held: held.map(heldChange) };
+  const count = changes.changes.length - held.length;
+  function hold(change: Change, on: boolean) {
+    const next = new Set(heldKeys);
+    if (on) next.add(`${change.kind} ${change.key}`);
+    else next.delete(`${change.kind} ${change.key}`);
+    setHeld(next);
+  }
   return (
     <div className="max-w-6xl px-6 pt-4 pb-10">
       <Title>{t("review.title", { name: site.name })}</Title>
@@ -85,22 +111,46 @@ function Ready({ site, changes, publish }: { site: Site; changes: Changes; publi
         {first ? t("review.leadFirst", { address: site.host }) : t("review.lead", { address: site.host })}
       </p>
       <div className="mb-5 empty:hidden">
-        <ErrorNotice error={publish.error} lost={t("review.lost")}>
+        <Refusals error={publish.error} lost={t("review.lost")}>
           {t("review.lookAgain")}
-        </ErrorNotice>
+        </Refusals>
       </div>
+      {timing && <TimedNotice site={site.slug} timing={timing} mayChange={mayPublish} />}
       <NotSaved />
-      <ProofsProvider site={site.slug} path="/" at="">
-        <ChangeList changes={changes.changes} tense="before" aside={(change) => <ChangeProofs change={change} />} />
+      <ProofsProvider site={site.slug} path="/" at="" held={heldFacts}>
+        <ChangeList
+          changes={changes.changes}
+          tense="before"
+          aside={(change) =>
+            !isHeld(change) && <ChangeProofs change={change} site={site.slug} live={changes.live_number} />
+          }
+          isQuiet={isHeld}
+          below={(change) =>
+            mayPublish &&
+            changes.changes.length > 1 && (
+              <div className="mt-1.5 text-[13px]">
+                <CheckBox checked={isHeld(change)} onChange={(on) => hold(change, on)}>
+                  {t("review.hold")}
+                  <span className="unseen">: {change.kind === "fact" ? change.name : change.new || change.old}</span>
+                </CheckBox>
+              </div>
+            )
+          }
+        />
       </ProofsProvider>
       <StrayNews site={site.slug} revision={changes.revision} />
       <div className="mt-7 flex flex-wrap items-center gap-x-6 gap-y-3">
-        {site.role === "viewer" ? (
-          <p className="text-soft">{t("review.viewer")}</p>
-        ) : (
-          <Button disabled={publish.isPending} onClick={() => publish.mutate(changes.revision)}>
-            {t("review.publish", { count: changes.changes.length })}
+        {mayPublish ? (
+          <Button disabled={publish.isPending || count === 0} onClick={() => publish.mutate(publishing)}>
+            {t("review.publish", { count })}
           </Button>
+        ) : (
+          <p className="text-soft">{t("review.viewer")}</p>
+        )}
+        {held.length > 0 && (
+          <p role="status" className="text-soft">
+            {t("review.held", { count: held.length })}
+          </p>
         )}
         <a
           href={changes.preview_url}
@@ -114,6 +164,7 @@ function Ready({ site, changes, publish }: { site: Site; changes: Changes; publi
           {t("review.back")}
         </Link>
       </div>
+      {mayPublish && count > 0 && timing && <Later site={site.slug} timing={timing} publishing={publishing} />}
     </div>
   );
 }
@@ -136,6 +187,7 @@ export function ReviewView() {
   const site = useSite();
   const changes = useChanges(site.slug);
   const publish = usePublish(site.slug);
+  const timing = useTiming(site.slug).data;
   return (
     <div className="min-h-[calc(100vh-60px)] bg-paper">
       {publish.data ? (
@@ -143,7 +195,11 @@ export function ReviewView() {
       ) : (
         <QueryBoundary query={changes}>
           {(now) =>
-            now.changes.length ? <Ready site={site} changes={now} publish={publish} /> : <Nothing site={site} />
+            now.changes.length ? (
+              <Ready site={site} changes={now} publish={publish} timing={timing} />
+            ) : (
+              <Nothing site={site} />
+            )
           }
         </QueryBoundary>
       )}

@@ -1,0 +1,59 @@
+import { useId, useState } from "react";
+import { useTranslation } from "react-i18next";
+import { Button } from "../ui/Button";
+import { Refusals } from "../ui/Refusals";
+import { useSetTime, type Publishing, type Timing } from "./api";
+
+interface Props {
+  site: string;
+  timing: Timing;
+  publishing: Publishing;
+}
+
+/** The day after on the site's clock, at nine: what most would choose, to be changed. */
+function proposed(now: string): string {
+  const day = new Date(`${now.slice(0, 10)}T00:00:00Z`);
+  day.setUTCDate(day.getUTCDate() + 1);
+  return `${day.toISOString().slice(0, 10)}T09:00`;
+}
+
+/** Publishing what is reviewed here at a time of the site's clock. */
+export function Later({ site, timing, publishing }: Props) {
+  const { t } = useTranslation();
+  const id = useId();
+  const set = useSetTime(site);
+  const [at, setAt] = useState(proposed(timing.now));
+  return (
+    <details className="mt-4">
+      <summary className="act-link inline-block cursor-pointer">{t("timed.open")}</summary>
+      <form
+        className="mt-2 grid max-w-xl gap-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          set.mutate({ ...publishing, at });
+        }}
+      >
+        <label htmlFor={id}>{t("timed.at", { zone: timing.zone })}</label>
+        <span className="flex flex-wrap items-center gap-3">
+          <input
+            id={id}
+            type="datetime-local"
+            required
+            value={at}
+            min={timing.now}
+            aria-describedby={`${id}-note`}
+            className="rounded-sm border border-soft bg-paper px-2 py-1.5 text-ink"
+            onChange={(event) => setAt(event.target.value)}
+          />
+          <Button type="submit" variant="quiet" disabled={set.isPending || !at}>
+            {t("timed.set")}
+          </Button>
+        </span>
+        <p id={`${id}-note`} className="text-soft">
+          {t("timed.note")}
+        </p>
+        <Refusals error={set.error}>{t("review.lookAgain")}</Refusals>
+      </form>
+    </details>
+  );
+}

@@ -1,0 +1,62 @@
+import { useId, useState } from "react";
+import { useTranslation } from "react-i18next";
+import type { Site } from "../api/client";
+import { useFormat } from "../i18n/format";
+import { Button } from "../ui/Button";
+import { Refusals } from "../ui/Refusals";
+import { useClose, type Closed } from "./api";
+
+function Open({ site, onClose, isBusy }: { site: Site; onClose: (until: string) => void; isBusy: boolean }) {
+  const { t } = useTranslation();
+  const id = useId();
+  const [until, setUntil] = useState("");
+  return (
+    <>
+      <p className="text-soft">{t("standing.closeNote", { name: site.name })}</p>
+      <span className="flex flex-wrap items-center gap-x-3 gap-y-2">
+        <label htmlFor={id}>{t("standing.until")}</label>
+        <input
+          id={id}
+          type="datetime-local"
+          value={until}
+          className="rounded-sm border border-soft bg-paper px-2 py-1.5 text-ink"
+          onChange={(event) => setUntil(event.target.value)}
+        />
+        <Button variant="quiet" disabled={isBusy} onClick={() => onClose(until)}>
+          {t("standing.close")}
+        </Button>
+      </span>
+    </>
+  );
+}
+
+/** Telling visitors that the site is closed for a while. */
+export function Closing({ site, closed }: { site: Site; closed: Closed }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const close = useClose(site.slug);
+  return (
+    <section aria-labelledby="closing" className="grid justify-items-start gap-2">
+      <h2 id="closing" className="text-base font-semibold">
+        {t("standing.closing")}
+      </h2>
+      <p role="status" className={closed.closed ? "font-semibold" : ""}>
+        {!closed.closed
+          ? t("standing.isOpen")
+          : closed.moment
+            ? t("standing.isClosedUntil", { at: format.instant(closed.moment) })
+            : t("standing.isClosed")}
+      </p>
+      {site.role !== "owner" ? (
+        <p className="text-soft">{t("standing.ownersOnly")}</p>
+      ) : closed.closed ? (
+        <Button disabled={close.isPending} onClick={() => close.mutate(null)}>
+          {t("standing.reopen")}
+        </Button>
+      ) : (
+        <Open site={site} isBusy={close.isPending} onClose={(until) => close.mutate(until)} />
+      )}
+      <Refusals error={close.error} />
+    </section>
+  );
+}

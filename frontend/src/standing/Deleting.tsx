@@ -1,0 +1,61 @@
+import { AlertDialog } from "radix-ui";
+import { useId, useState } from "react";
+import { useTranslation } from "react-i18next";
+import { useNavigate } from "react-router";
+import type { Site } from "../api/client";
+import { Button } from "../ui/Button";
+import { ErrorNotice } from "../ui/ErrorNotice";
+import { useDeleteSite } from "./api";
+
+/** Deleting a site: its name is typed first, so that it is not another one that goes. */
+export function Deleting({ site }: { site: Site }) {
+  const { t } = useTranslation();
+  const navigate = useNavigate();
+  const id = useId();
+  const remove = useDeleteSite(site.slug);
+  const [typed, setTyped] = useState("");
+  const isSure = typed.trim() === site.name.trim();
+  return (
+    <section aria-labelledby="deleting" className="grid justify-items-start gap-2">
+      <h2 id="deleting" className="text-base font-semibold">
+        {t("standing.deleting")}
+      </h2>
+      <p className="text-soft">{t("standing.deleteNote", { address: site.host })}</p>
+      <AlertDialog.Root onOpenChange={() => setTyped("")}>
+        <AlertDialog.Trigger asChild>
+          <Button variant="quiet">{t("standing.delete", { name: site.name })}</Button>
+        </AlertDialog.Trigger>
+        <AlertDialog.Portal>
+          <AlertDialog.Overlay className="fixed inset-0 z-40 bg-black/40" />
+          <AlertDialog.Content className="fixed top-1/2 left-1/2 z-50 grid w-[28rem] max-w-[92vw] -translate-1/2 gap-3 rounded-lg bg-paper p-6 shadow-xl">
+            <AlertDialog.Title className="text-lg font-semibold">
+              {t("standing.deleteAsk", { name: site.name })}
+            </AlertDialog.Title>
+            <AlertDialog.Description>{t("standing.deleteNote", { address: site.host })}</AlertDialog.Description>
+            <label htmlFor={id}>{t("standing.deleteType", { name: site.name })}</label>
+            <input
+              id={id}
+              value={typed}
+              dir="auto"
+              autoComplete="off"
+              className="rounded-sm border border-soft bg-paper px-2.5 py-1.5 text-ink"
+              onChange={(event) => setTyped(event.target.value)}
+            />
+            <ErrorNotice error={remove.error} />
+            <span className="mt-2 flex flex-wrap items-center gap-4">
+              <AlertDialog.Cancel asChild>
+                <Button variant="quiet">{t("standing.deleteNot")}</Button>
+              </AlertDialog.Cancel>
+              <Button
+                disabled={!isSure || remove.isPending}
+                onClick={() => remove.mutate(undefined, { onSuccess: () => void navigate("/your-account#deleted") })}
+              >
+                {t("standing.deleteNow")}
+              </Button>
+            </span>
+          </AlertDialog.Content>
+        </AlertDialog.Portal>
+      </AlertDialog.Root>
+    </section>
+  );
+}

@@ -1,0 +1,2 @@
+export { DeletedSites } from "./DeletedSites";
+export { StandingView } from "./StandingView";

@@ -1,0 +1,79 @@
+"""What is done with a site as a whole, and with the moment of publishing, by keyboard and by mouse."""
+
+from playwright.sync_api import expect
+
+
+def _type_name_and_tagline(person) -> None:
+    person.open()
+    person.field("Name").fill("Quillmere Seed Commons")
+    person.field("Tagline").fill("Borrow. Grow. Bring back.")
+    expect(person.page.get_by_text("2 changes kept")).to_be_visible()
+    person.page.get_by_role("button", name="Review").first.click()
+
+
+def test_a_change_is_held_back_and_the_rest_goes_out(server, people):
+    person = people(server, width=390).sign_in()
+    _type_name_and_tagline(person)
+    page = person.page
+    held = page.get_by_label("Hold back: Name")
+    held.focus()
+    page.keyboard.press("Space")
+    expect(page.get_by_text("1 change is held back")).to_be_visible()
+    # What it will look like is told without what is held back.
+    then = page.get_by_role("region", name="As it will be")
+    expect(then).to_have_count(1)
+    expect(then.get_by_text("Borrow. Grow. Bring back.").first).to_be_visible()
+    expect(then.get_by_text("Quillmere Seed Commons")).to_have_count(0)
+    assert person.overflows() == 0
+    assert person.faults() == []
+    page.get_by_role("button", name="Publish this change").click()
+    expect(page.get_by_role("heading", name="Edition 4 is live")).to_be_visible()
+    home = server.get("quillmere.localhost", "/")[1].decode()
+    assert "Bring back." in home
+    assert "Commons" not in home
+    expect(page.get_by_text("1 change kept")).to_be_visible()
+
+
+def test_publishing_waits_for_a_chosen_time_and_can_be_called_off(server, people):
+    person = people(server, dark=True).sign_in()
+    _type_name_and_tagline(person)
+    page = person.page
+    page.get_by_text("Publish at a chosen time").click()
+    when = page.get_by_label("When, on the clock of Europe/London?")
+    expect(when).to_have_value("2026-11-26T09:00")
+    when.fill("2026-11-25T11:00")
+    # The browser would not send a time that is over; who has none of its checks is told by the server.
+    page.evaluate("document.querySelector('form').noValidate = true")
+    page.get_by_role("button", name="Publish at this time").click()
+    expect(page.get_by_role("alert").filter(has_text="That time is over")).to_be_visible()
+    when.fill("2026-12-01T09:00")
+    page.get_by_role("button", name="Publish at this time").click()
+    expect(page.get_by_text("To be published on Tuesday, December 1, 2026")).to_be_visible()
+    assert person.faults() == []
+    page.get_by_role("button", name="Not by itself").click()
+    expect(page.get_by_text("To be published on")).to_have_count(0)
+
+
+def test_a_site_is_closed_and_opened_deleted_and_brought_back(server, people):
+    person = people(server, width=390).sign_in()
+    person.open(view="whole-site")
+    page = person.page
+    page.get_by_role("button", name="Close the site").press("Enter")
+    expect(page.get_by_text("The site is closed: visitors see none")).to_be_visible()
+    assert server.get("quillmere.localhost", "/")[0] == 503
+    assert person.faults() == []
+    page.get_by_role("button", name="Open the site").press("Enter")
+    expect(page.get_by_text("The site is open to visitors.")).to_be_visible()
+    assert server.get("quillmere.localhost", "/")[0] == 200
+    page.get_by_role("button", name="Delete Quillmere Seed Library").press("Enter")
+    sure = page.get_by_role("button", name="Delete this site")
+    expect(sure).to_be_disabled()
+    page.get_by_label("To be sure, type its name").fill("Quillmere Seed Library")
+    assert person.overflows() == 0
+    sure.click()
+    expect(page.get_by_role("heading", name="Deleted sites")).to_be_visible()
+    assert server.get("quillmere.localhost", "/")[0] == 404
+    assert person.faults() == []
+    page.get_by_role("button", name="Bring back Quillmere Seed Library").press("Enter")
+    page.wait_for_url("**/quillmere/style")
+    assert server.get("quillmere.localhost", "/")[0] == 200
