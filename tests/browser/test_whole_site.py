@@ -48,7 +48,7 @@ def test_publishing_waits_for_a_chosen_time_and_can_be_called_off(server, people
     expect(page.get_by_role("alert").filter(has_text="That time is over")).to_be_visible()
     when.fill("2026-12-01T09:00")
     page.get_by_role("button", name="Publish at this time").click()
-    expect(page.get_by_text("To be published on Tuesday, December 1, 2026")).to_be_visible()
+    expect(page.get_by_text("To be published on Tuesday, 1 December 2026")).to_be_visible()
     assert person.faults() == []
     page.get_by_role("button", name="Not by itself").click()
     expect(page.get_by_text("To be published on")).to_have_count(0)
