@@ -52,14 +52,21 @@ def _package(given: list[UploadedFile], names: list[str]) -> Package:
     return package.of_files(_files(given, names))
 
 
+def not_taken(report: Report) -> tuple[list[NotTaken], int]:
+    """What was not taken, in words, and how much more there is than is told."""
+    told = [NotTaken(file=file, message=in_words(one)) for file, one in report.problems[:_MOST_PROBLEMS]]
+    return told, max(0, len(report.problems) - _MOST_PROBLEMS)
+
+
 def _out(report: Report) -> ImportOut:
+    problems, more = not_taken(report)
     return ImportOut(
         added=report.added,
         changed=report.changed,
         same=report.same,
         pictures=report.pictures,
-        problems=[NotTaken(file=file, message=in_words(one)) for file, one in report.problems[:_MOST_PROBLEMS]],
-        more_problems=max(0, len(report.problems) - _MOST_PROBLEMS),
+        problems=problems,
+        more_problems=more,
     )
 
 

@@ -75,6 +75,19 @@ def keep(site_id: int, ingested: Ingested) -> None:
     Content.objects.get_or_create(site_id=site_id, key=key, defaults=size)
 
 
+def adopt(site_id: int, source_id: int, key: str) -> None:
+    """Gives a site a picture of another one, with its words; does nothing where it has it already."""
+    source = Picture.objects.of(source_id).filter(key=key).first()
+    content = Content.objects.filter(site_id=source_id, key=key).first()
+    if content is None or Content.objects.filter(site_id=site_id, key=key).exists():
+        return
+    with transaction.atomic():
+        Content.objects.create(site_id=site_id, key=key, kind=content.kind, width=content.width, height=content.height)
+        if source:
+            source.pk, source.site_id = None, site_id
+            source.save()
+
+
 def upload(site_id: int, name: str, body: bytes) -> tuple[Picture, bool]:
     """A picture from a file, and whether it is new: the same file twice is one picture. Raises PictureRefused."""
     name = file_name(name)

@@ -29,6 +29,11 @@ LOOK = "words of a page, with the preview that they are seen in"
 CALLS = [
     ("GET", "/sites/{site}", None, VIEW, 200),
     ("PATCH", "/sites/{site}", {"label": "L"}, MANAGE, 200),
+    ("GET", "/sites/{site}/editions/{number}/files.zip", None, VIEW, 200),
+    ("GET", "/sites/{site}/editions/{number}/package.zip", None, VIEW, 200),
+    ("GET", "/sites/{site}/package.zip", None, VIEW, 200),
+    ("GET", "/sites/{site}/facts-of/{other}", None, VIEW, 200),
+    ("POST", "/sites/{site}/facts-of/{other}", {"keys": ["name"]}, EDIT, 200),
     ("GET", "/sites/{site}/timed", None, VIEW, 200),
     ("PUT", "/sites/{site}/timed", {"at": "2026-06-01T09:00"}, PUBLISH, 409),
     ("DELETE", "/sites/{site}/timed", None, PUBLISH, 200),
@@ -122,6 +127,7 @@ CALLS = [
 ANY_ACCOUNT = [
     ("POST", "/check", FILE, 422),
     ("POST", "/check/mended.zip", FILE, 422),
+    ("POST", "/packages", FILE, 422),
     ("GET", "/deleted-sites", None, 200),
     ("POST", "/deleted-sites/{site}/restore", None, 404),
     ("GET", "/sites", None, 200),
@@ -192,7 +198,7 @@ def filled_in(path: str, site: Site) -> str:
     values |= {"message": message, "enquiry": enquiry, "message_kind": "confirm", "key": "phone"}
     values |= {"removed": RemovedPage.objects.get(site=site).pk}
     values |= {"picture": (deleted if "restore" in path else picture).pk, "kind": "css", "path": f"{icon}icon-32.png"}
-    return "/api" + path.format(site=site.slug, page=page, number=1, stray="none", **values)
+    return "/api" + path.format(site=site.slug, page=page, number=1, stray="none", other=site.slug, **values)
 
 
 def send(client: Client, method: str, path: str, body, site: Site):
@@ -203,7 +209,12 @@ def send(client: Client, method: str, path: str, body, site: Site):
     if body == LOOK:
         body = {"title": "T", "root": previews.link(site, None, "").partition(":8000")[2]}
     data = json.dumps(body) if body is not None else None
-    return client.generic(method, filled, data or "", "application/json", headers={"if-match": str(site.revision)})
+    revision = {"if-match": str(site.revision)}
+    answer = client.generic(method, filled, data or "", "application/json", headers=revision)
+    if answer.streaming:
+        answer.getvalue()
+        answer.close()
+    return answer
 
 
 def test_the_matrix_holds_every_call():

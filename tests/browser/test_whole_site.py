@@ -20,7 +20,7 @@ def test_a_change_is_held_back_and_the_rest_goes_out(server, people):
     page.keyboard.press("Space")
     expect(page.get_by_text("1 change is held back")).to_be_visible()
     # What it will look like is told without what is held back.
-    then = page.get_by_role("region", name="As it will be")
+    then = page.get_by_role("group", name="As it will be")
     expect(then).to_have_count(1)
     expect(then.get_by_text("Borrow. Grow. Bring back.").first).to_be_visible()
     expect(then.get_by_text("Quillmere Seed Commons")).to_have_count(0)
@@ -77,3 +77,41 @@ def test_a_site_is_closed_and_opened_deleted_and_brought_back(server, people):
     page.get_by_role("button", name="Bring back Quillmere Seed Library").press("Enter")
     page.wait_for_url("**/quillmere/style")
     assert server.get("quillmere.localhost", "/")[0] == 200
+
+
+def test_facts_of_another_site_are_looked_at_and_copied(server, people):
+    person = people(server, width=390).sign_in()
+    person.open(site="narjis", view="whole-site")
+    page = person.page
+    page.get_by_label("From which site?").select_option(label="Quillmere Seed Library")
+    page.get_by_label("Colour", exact=True).check()
+    page.get_by_label("Logo", exact=True).check()
+    assert person.overflows() == 0
+    assert person.faults() == []
+    page.get_by_role("button", name="Copy 2 facts").click()
+    expect(page.get_by_text("2 facts copied into the draft.")).to_be_visible()
+    expect(page.get_by_label("Colour", exact=True)).to_have_count(0)
+    person.open(site="narjis")
+    expect(person.proof("Logo", "Page header").get_by_role("img").first).to_be_visible()
+
+
+def test_a_site_goes_out_as_a_package_and_comes_in_as_another(server, people, tmp_path):
+    person = people(server).sign_in()
+    person.open(view="whole-site")
+    page = person.page
+    with page.expect_download() as download:
+        page.get_by_role("link", name="As a package for another Hestor").click()
+    kept = tmp_path / "quillmere.zip"
+    download.value.save_as(kept)
+    page.get_by_label("Choose a package …").set_input_files(kept)
+    page.get_by_role("link", name="Go to the new site").click()
+    expect(person.field("Name")).to_have_value("Quillmere Seed Library")
+    assert "/quillmere/" not in page.url
+    with page.expect_download() as download:
+        person.open(view="whole-site").page.get_by_role("link", name="As files for any web server").click()
+    assert download.value.suggested_filename == "quillmere-3-files.zip"
+    person.open(view="whole-site")
+    page.get_by_label("Choose a package …").set_input_files(
+        {"name": "x.zip", "mimeType": "application/zip", "buffer": b"no"}
+    )
+    expect(page.get_by_role("alert")).to_contain_text("no package of a Hestor site")

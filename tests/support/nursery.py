@@ -73,7 +73,6 @@ def _visit_the_demo() -> None:
         for call, body in (("proofs", asked), ("reach", {"keys": [*facts], "facts": {"name": "X"}})):
             desk.post(f"{own}/{call}", body, content_type="application/json")
     connections.close_all()
-    shutil.rmtree(data)
 
 
 def _is_demo(data: Path) -> bool:
@@ -116,6 +115,7 @@ def main() -> None:
     """Forks a server for each line of input."""
     has_demo = (DEMO / _MARK).exists()
     if has_demo:
+        # Pictures that are cached are read from here as long as there are servers.
         # Before the settings are read: the key that cookies are signed with is among the data.
         shutil.copytree(DEMO, os.environ["DATA"], dirs_exist_ok=True)
     _warm()
@@ -129,6 +129,7 @@ def main() -> None:
             _serve(json.loads(line))
             os._exit(0)
         print(child, flush=True)
+    shutil.rmtree(os.environ["DATA"], ignore_errors=True)
 
 
 if __name__ == "__main__":

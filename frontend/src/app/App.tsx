@@ -90,7 +90,7 @@ function Desk() {
               <Route path="mail" element={<MailView />} />
               <Route path="editions" element={<EditionsView />} />
               <Route path="review" element={<ReviewView />} />
-              <Route path="whole-site" element={<StandingView />} />
+              <Route path="whole-site" element={<StandingView mayMakeSites={now.account.may_make_sites} />} />
             </Route>
             <Route path="*" element={<Nowhere />} />
           </Routes>

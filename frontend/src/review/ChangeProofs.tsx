@@ -31,17 +31,17 @@ export function ChangeProofs({ change, site, live }: Props) {
   return (
     <div className="grid content-start gap-2 max-lg:col-span-full">
       {live > 0 && (
-        <section aria-label={t("review.proofsNow")}>
+        <div role="group" aria-label={t("review.proofsNow")}>
           <h3 className="mb-1 text-xs font-semibold text-soft">{t("review.proofsNow")}</h3>
           <ProofsProvider site={site} path="/" at="" edition={live}>
             <Drawn row={row} />
           </ProofsProvider>
-        </section>
+        </div>
       )}
-      <section aria-label={t("review.proofsThen")}>
+      <div role="group" aria-label={t("review.proofsThen")}>
         {live > 0 && <h3 className="mb-1 text-xs font-semibold text-soft">{t("review.proofsThen")}</h3>}
         <Drawn row={row} />
-      </section>
+      </div>
     </div>
   );
 }

@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, result, type Schemas } from "../api/client";
+import { send } from "../api/upload";
 
 export type Closed = Schemas["ClosedOut"];
 export type DeletedSite = Schemas["DeletedSite"];
@@ -59,5 +60,43 @@ export function useBringSiteBack() {
         queries.invalidateQueries({ queryKey: ["sites"] }),
         queries.invalidateQueries({ queryKey: ["deleted-sites"] }),
       ]),
+  });
+}
+
+export type Differences = Schemas["CopyOut"];
+export type TakenIn = Schemas["TakenIn"];
+
+/** What a site says otherwise than another one; asked for once another one is chosen. */
+export function useDifferences(site: string, other: string) {
+  return useQuery({
+    queryKey: ["facts-of", site, other],
+    queryFn: () =>
+      result<Differences>(api.GET("/api/sites/{site}/facts-of/{other}", { params: { path: { site, other } } })),
+    enabled: other !== "",
+    staleTime: 0,
+  });
+}
+
+export function useCopy(site: string, other: string) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: ({ keys, revision }: { keys: string[]; revision: number }) =>
+      result<Differences>(
+        api.POST("/api/sites/{site}/facts-of/{other}", {
+          params: { path: { site, other } },
+          headers: { "If-Match": String(revision) },
+          body: { keys },
+        }),
+      ),
+    onSettled: () => queries.invalidateQueries({ predicate: ({ queryKey }) => queryKey[0] !== "session" }),
+  });
+}
+
+/** Makes a site from a package. */
+export function useTakeIn() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (file: File) => send<TakenIn>("/api/packages", file, () => undefined),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ["sites"] }),
   });
 }

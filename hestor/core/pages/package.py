@@ -9,6 +9,7 @@ import zlib
 from collections.abc import Iterable, Iterator, Mapping
 from dataclasses import dataclass, field
 from io import BytesIO
+from typing import IO
 
 from slugify import slugify
 
@@ -206,13 +207,18 @@ def file_of(path: str) -> str:
 def zipped(files: Iterable[tuple[str, bytes]]) -> bytes:
     """The files as a ZIP."""
     out = BytesIO()
+    write_zip(files, out)
+    return out.getvalue()
+
+
+def write_zip(files: Iterable[tuple[str, bytes]], out: IO[bytes]) -> None:
+    """Writes the files as a ZIP, one after the other, so that not all of them are held at once."""
     with zipfile.ZipFile(out, "w", zipfile.ZIP_DEFLATED) as archive:
         for name, body in _distinct(files):
             # A moment that is always the same, so that the same pages make the same file.
             entry = zipfile.ZipInfo(name, (1980, 1, 1, 0, 0, 0))
             entry.compress_type = zipfile.ZIP_DEFLATED
             archive.writestr(entry, body)
-    return out.getvalue()
 
 
 def _distinct(files: Iterable[tuple[str, bytes]]) -> Iterator[tuple[str, bytes]]:

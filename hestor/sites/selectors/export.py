@@ -1,6 +1,6 @@
 """A draft's pages with their pictures as a ZIP of Markdown files, which can be taken in again."""
 
-from collections.abc import Iterator
+from collections.abc import Iterable, Iterator, Mapping
 
 from hestor.core.pages import front_matter, package
 from hestor.pictures import selectors as pictures
@@ -12,7 +12,7 @@ from hestor.sites.selectors.picture_uses import ADDRESS
 _ENDS = {"jpeg": "jpg"}
 
 
-def _picture_names(site_id: int, keys: set[str]) -> dict[str, str]:
+def picture_names(site_id: int, keys: set[str]) -> dict[str, str]:
     """A name for each picture within the ZIP, by its key: as it came, told apart by the key where two are alike."""
     names: dict[str, str] = {}
     seen: set[str] = set()
@@ -26,21 +26,40 @@ def _picture_names(site_id: int, keys: set[str]) -> dict[str, str]:
     return names
 
 
-def _files(site: Site) -> Iterator[tuple[str, bytes]]:
-    drafts = list(Revision.objects.in_draft_of(site.pk).select_related("text").order_by("path"))
-    at = {one.page_id: one.path for one in drafts}
-    keys = {piece[:32] for one in drafts for piece in one.text.body.split(ADDRESS)[1:]}
-    names = _picture_names(site.pk, keys)
-    for one in drafts:
+def page_files(
+    revisions: Iterable[Revision], names: Mapping[str, str], folder: str = ""
+) -> Iterator[tuple[str, str, Revision]]:
+    """The Markdown files of pages: name, text, and the page; pictures are linked by their ``names``."""
+    pages = list(revisions)
+    at = {one.page_id: one.path for one in pages}
+    for one in pages:
         fields = fields_of(one)
         body = fields.body
-        up = "../" * package.file_of(one.path).count("/")
+        file = folder + package.file_of(one.path)
+        up = "../" * file.count("/")
         for key, name in names.items():
             body = body.replace(ADDRESS + key, up + name.replace(" ", "%20"))
         text = front_matter.written(fields.model_copy(update={"body": body}), at.get(one.parent_id or 0))
-        yield package.file_of(one.path), text.encode()
+        yield file, text, one
+
+
+def keys_in(revisions: Iterable[Revision]) -> set[str]:
+    """The keys of the pictures that the texts of pages show."""
+    return {piece[:32] for one in revisions for piece in one.text.body.split(ADDRESS)[1:]}
+
+
+def _files(site: Site) -> Iterator[tuple[str, bytes]]:
+    drafts = list(Revision.objects.in_draft_of(site.pk).select_related("text").order_by("path"))
+    names = picture_names(site.pk, keys_in(drafts))
+    for name, text, _ in page_files(drafts, names):
+        yield name, text.encode()
+    yield from picture_files(site.pk, names)
+
+
+def picture_files(site_id: int, names: Mapping[str, str]) -> Iterator[tuple[str, bytes]]:
+    """The pictures themselves, by their names."""
     for key, name in names.items():
-        if master := pictures.master(site.pk, key):
+        if master := pictures.master(site_id, key):
             yield name, master.body
 
 

@@ -48,7 +48,7 @@ class _Ready:
     parent: str | None
 
 
-def _pictures(site_id: int, found: Package, report: Report) -> dict[str, str]:
+def take_pictures(site_id: int, found: Package, report: Report) -> dict[str, str]:
     """The address of each picture of the package, by its name. One that the site has already is not taken again."""
     targets = {}
     for name, body in found.pictures.items():
@@ -142,7 +142,7 @@ def take_in(site_id: int, found: Package) -> Report:
     """Takes a package into a draft. Nothing of it stops the rest."""
     report = Report(problems=[("", one) for one in found.problems])
     whole = package.without_common_folder(found)
-    targets = _pictures(site_id, whole, report)
+    targets = take_pictures(site_id, whole, report)
     ready = list(_read(whole, targets, report))
     with transaction.atomic():
         _write(locked(site_id), ready, report)

@@ -1,0 +1,42 @@
+import { useTranslation } from "react-i18next";
+import type { Site } from "../api/client";
+
+interface OutProps {
+  name: string;
+  note: string;
+  href: string;
+}
+
+function Out({ name, note, href }: OutProps) {
+  return (
+    <li>
+      <a href={href} download className="act-link">
+        {name}
+      </a>
+      {note && <p className="text-soft">{note}</p>}
+    </li>
+  );
+}
+
+/** The whole site as files for a web server, and as a package for another Hestor. */
+export function TakeOut({ site }: { site: Site }) {
+  const { t } = useTranslation();
+  const own = `/api/sites/${site.slug}`;
+  const live = `${own}/editions/${String(site.live_number)}`;
+  return (
+    <section aria-labelledby="take-out" className="grid gap-2">
+      <h2 id="take-out" className="text-base font-semibold">
+        {t("whole.out")}
+      </h2>
+      <ul className="grid gap-2.5">
+        {site.live_number > 0 && (
+          <>
+            <Out name={t("whole.files")} note={t("whole.filesNote")} href={`${live}/files.zip`} />
+            <Out name={t("whole.package")} note={t("whole.packageNote")} href={`${live}/package.zip`} />
+          </>
+        )}
+        <Out name={t("whole.draft")} note="" href={`${own}/package.zip`} />
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,134 @@
+"""A new site from a package that another Hestor, or this one, made (``core.pages.site_package``)."""
+
+import json
+import zipfile
+from collections.abc import Iterable, Mapping
+from io import BytesIO
+from typing import Any
+
+from django.db import transaction
+
+from hestor.accounts.models import Account
+from hestor.core.errors import InvalidInput, Problem
+from hestor.core.facts import document
+from hestor.core.pages import package, site_package
+from hestor.core.pages.package import Package
+from hestor.core.pages.site_package import Described
+from hestor.pictures.models import Picture
+from hestor.pictures.services import checked_words
+from hestor.sites.models import Page, Revision, Site
+from hestor.sites.selectors.picture_uses import ADDRESS
+from hestor.sites.services import importing
+from hestor.sites.services.creation import make_site
+from hestor.sites.services.facts import write_facts
+from hestor.sites.services.importing import Report
+
+
+def _described(body: bytes) -> Described:
+    try:
+        with zipfile.ZipFile(BytesIO(body)) as archive:
+            entry = archive.getinfo(site_package.NAME)
+            said = package.read_entry(archive, entry, site_package.MOST_BYTES + 1)
+    except package.BROKEN as error:
+        raise InvalidInput([Problem("file", "package_none", {"name": site_package.NAME})]) from error
+    if said is None or len(said) > site_package.MOST_BYTES:
+        raise InvalidInput([Problem("file", "package_unreadable", {"name": site_package.NAME})])
+    return site_package.read(said)
+
+
+def _is_own(problem: Problem) -> bool:
+    """Whether what was left out of the ZIP is the file that was read by itself."""
+    return problem.code == "file_other" and problem.params.get("name") == site_package.NAME
+
+
+def _slug(wanted: str) -> str:
+    """The address that the site had, if it is free here; else one is found from its name."""
+    return wanted if wanted and not Site.objects.filter(slug=wanted).exists() else ""
+
+
+def _values(said: Described, keys: Mapping[str, str], report: Report) -> dict[str, Any]:
+    """The facts to be kept, with pictures by the keys that they have here; what is refused is told."""
+    text = json.dumps(document.plain(document.without_private(said.facts)))
+    for old, new in keys.items():
+        text = text.replace(f'"{old}"', f'"{new}"')
+    good, problems = document.check_all(json.loads(text))
+    report.problems += [(site_package.NAME, problem) for problem in problems]
+    return {key: value for key, value in good.items() if not document.SPECS[key].private}
+
+
+def _write_facts(site: Site, values: Mapping[str, Any], report: Report) -> None:
+    """Keeps the facts; those that name a picture which did not come in are left out, and told."""
+    kept = dict(values)
+    while True:
+        try:
+            write_facts(site.pk, kept, Site.objects.get(pk=site.pk).revision)
+            return
+        except InvalidInput as error:
+            wrong = {problem.field.partition(".")[0] for problem in error.problems} & kept.keys()
+            if not wrong:
+                raise
+            report.problems += [(site_package.NAME, problem) for problem in error.problems]
+            kept = {key: value for key, value in kept.items() if key not in wrong}
+
+
+def _write_words(site: Site, said: Described, targets: Mapping[str, str], report: Report) -> None:
+    for name, words in said.pictures.items():
+        key = targets.get(name, "").removeprefix(ADDRESS)
+        try:
+            Picture.objects.filter(site=site, key=key).update(**checked_words(words.words()))
+        except InvalidInput as error:
+            report.problems += [(name, problem) for problem in error.problems]
+
+
+def _keep_identities(site: Site, said: Described, files: Iterable[str]) -> None:
+    """Feed readers and calendars go on knowing what they knew, where nothing here is known by the same."""
+    if said.identity and not Site.objects.filter(identity=said.identity).exists():
+        Site.objects.filter(pk=site.pk).update(identity=said.identity)
+    drafts = {one.path: one for one in Revision.objects.in_draft_of(site.pk)}
+    wanted = {name: said.pages[name] for name in files if name in said.pages}
+    taken = set(Page.objects.filter(identity__in=[one.identity for one in wanted.values()]).values_list("identity"))
+    for name, one in wanted.items():
+        page = next((drafts[path] for path in drafts if f"pages/{package.file_of(path)}" == name), None)
+        if page is None:
+            continue
+        if (one.identity,) not in taken:
+            Page.objects.filter(pk=page.page_id).update(identity=one.identity)
+        if one.worded and one.worded.tzinfo:
+            Revision.objects.filter(pk=page.pk).update(worded=one.worded)
+
+
+def take_in(owner: Account, body: bytes, slug: str = "") -> tuple[Site, Report]:
+    """A new site from a package, and what of it could not be taken.
+
+    Raises InvalidInput if it is no package or the address can't be had, Forbidden and TooManySites.
+    """
+    said = _described(body)
+    found = package.of_zip(body)
+    found = Package(found.texts, found.pictures, tuple(one for one in found.problems if not _is_own(one)))
+    name = {"name": said.facts.name, "language": said.facts.language, "time_zone": said.facts.time_zone}
+    site = make_site(owner, name, slug or _slug(said.slug), limited=True)
+    try:
+        report = _fill(site, said, found)
+    except BaseException:
+        # Half of a site is of no use to anybody.
+        with transaction.atomic():
+            site.delete()
+        raise
+    site.refresh_from_db()
+    return site, report
+
+
+def _fill(site: Site, said: Described, found: Package) -> Report:
+    first = Report()
+    targets = importing.take_pictures(site.pk, found, first)
+    keys = {
+        words.key: targets[name].removeprefix(ADDRESS)
+        for name, words in said.pictures.items()
+        if words.key and name in targets
+    }
+    report = importing.take_in(site.pk, found)
+    report.pictures = first.pictures
+    _write_words(site, said, targets, report)
+    _write_facts(site, _values(said, keys, report), report)
+    _keep_identities(site, said, found.texts)
+    return report
