@@ -56,8 +56,12 @@ $(STAMPS)/chromium:
 	@scripts/install-chromium
 	@mkdir -p $(STAMPS) && touch $@
 
+$(STAMPS)/nginx:
+	@scripts/install-nginx
+	@mkdir -p $(STAMPS) && touch $@
+
 # Lint, types and the front end's own tests run beside the others, which wait for browsers much of the time.
-test: build $(STAMPS)/python-dev $(STAMPS)/chromium $(STAMPS)/test-data ## linters, types, unit, API and browser tests
+test: build $(STAMPS)/python-dev $(STAMPS)/chromium $(STAMPS)/nginx $(STAMPS)/test-data ## linters, types, unit, API and browser tests
 	@scripts/together "$(MAKE) -s lint front" "$(VENV)/python -m pytest -q -n 2 --dist loadgroup"
 
 test-data: $(STAMPS)/test-data
@@ -80,7 +84,7 @@ types: $(STAMPS)/python $(STAMPS)/node ## makes the front end's API types anew
 front: $(STAMPS)/node
 	@cd frontend && npm run -s test
 
-bench: build $(STAMPS)/python-dev $(STAMPS)/chromium ## runs the benchmarks, writes benchmarks/latest.json
+bench: build $(STAMPS)/python-dev $(STAMPS)/chromium $(STAMPS)/nginx ## runs the benchmarks, writes benchmarks/latest.json
 	@$(VENV)/python -m benchmarks
 
 lighthouse: ## installs what "make bench" audits public pages with

@@ -4,10 +4,24 @@ import json
 import sys
 from pathlib import Path
 
-from benchmarks import audits, clock, desk, hostile, mail, memory, pages, pictures, rendering, sites, sweeping, texts
+from benchmarks import (
+    audits,
+    clock,
+    desk,
+    front,
+    hostile,
+    mail,
+    memory,
+    pages,
+    pictures,
+    rendering,
+    sites,
+    sweeping,
+    texts,
+)
 from benchmarks.figures import Figure
 
-_PARTS = (rendering, sites, pages, sweeping, clock, mail, pictures, desk, audits, texts, hostile, memory)
+_PARTS = (rendering, sites, front, pages, sweeping, clock, mail, pictures, desk, audits, texts, hostile, memory)
 LATEST = Path(__file__).with_name("latest.json")
 
 

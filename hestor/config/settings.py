@@ -22,6 +22,11 @@ DEBUG = False
 # For tests and pictures of the demo: the moment that it is said to be.
 FIXED_NOW = datetime.fromisoformat(os.environ["HESTOR_NOW"]) if os.environ.get("HESTOR_NOW") else None
 
+# Where what was rendered is laid down for a web server in front (docs/deploy.md); nothing is, where none is said. Files
+# are handed out by the clock of the machine, so not where the moment is said to be another one.
+FRONT = Path(os.environ["HESTOR_FRONT"]).resolve() if os.environ.get("HESTOR_FRONT") and not FIXED_NOW else None
+FRONT_MOST_BYTES = int(os.environ.get("HESTOR_FRONT_MB", "1000")) * 1_000_000
+
 
 def _secret() -> str:
     """The signing key: from the environment, else made once and kept beside the database."""
@@ -151,6 +156,8 @@ NAME_SERVICE = os.environ.get("HESTOR_NAME_SERVICE", "simulated")
 SERVER_ADDRESSES = os.environ.get("HESTOR_ADDRESSES", "192.0.2.80").replace(",", " ").split()
 # The safe start: "0" leaves out the code of others from all pages of all sites, whatever that code does.
 ADDED_CODE = os.environ.get("HESTOR_ADDED_CODE", "1") != "0"
+# All of the settings that pages depend on.
+FRONT_SEED = (HTTPS, DESK_HOST, SITES_DOMAIN, PUBLIC_PORT, ADDED_CODE)
 ENQUIRIES_OF_ONE = int(os.environ.get("HESTOR_MESSAGES_OF_ONE", "5"))
 ENQUIRIES_OF_ALL = int(os.environ.get("HESTOR_MESSAGES_OF_ALL", "60"))
 

@@ -22,6 +22,7 @@ HestorError
 ├── StaleRevision       412  somebody else wrote since you read
 ├── AccountsExist       409  the first account is there already
 ├── PictureInUse        409  a picture that the draft shows was to be deleted
+├── FrontStuck          503  files in front can't be taken away, so nothing may be changed for visitors
 └── NothingToPublish    409  the draft says what the live edition says
 
 Each error has a ``code``; the words for a code live in ``hestor/wording/locale``.
@@ -237,6 +238,13 @@ class PictureInUse(HestorError):
 
     code = "picture_in_use"
     status = 409
+
+
+class FrontStuck(HestorError):
+    """Files in front can't be taken away, so visitors would go on getting what was before."""
+
+    code = "front_stuck"
+    status = 503
 
 
 class NothingToPublish(HestorError):

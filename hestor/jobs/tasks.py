@@ -1,10 +1,12 @@
 """What is done by itself, again and again. Each may be killed at any moment, and does no harm when done twice."""
 
+from django.conf import settings
 from django.core.management import call_command
 from django_tasks import task
 
 from hestor import clock
 from hestor.backups import making
+from hestor.front import cleaning as front_cleaning
 from hestor.mail.services.enquiries import delete_old
 from hestor.sites.services import cleaning
 
@@ -18,6 +20,7 @@ def clean() -> None:
     now = clock.now()
     cleaning.clean(now)
     delete_old(now)
+    front_cleaning.clean(settings.FRONT_MOST_BYTES)
     call_command("prune_db_task_results", "--min-age-days", "14", verbosity=0)
 
 

@@ -14,7 +14,7 @@ from hestor.sites.models import Site
 from hestor.sites.selectors import previews
 from hestor.sites.selectors.addresses import address_of, base_of, desk_origin, folder_of, site_at
 from hestor.sites.services.address import confirm
-from hestor.web import forms, serving
+from hestor.web import forms, front, serving
 
 _POLICY = {
     "default-src": ("'none'",),
@@ -37,7 +37,7 @@ _ALWAYS = {
 }
 
 
-def _headers() -> dict[str, str]:
+def fixed_headers() -> dict[str, str]:
     """What every answer says."""
     return {**_ALWAYS, **settings.TRANSPORT_HEADERS}
 
@@ -72,7 +72,7 @@ def _respond(
         caching = "private, no-store"
     else:
         caching = "public, max-age=31536000, immutable" if found.immutable else "no-cache"
-    headers = {**_headers(), "Cache-Control": caching, "Vary": "Accept-Encoding", "ETag": encoded.etag}
+    headers = {**fixed_headers(), "Cache-Control": caching, "Vary": "Accept-Encoding", "ETag": encoded.etag}
     if found.status == 503:
         headers["Retry-After"] = str(retry_after)
     if found.location:
@@ -83,7 +83,10 @@ def _respond(
     if private or found.policy:
         headers["Content-Security-Policy"] = _policy(found, private)
     if found.status == 200 and _matches(request.headers.get("If-None-Match", ""), encoded.etag):
-        return HttpResponse(status=304, headers=headers)
+        unchanged = HttpResponse(status=304, headers=headers)
+        # It says only what differs from what is kept (RFC 9110, 15.4.5).
+        del unchanged["Content-Type"]
+        return unchanged
     if encoded.coding:
         headers["Content-Encoding"] = encoded.coding
     response = HttpResponse(encoded.body, status=found.status, content_type=found.media_type, headers=headers)
@@ -107,6 +110,8 @@ def _site(request: HttpRequest, site: Site) -> HttpResponse:
     found = serving.live(site, request.path, accepts)
     if found.response.stamped:
         return _respond(request, serving.encoded(forms.with_stamp(site, found.response), accepts), False, for_one=True)
+    if request.method == "GET":
+        front.offer(site, folder_of(site) + request.path, found.response)
     return _respond(request, found, False, retry_after=serving.retry_after(site))
 
 
@@ -116,20 +121,20 @@ def _posted(request: HttpRequest, site: Site) -> HttpResponse:
         return _site(request, site)
     found = forms.take(site, request)
     if found is None:
-        return HttpResponse(status=405, headers={"Allow": "GET, HEAD", **_headers()})
+        return HttpResponse(status=405, headers={"Allow": "GET, HEAD", **fixed_headers()})
     accepts = request.headers.get("Accept-Encoding", "")
     return _respond(request, serving.encoded(found, accepts), False, for_one=True)
 
 
 def _nothing() -> HttpResponse:
     # Said, so that no cache on the way makes up its own mind (RFC 9111, 4.2.2).
-    headers = {**_headers(), "Cache-Control": "no-store"}
+    headers = {**fixed_headers(), "Cache-Control": "no-store"}
     return HttpResponse("There is nothing at this address.\n", status=404, content_type="text/plain", headers=headers)
 
 
 def _led(request: HttpRequest, address: str) -> HttpResponse:
     """Leads on to another address, for good."""
-    headers = {**_headers(), "Location": _with_query(address, request), "Cache-Control": "public, max-age=3600"}
+    headers = {**fixed_headers(), "Location": _with_query(address, request), "Cache-Control": "public, max-age=3600"}
     return HttpResponse(status=301, headers=headers)
 
 
@@ -186,4 +191,4 @@ class SitesByHost:
     def _refused(request: HttpRequest) -> HttpResponse | None:
         if request.method in ("GET", "HEAD"):
             return None
-        return HttpResponse(status=405, headers={"Allow": "GET, HEAD", **_headers()})
+        return HttpResponse(status=405, headers={"Allow": "GET, HEAD", **fixed_headers()})

@@ -23,7 +23,7 @@ from hestor.sites.models import Edition, Site
 from hestor.sites.selectors import brand_report, logo_measures, picture_uses, previews, reach, states, title_table
 from hestor.sites.selectors.addresses import address_key, desk_origin, folder_of
 from hestor.sites.selectors.states import draft_of, edition_of, has_events, held_moments, live_edition
-from hestor.web import encoding
+from hestor.web import encoding, etags
 
 
 @dataclass(frozen=True)
@@ -79,8 +79,8 @@ def clear_caches() -> None:
 
 def _encoded(response: Response, accepts: str) -> EncodedResponse:
     coding = encoding.choose(accepts, response.media_type, len(response.body))
-    etag = f'"{response.digest}{"-" + coding if coding else ""}"'
-    return EncodedResponse(response, coding, encoding.encode(response.body, coding), etag)
+    body = encoding.encode(response.body, coding)
+    return EncodedResponse(response, coding, body, etags.of(response.body, body, coding))
 
 
 @dataclass(frozen=True)
@@ -111,7 +111,7 @@ class _Moment:
     noticed: bool
     day: date | None
     status: Status | None
-    now: datetime = field(compare=False)
+    now: datetime = field(compare=False, repr=False)
 
 
 def _clock_of(site: Site) -> _Clock | None:
@@ -130,10 +130,14 @@ def _clock_of(site: Site) -> _Clock | None:
 
 def _moment(site: Site) -> _Moment | None:
     """The present moment for the live edition; None before the first."""
+    return moment_at(site, clock.now())
+
+
+def moment_at(site: Site, now: datetime) -> _Moment | None:
+    """What pages of the live edition depend on of a moment; None before the first edition."""
     found = _clock_of(site)
     if found is None:
         return None
-    now = clock.now()
     day = zones.day_in(found.zone, now)
     open_now = status(found.hours, found.zone, now) if found.hours else None
     turns = found.hours or found.has_events

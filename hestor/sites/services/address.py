@@ -6,6 +6,7 @@ from django.db import transaction
 from hestor.core import site_address
 from hestor.core.errors import InvalidInput, NotFound, Problem
 from hestor.core.site_address import SiteAddress
+from hestor.front import forget_hosts, switching
 from hestor.sites.models import FormerHost, Site
 from hestor.sites.selectors.addresses import address_of, holder_of, hosts_of
 
@@ -25,7 +26,8 @@ def set_address(site_id: int, given: SiteAddress) -> Site:
 
     A new domain is not led to before it was seen to lead here: until then the short address stays the one in use.
     """
-    with transaction.atomic():
+    with switching(site_id), transaction.atomic():
+        forget_hosts(site_id)
         site = Site.objects.filter(pk=site_id).first()
         if site is None:
             raise NotFound
@@ -57,5 +59,7 @@ def _remember(site: Site, former: tuple[str, ...], folder: str) -> None:
 def confirm(site: Site) -> None:
     """The site's own domain was seen to lead here: from now on it is the one in use."""
     if site.domain and not site.domain_confirmed:
-        Site.objects.filter(pk=site.pk).update(domain_confirmed=True)
+        with switching(site.pk):
+            forget_hosts(site.pk)
+            Site.objects.filter(pk=site.pk).update(domain_confirmed=True)
         site.domain_confirmed = True

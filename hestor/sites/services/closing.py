@@ -4,6 +4,7 @@ from datetime import datetime, timedelta
 
 from hestor import clock
 from hestor.core.errors import InvalidInput, Problem
+from hestor.front import switching
 from hestor.sites.models import Site
 
 _FARTHEST = timedelta(days=366)
@@ -16,7 +17,8 @@ def close(site: Site, until: datetime | None) -> Site:
     if until is not None and until - clock.now() > _FARTHEST:
         raise InvalidInput([Problem("until", "time_far")])
     site.closed, site.closed_until = True, until
-    site.save(update_fields=["closed", "closed_until"])
+    with switching(site.pk):
+        site.save(update_fields=["closed", "closed_until"])
     return site
 
 

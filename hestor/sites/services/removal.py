@@ -8,6 +8,7 @@ from django.db import transaction
 from hestor.accounts.models import Account
 from hestor.core.errors import NotFound, TooManySites
 from hestor.core.roles import Role
+from hestor.front import drop_site, switching
 from hestor.pictures import store
 from hestor.pictures.models import Content
 from hestor.sites.models import Site, Text
@@ -18,7 +19,8 @@ KEPT = timedelta(days=30)
 
 def delete_site(site: Site, now: datetime) -> None:
     """Deletes a site: from now on nobody sees it, at the desk or as a visitor. Its address stays its own meanwhile."""
-    Site.objects.filter(pk=site.pk, deleted=None).update(deleted=now)
+    with switching(site.pk):
+        Site.objects.filter(pk=site.pk, deleted=None).update(deleted=now)
 
 
 def bring_back(account: Account, slug: str) -> Site:
@@ -53,3 +55,4 @@ def _purge(site: Site) -> None:
     for key in keys - set(Content.objects.filter(key__in=keys).values_list("key", flat=True)):
         store.drop_master(key)
     store.drop_generated(number)
+    drop_site(number)

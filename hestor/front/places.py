@@ -1,0 +1,78 @@
+"""Where files in front stand, and what they are called."""
+
+import hashlib
+from functools import cache
+from pathlib import Path
+
+from django.conf import settings
+
+PAGE = "=page"
+"""The name of a page's own file in the folder of its address; no address ends so."""
+_LONGEST = 200
+
+
+def is_on() -> bool:
+    """Whether files are laid down at all (``HESTOR_FRONT``)."""
+    return settings.FRONT is not None
+
+
+def _top() -> Path:
+    return Path(str(settings.FRONT))
+
+
+def edition_folder(site_id: int, key: str) -> Path:
+    """Where the files of one edition at one moment stand."""
+    return _top() / "editions" / str(site_id) / key
+
+
+def editions() -> Path:
+    """Where all editions stand, by site."""
+    return _top() / "editions"
+
+
+def site_folder(site_id: int) -> Path:
+    """Where the links of a site stand, by span of time."""
+    return _top() / "sites" / str(site_id)
+
+
+def host_link(host: str) -> Path:
+    """The link from a host name to its site."""
+    return _top() / "hosts" / host
+
+
+def hosts() -> Path:
+    """Where the links of all hosts stand."""
+    return _top() / "hosts"
+
+
+def lock_file(site_id: int) -> Path:
+    """The file whose lock whoever sets or takes away links of a site holds."""
+    return _top() / "locks" / str(site_id)
+
+
+@cache
+def _code() -> str:
+    """A hash of the code that makes pages: another version may make others of the same."""
+    here = Path(__file__).parents[1]
+    files = sorted(path for part in ("core", "press", "web", "wording") for path in (here / part).rglob("*.*"))
+    whole = hashlib.sha256()
+    for path in files:
+        if path.suffix != ".pyc" and path.is_file():
+            whole.update(path.read_bytes())
+    return whole.hexdigest()
+
+
+def key_of(number: int, *parts: object) -> str:
+    """The name of an edition's folder: its number, and a hash of all else that its files depend on."""
+    said = repr((_code(), settings.FRONT_SEED, parts)).encode()
+    return f"{number}-{hashlib.sha256(said).hexdigest()[:20]}"
+
+
+def name_of(path: str) -> str | None:
+    """The file's name, below an edition's folder, for an address; None for one that no file can have."""
+    parts = path.split("/")
+    if not path.startswith("/") or any(part in (".", "..") or "\0" in part for part in parts):
+        return None
+    if any(len(part.encode()) > _LONGEST for part in parts) or "//" in path or PAGE in parts:
+        return None
+    return f"pages{path}{PAGE}" if path.endswith("/") else f"files{path}"

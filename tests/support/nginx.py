@@ -1,0 +1,102 @@
+"""A real nginx in front of a server, with the configuration that Hestor makes for it."""
+
+import os
+import shutil
+import socket
+import subprocess
+import time
+from dataclasses import dataclass, field
+from pathlib import Path
+
+from tests.support.server import TOP, Server, environment, free_port
+
+NGINX = shutil.which("nginx", path=f"{os.environ.get('PATH', '')}:/usr/sbin")
+_MODULES = Path("/etc/nginx/modules-enabled")
+_MAIN = """
+{modules}
+daemon off;
+master_process on;
+worker_processes 2;
+pid {folder}/nginx.pid;
+error_log {folder}/error.log warn;
+events {{ worker_connections 4096; }}
+http {{
+    access_log off;
+    client_body_temp_path {folder}/body;
+    proxy_temp_path {folder}/proxy;
+    fastcgi_temp_path {folder}/fastcgi;
+    uwsgi_temp_path {folder}/uwsgi;
+    scgi_temp_path {folder}/scgi;
+    sendfile on;
+    tcp_nopush on;
+    keepalive_requests 100000;
+    {user}
+    include {folder}/hestor.conf;
+    {more}
+}}
+"""
+
+
+@dataclass
+class Nginx:
+    """An nginx that listens at ``port``, in front of ``server``."""
+
+    folder: Path
+    server: Server
+    port: int = field(default_factory=free_port)
+    more: str = ""
+    settings: dict[str, str] = field(default_factory=dict)
+    options: tuple[str, ...] = ()
+    _process: subprocess.Popen | None = None
+
+    def _configure(self) -> None:
+        import sys
+
+        own = {**environment(self.server.data, self.server.port), **self.server.more, **self.settings}
+        command = [sys.executable, "manage.py", "nginx_config", "--port", str(self.port), *self.options]
+        made = subprocess.run(command, cwd=TOP, env=own, capture_output=True, text=True, check=True).stdout
+        # Not every machine has an IPv6 of its own.
+        plain = "\n".join(line for line in made.splitlines() if "[::]" not in line)
+        (self.folder / "hestor.conf").write_text(plain)
+        modules = "".join(path.read_text() for path in sorted(_MODULES.glob("*brotli*"))) if _MODULES.exists() else ""
+        modules = modules.replace("modules/", "/usr/lib/nginx/modules/")
+        main = _MAIN.format(folder=self.folder, modules=modules, user="", more=self.more)
+        if os.geteuid() == 0:
+            # As root nginx gives its work to another user, whom temporary folders of tests are closed to.
+            main = "user root;\n" + main
+        (self.folder / "nginx.conf").write_text(main)
+
+    def start(self) -> "Nginx":
+        self.folder.mkdir(parents=True, exist_ok=True)
+        self._configure()
+        command = [
+            NGINX,
+            "-p",
+            str(self.folder),
+            "-c",
+            str(self.folder / "nginx.conf"),
+            "-e",
+            str(self.folder / "start.log"),
+        ]
+        self._process = subprocess.Popen(command, stderr=subprocess.PIPE)
+        deadline = time.monotonic() + 10
+        while time.monotonic() < deadline:
+            with socket.socket() as probe:
+                if probe.connect_ex(("127.0.0.1", self.port)) == 0:
+                    return self
+            if self._process.poll() is not None:
+                raise RuntimeError(self._process.stderr.read().decode())
+            time.sleep(0.02)
+        raise RuntimeError("nginx did not start")
+
+    def stop(self) -> None:
+        if self._process:
+            self._process.terminate()
+            self._process.wait(timeout=10)
+            self._process.stderr.close()
+
+    def __enter__(self) -> "Nginx":
+        return self.start()
+
+    def __exit__(self, *_: object) -> None:
+        self.stop()

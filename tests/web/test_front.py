@@ -1,0 +1,253 @@
+"""Files in front, through a real nginx: the same answers as Hestor's own, one edition at a time, whatever happens."""
+
+import http.client
+import json
+import os
+import shutil
+import signal
+from collections.abc import Iterator
+from pathlib import Path
+from threading import Event, Thread
+
+import pytest
+
+from tests.support.nginx import NGINX, Nginx
+from tests.support.server import Caller, Server, copy_data, free_port
+from tests.support.template import DEMO
+
+pytestmark = pytest.mark.skipif(NGINX is None, reason="nginx is not installed")
+SITES = ("quillmere", "silberpfad", "narjis")
+CODINGS = ("", "gzip", "br", "gzip, deflate, br", "br;q=0, gzip")
+# What each server says of itself and of the connection, and what says only that something is still being sent.
+_ITS_OWN = {"date", "server", "connection", "keep-alive", "transfer-encoding", "via"}
+
+
+@pytest.fixture
+def front(tmp_path) -> Path:
+    return tmp_path / "front"
+
+
+@pytest.fixture
+def server(tmp_path, front) -> Iterator[Server]:
+    public = str(free_port())
+    more = {"HESTOR_FRONT": str(front), "HESTOR_NOW": "", "HESTOR_PUBLIC_PORT": public}
+    with Server(copy_data(DEMO, tmp_path / "data"), more=more, workers=2) as running:
+        yield running
+
+
+@pytest.fixture
+def nginx(tmp_path, server) -> Iterator[Nginx]:
+    with Nginx(tmp_path / "nginx", server, port=int(server.more["HESTOR_PUBLIC_PORT"])) as running:
+        yield running
+
+
+def ask(port: int, host: str, path: str, method: str = "GET", body: bytes | None = None, **headers: str):
+    """Status, headers but those that are each server's own, and body."""
+    connection = http.client.HTTPConnection("127.0.0.1", port, timeout=30)
+    try:
+        sent = {"Host": host, **{name.replace("_", "-"): value for name, value in headers.items()}}
+        connection.request(method, path, body, sent)
+        answer = connection.getresponse()
+        said = sorted((n.lower(), v) for n, v in answer.getheaders() if n.lower() not in _ITS_OWN)
+        return answer.status, said, answer.read()
+    finally:
+        connection.close()
+
+
+def paths_of(server: Server, site: str) -> list[str]:
+    """Every address of a site that its sitemap and its home page name, and some that are none."""
+    sitemap = ask(server.port, f"{site}.localhost", "/sitemap.xml")[2].decode()
+    base = f"http://{site}.localhost:{server.more['HESTOR_PUBLIC_PORT']}"
+    pages = [piece.partition("</loc>")[0].removeprefix(base) for piece in sitemap.split("<loc>")[1:]]
+    home = ask(server.port, f"{site}.localhost", "/")[2].decode()
+    assets = [p.partition('"')[0] for name in ("href=", "src=") for p in home.split(f'{name}"')[1:]]
+    local = [path for path in assets if path.startswith("/") and not path.startswith("//")]
+    more = ["/feed.xml", "/robots.txt", "/site.webmanifest", "/favicon.ico", "/events.ics", "/contact.vcf", "/about"]
+    odd = [
+        "/nowhere/",
+        "/about/=page",
+        "/=page",
+        "/pages/",
+        "/about//",
+        "//about/",
+       
+        "/about/?a=b",
+        "/sent/",
+    ]
+    return list(dict.fromkeys([*pages, *local, "/sitemap.xml", *more, *odd]))
+
+
+def is_laid(front: Path, site: str) -> bool:
+    return (front / "hosts" / f"{site}.localhost").exists()
+
+
+def test_every_address_of_the_demo_is_answered_the_same_both_ways(server, nginx, front):
+    laid = 0
+    for site in SITES:
+        host = f"{site}.localhost:{nginx.port}"
+        for path in paths_of(server, site):
+            for coding in CODINGS:
+                own = ask(server.port, host, path, Accept_Encoding=coding)
+                first, again = (ask(nginx.port, host, path, Accept_Encoding=coding) for _ in range(2))
+                if "private" in dict(own[1]).get("cache-control", ""):
+                    # A form has a stamp of its own each time.
+                    continue
+                for answer in (first, again):
+                    assert (answer[0], answer[2]) == (own[0], own[2]), (site, path, coding)
+                    assert set(answer[1]) ^ set(own[1]) == set(), (site, path, coding)
+                etag = dict(own[1]).get("etag", "")
+                for method, more in (("HEAD", {}), ("GET", {"If_None_Match": etag}), ("GET", {"Range": "bytes=0-9"})):
+                    asked = {"Accept_Encoding": coding, **more}
+                    assert ask(nginx.port, host, path, method, **asked) == ask(server.port, host, path, method, **asked)
+        laid += is_laid(front, site)
+    assert laid == len(SITES)
+    # A folder a site, or two where a quarter of an hour ended meanwhile; not one for each request.
+    assert len(list((front / "editions").glob("*/*"))) <= 2 * len(SITES)
+    # Nothing of it went by way of Hestor alone: what was seen stays there with Hestor gone.
+    server.kill()
+    for site in SITES:
+        assert ask(nginx.port, f"{site}.localhost:{nginx.port}", "/")[0] == 200
+
+
+def test_what_is_sent_by_visitors_reaches_hestor(server, nginx):
+    host = f"quillmere.localhost:{nginx.port}"
+    assert ask(nginx.port, host, "/about/")[0] == 200
+    for method in ("POST", "PUT", "DELETE"):
+        both = [ask(port, host, "/about/", method, b"a=b") for port in (server.port, nginx.port)]
+        assert both[0] == both[1]
+
+
+def _name(server: Server, site: str, name: str) -> None:
+    caller = Caller(server)
+    assert caller.write(site, name=name)[0] == 200
+    assert caller.call("POST", f"/api/sites/{site}/editions")[0] == 201
+
+
+def test_a_new_edition_is_what_the_next_visitor_gets(server, nginx):
+    host = f"quillmere.localhost:{nginx.port}"
+    for turn in range(3):
+        for path in ("/", "/about/", "/feed.xml"):
+            ask(nginx.port, host, path)
+        _name(server, "quillmere", f"Turn {turn}")
+        for path in ("/", "/about/", "/feed.xml"):
+            assert f"Turn {turn}".encode() in ask(nginx.port, host, path)[2]
+
+
+def test_nobody_gets_an_old_page_after_publishing_however_many_read(server, nginx):
+    """Readers note when they began; what began after a publishing was answered must say the new name."""
+    host = f"quillmere.localhost:{nginx.port}"
+    published, wrong, done = [0], [], Event()
+
+    def read() -> None:
+        while not done.is_set():
+            least = published[0]
+            body = ask(nginx.port, host, "/about/")[2].decode()
+            said = int(body.partition("Turn ")[2][:4] or 0) if "Turn " in body else 0
+            if said < least:
+                wrong.append((least, said))
+
+    readers = [Thread(target=read) for _ in range(4)]
+    for reader in readers:
+        reader.start()
+    try:
+        for turn in range(1, 13):
+            _name(server, "quillmere", f"Turn {turn:04}")
+            published[0] = turn
+    finally:
+        done.set()
+        for reader in readers:
+            reader.join()
+    assert wrong == []
+
+
+@pytest.mark.parametrize("moment", range(6))
+def test_killed_while_switching_there_is_one_whole_edition(server, nginx, moment):
+    host = f"quillmere.localhost:{nginx.port}"
+    ask(nginx.port, host, "/about/")
+    caller = Caller(server)
+    caller.write("quillmere", name="After the kill")
+    publisher = Thread(target=lambda: _quietly(caller))
+    publisher.start()
+    publisher.join(0.004 + 0.012 * moment)
+    server.kill()
+    publisher.join()
+    server.start()
+    own = {path: ask(server.port, host, path) for path in ("/", "/about/", "/feed.xml")}
+    for path, said in own.items():
+        assert ask(nginx.port, host, path) == said
+    names = {b"After the kill" in said[2] for said in own.values()}
+    assert len(names) == 1
+
+
+def _quietly(caller: Caller) -> None:
+    try:
+        caller.call("POST", "/api/sites/quillmere/editions")
+    except (OSError, http.client.HTTPException, json.JSONDecodeError):
+        return
+
+
+def test_closed_deleted_and_moved_sites_are_not_handed_out(server, nginx):
+    host = f"quillmere.localhost:{nginx.port}"
+    caller = Caller(server)
+    own = "/api/sites/quillmere"
+    assert ask(nginx.port, host, "/about/")[0] == 200
+    assert caller.call("PUT", f"{own}/closed", {})[0] == 200
+    assert ask(nginx.port, host, "/about/")[0] == 503
+    caller.call("DELETE", f"{own}/closed")
+    assert ask(nginx.port, host, "/about/")[0] == 200
+    assert caller.call("PATCH", f"{own}/address", {"slug": "seeds"})[0] == 200
+    assert ask(nginx.port, host, "/about/")[0] == 301
+    assert ask(nginx.port, f"seeds.localhost:{nginx.port}", "/about/")[0] == 200
+    assert caller.call("DELETE", "/api/sites/seeds")[0] == 204
+    assert ask(nginx.port, f"seeds.localhost:{nginx.port}", "/about/")[0] == 404
+
+
+def test_drafts_and_previews_are_never_laid_down(server, nginx, front):
+    caller = Caller(server)
+    caller.write("quillmere", name="Only the draft says this")
+    link = caller.call("GET", "/api/sites/quillmere/changes")[1]["preview_url"]
+    path = link.partition(f":{nginx.port}")[2]
+    host = f"quillmere.localhost:{nginx.port}"
+    assert b"Only the draft says this" in ask(nginx.port, host, path)[2]
+    ask(nginx.port, host, "/")
+    found = [one for one in front.rglob("*") if one.is_file() and not one.is_symlink()]
+    assert found
+    assert not any(b"Only the draft says this" in one.read_bytes() for one in found)
+
+
+@pytest.mark.skipif(os.geteuid() == 0, reason="root may write anywhere")
+def test_a_folder_that_cannot_be_written_refuses_to_publish_what_would_not_be_seen(server, nginx, front):
+    host = f"quillmere.localhost:{nginx.port}"
+    ask(nginx.port, host, "/about/")
+    links = next((front / "sites").iterdir())
+    links.chmod(0o500)
+    caller = Caller(server)
+    caller.write("quillmere", name="Unseen")
+    status, said = caller.call("POST", "/api/sites/quillmere/editions")
+    links.chmod(0o700)
+    assert (status, said["code"]) == (503, "front_stuck")
+    assert b"Unseen" not in ask(nginx.port, host, "/about/")[2]
+
+
+def test_without_a_folder_that_can_be_written_hestor_serves_by_itself(tmp_path):
+    blocked = tmp_path / "front"
+    blocked.write_text("no folder")
+    more = {"HESTOR_FRONT": str(blocked), "HESTOR_NOW": ""}
+    with Server(copy_data(DEMO, tmp_path / "data"), more=more) as server:
+        assert server.get("quillmere.localhost", "/about/")[0] == 200
+        _name(server, "quillmere", "By itself")
+        assert b"By itself" in server.get("quillmere.localhost", "/about/")[1]
+
+
+def test_what_is_gone_from_the_folder_is_laid_down_again(server, nginx, front):
+    host = f"quillmere.localhost:{nginx.port}"
+    before = ask(nginx.port, host, "/about/")
+    shutil.rmtree(front)
+    assert ask(nginx.port, host, "/about/") == before
+    assert ask(nginx.port, host, "/about/") == before
+    assert is_laid(front, "quillmere")
+    os.killpg(server.group, signal.SIGSTOP)
+    try:
+        assert ask(nginx.port, host, "/about/") == before
+    finally:
+        os.killpg(server.group, signal.SIGCONT)
