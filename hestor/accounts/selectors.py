@@ -6,3 +6,8 @@ from hestor.accounts.models import Account
 def is_first_run() -> bool:
     """Whether nobody has an account yet."""
     return not Account.objects.exists()
+
+
+def keeps_installation(account: Account) -> bool:
+    """Whether a person is the one who set the installation up: whose account was the first."""
+    return account.pk == Account.objects.order_by("pk").values_list("pk", flat=True).first()

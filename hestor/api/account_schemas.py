@@ -17,6 +17,7 @@ class Person(Schema):
     name: str
     language: str
     may_make_sites: bool
+    keeps_installation: bool
 
 
 class DemoAccount(Schema):

@@ -36,6 +36,7 @@ from hestor.api import (
     titles,
     towns,
     unsaid,
+    well_being,
     whole_site,
 )
 from hestor.api.auth import signed_in
@@ -66,7 +67,7 @@ register(api)
 _MODULES = (
     session, account, sites, style, proofs, reach, brand, files, pictures, pages, changes, editions, towns, languages,
     dates, events, contact, mail, enquiries, notices, defaults, titles, added, address, unsaid, import_export, sweep,
-    check, live, standing, whole_site,
+    check, live, standing, whole_site, well_being,
 )  # fmt: skip
 for module in _MODULES:
     api.add_router("", module.router)

@@ -21,6 +21,7 @@ def _session(request: HttpRequest) -> SessionOut:
             name=account.shown_name,
             language=account.language,
             may_make_sites=may_make_sites(account),
+            keeps_installation=selectors.keeps_installation(account),
         )
         if account
         else None

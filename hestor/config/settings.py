@@ -68,6 +68,7 @@ INSTALLED_APPS = [
     "hestor.jobs",
 ]
 MIDDLEWARE = [
+    "hestor.watch.middleware.Watched",
     "hestor.web.middleware.SitesByHost",
     "hestor.desk.middleware.Speaks",
     "hestor.desk.middleware.DeskHeaders",
@@ -178,12 +179,30 @@ WHITENOISE_ROOT = ROOT / "hestor" / "desk" / "dist" / "public"
 WHITENOISE_IMMUTABLE_FILE_TEST = r"^/_desk/.+-[\w-]{8}\.\w+$"
 WHITENOISE_MAX_AGE = 0
 
+# Lines of the log: "plain" for people, "json" for programs; "1" logs each request, not only slow ones.
+LOG_FORM = "json" if os.environ.get("HESTOR_LOG") == "json" else "plain"
+LOG_ALL = os.environ.get("HESTOR_LOG_ALL") == "1"
+SLOW_SECONDS = float(os.environ.get("HESTOR_SLOW_SECONDS", "2"))
+# A word that whoever reads /metrics has to know; without one there are no figures.
+METRICS = os.environ.get("HESTOR_METRICS", "")
+
 LOGGING = {
     "version": 1,
     "disable_existing_loggers": False,
-    "formatters": {"plain": {"format": "%(asctime)s %(levelname)s %(name)s: %(message)s"}},
-    "handlers": {"console": {"class": "logging.StreamHandler", "formatter": "plain"}},
+    "filters": {"request": {"()": "hestor.watch.requests.WithRequest"}},
+    "formatters": {
+        "plain": {"format": "%(asctime)s %(levelname)s %(name)s: %(message)s"},
+        "json": {
+            "()": "pythonjsonlogger.json.JsonFormatter",
+            "format": "%(asctime)s %(levelname)s %(name)s %(message)s %(request_id)s",
+        },
+    },
+    "handlers": {"console": {"class": "logging.StreamHandler", "formatter": LOG_FORM, "filters": ["request"]}},
     "root": {"handlers": ["console"], "level": "WARNING"},
     # A refused call is the caller's affair, and is answered with its reason; only failures are ours.
-    "loggers": {"django.request": {"level": "ERROR"}, "waitress.queue": {"level": "ERROR"}},
+    "loggers": {
+        "hestor.requests": {"level": "INFO"},
+        "django.request": {"level": "ERROR"},
+        "waitress.queue": {"level": "ERROR"},
+    },
 }

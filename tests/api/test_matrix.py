@@ -128,6 +128,8 @@ ANY_ACCOUNT = [
     ("POST", "/check", FILE, 422),
     ("POST", "/check/mended.zip", FILE, 422),
     ("POST", "/packages", FILE, 422),
+    ("GET", "/well-being", None, 403),
+    ("POST", "/well-being/copies", None, 403),
     ("GET", "/deleted-sites", None, 200),
     ("POST", "/deleted-sites/{site}/restore", None, 404),
     ("GET", "/sites", None, 200),

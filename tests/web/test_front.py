@@ -70,7 +70,6 @@ def paths_of(server: Server, site: str) -> list[str]:
         "/pages/",
         "/about//",
         "//about/",
-       
         "/about/?a=b",
         "/sent/",
     ]

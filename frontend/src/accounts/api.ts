@@ -78,3 +78,20 @@ export function useReplacePassword() {
     mutationFn: (body: Schemas["NewPassword"]) => result(api.POST("/api/new-password", { body })),
   });
 }
+
+/** How the installation is; read again while it is looked at, as jobs end by themselves. */
+export function useWellBeing() {
+  return useQuery({
+    queryKey: ["well-being"],
+    queryFn: () => result<Schemas["WellBeing"]>(api.GET("/api/well-being")),
+    refetchInterval: 5_000,
+  });
+}
+
+export function useMakeCopy() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: () => result<undefined>(api.POST("/api/well-being/copies")),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ["well-being"] }),
+  });
+}

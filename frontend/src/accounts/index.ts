@@ -7,3 +7,4 @@ export const FirstAccount = later(async () => (await import("./FirstAccount")).F
 export const NewPassword = later(async () => (await import("./NewPassword")).NewPassword);
 export { SignIn } from "./SignIn";
 export { useOwnLanguage } from "./useOwnLanguage";
+export const WellBeingView = later(async () => (await import("./WellBeingView")).WellBeingView);

@@ -2208,6 +2208,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/well-being": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Show
+         * @description How the installation is.
+         */
+        get: operations["hestor_api_well_being_show"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/well-being/copies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Copy
+         * @description Has a copy made now, by a job; how that ends is told with the others.
+         */
+        post: operations["hestor_api_well_being_copy"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/words": {
         parameters: {
             query?: never;
@@ -2632,6 +2672,27 @@ export interface components {
             keys: string[];
         };
         /**
+         * CopyMade
+         * @description A copy of database and pictures.
+         */
+        CopyMade: {
+            /** Bytes */
+            bytes: number;
+            /**
+             * Made At
+             * Format: date-time
+             */
+            made_at: string;
+            /** Name */
+            name: string;
+            /** Pictures */
+            pictures: number;
+            /** Reason */
+            reason: string;
+            /** Sites */
+            sites: number;
+        };
+        /**
          * CopyOut
          * @description What differs: ``old`` is what this site says, ``new`` what the other one says.
          */
@@ -2862,6 +2923,20 @@ export interface components {
              * Format: date-time
              */
             since: string;
+        };
+        /**
+         * DiskOut
+         * @description A disk, by what is on it; in bytes.
+         */
+        DiskOut: {
+            /** Free */
+            free: number;
+            /** Name */
+            name: string;
+            /** Nearly Full */
+            nearly_full: boolean;
+            /** Total */
+            total: number;
         };
         /**
          * DrawnIcon
@@ -3351,6 +3426,18 @@ export interface components {
             start?: number | null;
         };
         /**
+         * FindingOut
+         * @description Something that is missing or unsafe, in words; ``wrong``, or only advised.
+         */
+        FindingOut: {
+            /** Code */
+            code: string;
+            /** Message */
+            message: string;
+            /** Wrong */
+            wrong: boolean;
+        };
+        /**
          * FormExample
          * @description A form of dates or times (a UTS 35 pattern), and now in that form.
          */
@@ -3495,6 +3582,22 @@ export interface components {
             more: boolean;
             /** Receiver */
             receiver: string;
+        };
+        /**
+         * JobOut
+         * @description A job: waiting (``ready``), ``running``, ``successful`` or ``failed``, and why it failed.
+         */
+        JobOut: {
+            /** At */
+            at: string | null;
+            /** Name */
+            name: string;
+            /** Reason */
+            reason: string;
+            /** Status */
+            status: string;
+            /** Title */
+            title: string;
         };
         /**
          * KindOut
@@ -4421,6 +4524,8 @@ export interface components {
         Person: {
             /** Email */
             email: string;
+            /** Keeps Installation */
+            keeps_installation: boolean;
             /** Language */
             language: string;
             /** May Make Sites */
@@ -5786,6 +5891,16 @@ export interface components {
             title: string;
         };
         /**
+         * VersionOut
+         * @description A program and its version.
+         */
+        VersionOut: {
+            /** Name */
+            name: string;
+            /** Version */
+            version: string;
+        };
+        /**
          * WallIn
          * @description A time as a clock on the wall shows it: ``2026-03-29T01:30`` (ISO 8601, without an offset).
          */
@@ -5853,6 +5968,28 @@ export interface components {
              * @default []
              */
             wed: components["schemas"]["Span"][];
+        };
+        /**
+         * WellBeing
+         * @description All of it.
+         */
+        WellBeing: {
+            /** Copies */
+            copies: components["schemas"]["CopyMade"][];
+            /** Copies Folder */
+            copies_folder: string;
+            /** Disks */
+            disks: components["schemas"]["DiskOut"][];
+            /** Findings */
+            findings: components["schemas"]["FindingOut"][];
+            /** Jobs */
+            jobs: components["schemas"]["JobOut"][];
+            /** Queues */
+            queues: {
+                [key: string]: number;
+            };
+            /** Versions */
+            versions: components["schemas"]["VersionOut"][];
         };
         /**
          * WholeMessageOut
@@ -11780,6 +11917,80 @@ export interface operations {
                 };
                 content: {
                     "font/woff2": unknown;
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_well_being_show: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WellBeing"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_well_being_copy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Accepted */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
             /** @description Why it was not done */

@@ -43,6 +43,11 @@ export function AccountMenu({ person, site }: Props) {
         <Menu.Item asChild className="block rounded-md px-3 py-2 outline-none data-[highlighted]:bg-board">
           <Link to="/your-account">{t("account.title")}</Link>
         </Menu.Item>
+        {person.keeps_installation && (
+          <Menu.Item asChild className="block rounded-md px-3 py-2 outline-none data-[highlighted]:bg-board">
+            <Link to="/well-being">{t("wellBeing.title")}</Link>
+          </Menu.Item>
+        )}
         <Menu.Item
           className="cursor-pointer rounded-md px-3 py-2 outline-none data-[highlighted]:bg-board sm:hidden"
           onSelect={() => open("finder")}

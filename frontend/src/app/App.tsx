@@ -9,6 +9,7 @@ import {
   SignIn,
   useOwnLanguage,
   useSession,
+  WellBeingView,
 } from "../accounts";
 import type { Session } from "../api/client";
 import { BoardView } from "../board";
@@ -77,6 +78,9 @@ function Desk() {
           <Routes>
             <Route path="/" element={<Start person={now.account} />} />
             <Route path="/your-account" element={<Apart person={now.account} view={<AccountView />} />} />
+            {now.account.keeps_installation && (
+              <Route path="/well-being" element={<Apart person={now.account} view={<WellBeingView />} />} />
+            )}
             <Route path="/new-site" element={<Apart person={now.account} view={<NewSite first={false} />} />} />
             <Route path="/:site" element={<SiteFrame person={now.account} />}>
               <Route path="style" element={<SheetView />} />

@@ -32,6 +32,7 @@ export function useCommonEntries(person: Person, sites: Site[], open?: Site): En
   return [
     ...(person.may_make_sites ? [action("newSite", () => void navigate("/new-site"))] : []),
     action("account", () => void navigate("/your-account")),
+    ...(person.keeps_installation ? [action("wellBeing", () => void navigate("/well-being"))] : []),
     action("signOut", () => signOut.mutate(undefined)),
     ...sites
       .filter((site) => site.slug !== open?.slug)

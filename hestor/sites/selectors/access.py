@@ -3,6 +3,7 @@
 from django.conf import settings
 
 from hestor.accounts.models import Account
+from hestor.accounts.selectors import keeps_installation
 from hestor.core import roles
 from hestor.core.errors import NotFound
 from hestor.core.roles import Action, Role, require
@@ -29,11 +30,10 @@ def reach_site(account: Account, slug: str, action: Action) -> tuple[Site, Role]
 
 def _standing(account: Account) -> tuple[int, bool]:
     """How many sites a person owns, and whether it is the one who set the installation up."""
-    first = Account.objects.order_by("pk").values_list("pk", flat=True).first()
     owned = Membership.objects.filter(account=account, role=Role.OWNER)
     # Who deleted the last one does not stop being an owner by that.
     number = owned.filter(site__deleted=None).count() or min(owned.count(), 1)
-    return number, account.pk == first
+    return number, keeps_installation(account)
 
 
 def may_make_sites(account: Account) -> bool:

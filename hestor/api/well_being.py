@@ -1,0 +1,122 @@
+"""How the installation is, for whoever set it up; and, for machines, whether it can work."""
+
+from datetime import datetime
+
+from django.http import HttpRequest
+from ninja import Router, Schema, Status
+
+from hestor import wording
+from hestor.accounts.selectors import keeps_installation
+from hestor.api.auth import signed_in
+from hestor.api.schemas import ProblemOut
+from hestor.backups import folder as copies
+from hestor.core.errors import Forbidden
+from hestor.jobs import findings, state, tasks
+
+router = Router(tags=["well-being"])
+
+
+class FindingOut(Schema):
+    """Something that is missing or unsafe, in words; ``wrong``, or only advised."""
+
+    wrong: bool
+    code: str
+    message: str
+
+
+class DiskOut(Schema):
+    """A disk, by what is on it; in bytes."""
+
+    name: str
+    total: int
+    free: int
+    nearly_full: bool
+
+
+class JobOut(Schema):
+    """A job: waiting (``ready``), ``running``, ``successful`` or ``failed``, and why it failed."""
+
+    name: str
+    title: str
+    status: str
+    at: datetime | None
+    reason: str
+
+
+class CopyMade(Schema):
+    """A copy of database and pictures."""
+
+    name: str
+    made_at: datetime
+    reason: str
+    sites: int
+    pictures: int
+    bytes: int
+
+
+class VersionOut(Schema):
+    """A program and its version."""
+
+    name: str
+    version: str
+
+
+class WellBeing(Schema):
+    """All of it."""
+
+    findings: list[FindingOut]
+    versions: list[VersionOut]
+    disks: list[DiskOut]
+    queues: dict[str, int]
+    jobs: list[JobOut]
+    copies: list[CopyMade]
+    copies_folder: str
+
+
+def _keeper(request: HttpRequest) -> None:
+    if not keeps_installation(signed_in(request)):
+        raise Forbidden(role="", action="keep")
+
+
+@router.get("/well-being", response={200: WellBeing, 403: ProblemOut})
+def show(request: HttpRequest) -> WellBeing:
+    """How the installation is."""
+    _keeper(request)
+    return WellBeing(
+        findings=[
+            FindingOut(
+                wrong=one.severity == "wrong", code=one.code, message=wording.say(f"install.{one.code}", **one.params)
+            )
+            for one in findings.findings()
+        ],
+        versions=[VersionOut(name=name, version=version) for name, version in state.versions().items()],
+        disks=[
+            DiskOut(name=name, total=disk.total, free=disk.free, nearly_full=disk.is_nearly_full)
+            for name, disk in state.disks().items()
+        ],
+        queues=state.queues(),
+        jobs=[
+            JobOut(name=one.name, title=wording.say(f"job.{one.name}"), status=one.status, at=one.at, reason=one.reason)
+            for one in state.jobs()
+        ],
+        copies=[
+            CopyMade(
+                name=one.name,
+                made_at=one.manifest.made_at,
+                reason=one.manifest.reason,
+                sites=one.manifest.sites,
+                pictures=len(one.manifest.pictures),
+                bytes=one.manifest.size,
+            )
+            for one in copies.listed()
+        ],
+        copies_folder=str(copies.folder()),
+    )
+
+
+@router.post("/well-being/copies", response={202: None, 403: ProblemOut})
+def copy(request: HttpRequest) -> Status[None]:
+    """Has a copy made now, by a job; how that ends is told with the others."""
+    _keeper(request)
+    tasks.backup.enqueue()
+    return Status(202, None)

@@ -1,0 +1,26 @@
+"""Says in words what is missing or unsafe about this installation: ``manage.py check_install``."""
+
+import sys
+from typing import Any
+
+from django.core.management.base import BaseCommand
+
+from hestor import wording
+from hestor.jobs.findings import findings
+
+
+class Command(BaseCommand):
+    """Prints what is amiss; the exit code is 1 if anything is wrong, not if something is only advised."""
+
+    help = __doc__
+
+    def handle(self, *args: Any, **options: Any) -> None:
+        """Looks and tells."""
+        found = findings()
+        for one in found:
+            mark = "▲" if one.severity == "wrong" else "·"
+            self.stdout.write(f"{mark} {wording.say(f'install.{one.code}', **one.params)}")
+        if not found:
+            self.stdout.write(wording.say("install.well"))
+        if any(one.severity == "wrong" for one in found):
+            sys.exit(1)

@@ -1,0 +1,80 @@
+"""How the installation is: its disks, queues, copies and last errors."""
+
+import platform
+import sqlite3
+from dataclasses import dataclass
+from datetime import datetime, timedelta
+from pathlib import Path
+
+import django
+from django.conf import settings
+from django.db.models import Count
+from django.utils import timezone
+from django_tasks_db.models import DBTaskResult
+
+from hestor.backups import folder as copies
+from hestor.jobs.findings import Disk, disk
+from hestor.mail.models import Message, State
+
+_LATELY = timedelta(days=14)
+_MOST = 20
+
+
+@dataclass(frozen=True)
+class Job:
+    """A job: what, how it stands, and when; ``reason`` is the last line of why it failed."""
+
+    name: str
+    status: str
+    at: datetime | None
+    reason: str
+
+
+def versions() -> dict[str, str]:
+    """What runs here."""
+    return {
+        "Hestor": settings.VERSION,
+        "Python": platform.python_version(),
+        "Django": django.get_version(),
+        "SQLite": sqlite3.sqlite_version,
+    }
+
+
+def disks() -> dict[str, Disk]:
+    """The disks of what is kept, by what is on them."""
+    found = {"data": disk(Path(settings.DATA)), "copies": disk(copies.folder())}
+    return {**found, "front": disk(Path(settings.FRONT))} if settings.FRONT else found
+
+
+def queues() -> dict[str, int]:
+    """How many messages and jobs wait, and how many failed lately."""
+    messages = dict(Message.objects.values_list("state").annotate(Count("pk")).order_by())
+    jobs = DBTaskResult.objects
+    return {
+        "messages_waiting": messages.get(State.QUEUED, 0),
+        "messages_failed": messages.get(State.FAILED, 0) + messages.get(State.UNSURE, 0),
+        "jobs_waiting": jobs.filter(status="READY").count(),
+        "jobs_running": jobs.running().count(),
+        "jobs_failed": jobs.failed().filter(finished_at__gte=timezone.now() - _LATELY).count(),
+    }
+
+
+def newest_copy() -> datetime | None:
+    """When the newest copy was made; None if there is none."""
+    found = copies.listed()
+    return found[0].manifest.made_at if found else None
+
+
+def _reason(row: DBTaskResult) -> str:
+    lines = (row.traceback or "").strip().splitlines()
+    return lines[-1].partition(": ")[2] or lines[-1] if lines else ""
+
+
+def jobs() -> list[Job]:
+    """What waits and runs, then what was done or failed last."""
+    waiting = DBTaskResult.objects.filter(status__in=("RUNNING", "READY")).order_by("run_after")[:_MOST]
+    ended = DBTaskResult.objects.finished().order_by("-finished_at")[:_MOST]
+    return [
+        Job(row.task_path.rpartition(".")[2], row.status.lower(), row.finished_at or row.run_after, _reason(row))
+        for row in (*waiting, *ended)
+    ]
