@@ -64,9 +64,11 @@ def _words(page: Page, server: Server) -> None:
     page.evaluate("document.getElementById('frame').scrollIntoView()")
     page.wait_for_timeout(1500)
     _shot(page, "header")
-    page.goto(f"{server.desk}/silberpfad/to-say")
-    page.get_by_role("link", name="An address for notices").wait_for()
-    _shot(page, "still-to-say")
+    page.goto(f"{server.desk}/quillmere/editions")
+    page.get_by_label("What another edition says otherwise 1", exact=True).select_option(label="Edition 3")
+    page.get_by_role("button", name="Bring this back as in edition 1").first.wait_for()
+    page.get_by_label("What another edition says otherwise 1", exact=True).scroll_into_view_if_needed()
+    _shot(page, "compare")
 
 
 def _clock(page: Page, server: Server) -> None:

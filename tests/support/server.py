@@ -116,7 +116,7 @@ class Server:
         deadline = time.monotonic() + 30
         while time.monotonic() < deadline:
             try:
-                if self.get("localhost", "/api/session")[0] == 200:
+                if self.get("127.0.0.1", "/api/session")[0] == 200:
                     return self
             except OSError:
                 time.sleep(0.05)

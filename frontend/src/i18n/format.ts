@@ -28,7 +28,11 @@ export interface Format {
 
 function bytes(language: string, count: number): string {
   const [unit, value] =
-    count < 999_500 ? (["kilobyte", count / 1000] as const) : (["megabyte", count / 1_000_000] as const);
+    count < 999_500
+      ? (["kilobyte", count / 1000] as const)
+      : count < 999_500_000
+        ? (["megabyte", count / 1_000_000] as const)
+        : (["gigabyte", count / 1_000_000_000] as const);
   const digits = value < 9.95 ? 1 : 0;
   return new Intl.NumberFormat(language, { style: "unit", unit, maximumFractionDigits: digits }).format(value);
 }

@@ -27,7 +27,7 @@ type RowProps = {
 function Row({ change, tense, aside, below, isQuiet, labels }: RowProps) {
   const { t } = useTranslation();
   const columns = aside
-    ? "sm:grid-cols-[11rem_1fr] lg:grid-cols-[11rem_minmax(18rem,1fr)_1.2fr]"
+    ? "sm:grid-cols-[11rem_1fr] lg:grid-cols-[11rem_minmax(16rem,1fr)_1.4fr] xl:grid-cols-[11rem_minmax(16rem,1fr)_2.2fr]"
     : "sm:grid-cols-[11rem_1fr]";
   // Before publishing the list stands right below the view's title, afterwards below a heading of its own.
   const Heading = tense === "before" ? "h2" : "h3";

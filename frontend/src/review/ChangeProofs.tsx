@@ -29,7 +29,7 @@ export function ChangeProofs({ change, site, live }: Props) {
   const row = change.kind === "fact" ? ROW_OF.get(change.key) : undefined;
   if (!row?.slots.length) return null;
   return (
-    <div className="grid content-start gap-2 max-lg:col-span-full">
+    <div className="grid content-start gap-3 max-lg:col-span-full xl:grid-cols-2">
       {live > 0 && (
         <div role="group" aria-label={t("review.proofsNow")}>
           <h3 className="mb-1 text-xs font-semibold text-soft">{t("review.proofsNow")}</h3>

@@ -105,7 +105,7 @@ function Ready({ site, changes, publish, timing }: ReadyProps) {
     setHeld(next);
   }
   return (
-    <div className="max-w-6xl px-6 pt-4 pb-10">
+    <div className="max-w-[96rem] px-6 pt-4 pb-10">
       <Title>{t("review.title", { name: site.name })}</Title>
       <p className="mt-1 mb-5 text-soft">
         {first ? t("review.leadFirst", { address: site.host }) : t("review.lead", { address: site.host })}
