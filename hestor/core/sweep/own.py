@@ -7,7 +7,7 @@ from hashlib import blake2b
 
 import regex
 
-from hestor.core.sweep import contacts, dates, hours, langs, names, pictures, reader, starters
+from hestor.core.sweep import contacts, dates, hours, langs, names, pictures, reader, starters, years
 from hestor.core.sweep.source import Source
 from hestor.core.sweep.stray import Kind, Stray
 from hestor.core.sweep.style import Style
@@ -137,6 +137,19 @@ def of_facts(facts: Mapping[str, str], language: str, house: OwnHouse) -> Iterat
             found = _in_text(stray, source, text)
             if found is not None:
                 yield _made(stray, 0, "/", key, text, found, key)
+
+
+def past_years(footer: str, year: int) -> Iterator[OwnStray]:
+    """Years gone by that are typed into the footer line, where a fill-in would turn by itself."""
+    plain = _FILL_IN.sub(lambda found: "x" * len(found[0]), footer)
+    escaped = plain.replace("&", "&amp;").replace("<", "&lt;")
+    source = reader.read("/", f"<html><body><footer><p>{escaped}</p></footer></body></html>")
+    for stray in years.past_years(source, year):
+        # The last one that says so: a span of years ends with what is past.
+        at = footer.rfind(stray.says)
+        if at >= 0:
+            made = _made(stray, 0, "/", "footer_text", footer, (at, at + len(stray.says)), "footer_text")
+            yield dataclasses.replace(made, replacement="{year}")
 
 
 _FILL_IN = regex.compile(r"\{[^{}]*\}")

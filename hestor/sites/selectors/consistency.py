@@ -23,6 +23,7 @@ from hestor.core.sweep.style import Style
 from hestor.core.unsaid import Unsaid
 from hestor.press import Renderer
 from hestor.sites.models import Edition, Meant, Revision, Site, SweptPage
+from hestor.sites.selectors import own_texts
 from hestor.sites.selectors.still_to_say import still_to_say
 from hestor.sites.selectors.title_table import table_of
 from hestor.sites.selectors.unlinked import UnlinkedPages, unlinked_draft
@@ -169,6 +170,8 @@ class Sweeping:
             *_titles(table_of(self._site, self._now)),
             *_unset(still_to_say(self._site, self._now)),
             *(one for one in own_ones if one.field or one.kind not in _NEEDS_FIELD),
+            *own_texts.strays(self._site),
+            *own.past_years(self._site.facts.footer_text, zones.day_in(self._site.facts.time_zone, self._now).year),
         )
         return own.grouped(listed)
 
