@@ -9,7 +9,7 @@ from ninja import Router, Status
 
 from hestor import clock, wording
 from hestor.api.auth import given_revision, needed_revision, signed_in, site_for
-from hestor.api.schemas import ProblemOut
+from hestor.api.schemas import Identifier, ProblemOut
 from hestor.api.sweep_schemas import (
     MeantIn,
     MeantOut,
@@ -31,7 +31,9 @@ from hestor.core.facts.clock import long_form
 from hestor.core.roles import Action
 from hestor.core.sweep.own import OwnStray
 from hestor.sites.models import Meant, Revision, Site
+from hestor.sites.selectors.comparison import edition as edition_of_number
 from hestor.sites.selectors.consistency import Sweeping, consistency, house_of
+from hestor.sites.selectors.edition_strays import of_edition
 from hestor.sites.selectors.stray_changes import changes_of
 from hestor.sites.services import mending
 from hestor.sites.services.mending import Mending, PageChange
@@ -85,18 +87,24 @@ def _meant(one: Meant, stray: OwnStray | None) -> MeantOut:
     )
 
 
-@router.get("/sites/{site}/sweep", response={200: SweepOut, 404: ProblemOut})
-def show(request: HttpRequest, site: str) -> SweepOut:
-    """All strays of the draft. Pages that have not changed since the last sweep are not looked at again."""
+@router.get("/sites/{site}/sweep", response={200: SweepOut, 404: ProblemOut, 422: ProblemOut})
+def show(request: HttpRequest, site: str, edition: Identifier | None = None) -> SweepOut:
+    """All strays of the draft; pages that have not changed since the last sweep are not looked at again.
+
+    With ``edition`` those of a published one, by the house style that it was published with; none of them is mended.
+    """
     found = site_for(request, site, Action.VIEW)
     now = clock.now()
-    swept = consistency(found, now)
-    titles = dict(Revision.objects.in_draft_of(found.pk).values_list("page_id", "title"))
+    swept = consistency(found, now) if edition is None else of_edition(found, edition, now)
+    facts = None if edition is None else edition_of_number(found, edition).facts
+    drafts = Revision.objects.in_draft_of(found.pk)
+    pages = drafts if edition is None else Revision.objects.in_edition_of(found.pk, edition)
+    titles = dict(pages.values_list("page_id", "title"))
     return SweepOut.model_construct(
         pages=swept.pages,
         checked_at=now,
         revision=found.revision,
-        style=house_of(found).style.plain(),
+        style=house_of(found, facts).style.plain(),
         kinds=stray_kinds((*(one.kind for one in swept.strays), *(one.kind for one, _ in swept.meant))),
         strays=[_stray(found, one, titles) for one in swept.strays],
         unread=[],

@@ -157,3 +157,19 @@ def test_site_wide_texts_titles_and_parts_left_out_are_seen(desk, renamed):
     assert Revision.objects.get(page=page.page_id, in_draft=True).left_out == []
     renamed.refresh_from_db()
     assert renamed.facts.footer_text == "The {site}, {year}"
+
+
+def test_a_published_edition_is_held_to_its_own_house_style(desk, renamed, owner):
+    assert desk.get(f"{URL}?edition=99").status_code == 404
+    before = desk.get(f"{URL}?edition=2").json()
+    assert [one for one in before["strays"] if one["kind"] == "former_name"] == []
+    assert before["style"]["facts"]["name"] == "Pea Society"
+    publish(renamed.pk, owner, NOW)
+    found = desk.get(f"{URL}?edition=3").json()
+    assert found["pages"] == Revision.objects.in_edition_of(renamed.pk, 3).count()
+    former = [one for one in found["strays"] if one["kind"] == "former_name"]
+    assert [one["says"] for one in former] == ["Pea Society", "Pea Society"]
+    # What was published is not mended.
+    assert {one["mend"] for one in found["strays"]} == {None}
+    assert mend(desk, renamed, *(one["id"] for one in former)).status_code == 200
+    assert [one for one in desk.get(f"{URL}?edition=3").json()["strays"] if one["kind"] == "former_name"] == former

@@ -1819,7 +1819,9 @@ export interface paths {
         };
         /**
          * Show
-         * @description All strays of the draft. Pages that have not changed since the last sweep are not looked at again.
+         * @description All strays of the draft; pages that have not changed since the last sweep are not looked at again.
+         *
+         *     With ``edition`` those of a published one, by the house style that it was published with; none of them is mended.
          */
         get: operations["hestor_api_sweep_show"];
         put?: never;
@@ -10873,7 +10875,9 @@ export interface operations {
     };
     hestor_api_sweep_show: {
         parameters: {
-            query?: never;
+            query?: {
+                edition?: number | null;
+            };
             header?: never;
             path: {
                 site: string;
@@ -10893,6 +10897,15 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -1,4 +1,5 @@
 import { useState } from "react";
+import type { TFunction } from "i18next";
 import { useTranslation } from "react-i18next";
 import { Link } from "react-router";
 import { UndoButtons } from "../draft/UndoButtons";
@@ -10,11 +11,21 @@ import { ErrorNotice } from "../ui/ErrorNotice";
 import { Notice } from "../ui/Notice";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { ViewHead } from "../ui/ViewHead";
+import { Select } from "../ui/Select";
 import { MeantList } from "./MeantList";
 import { StrayRow } from "./StrayRow";
-import { useMend, useSweep, useSweeping, type Stray, type Sweep, type Sweeping } from "./api";
+import { useEditionSweep, useMend, useSweep, useSweeping, type Stray, type Sweep, type Sweeping } from "./api";
 
 const SHOWN = 50;
+const MOST_EDITIONS = 200;
+
+/** The newest editions, for a list of choices. */
+function editions(newest: number, t: TFunction): [string, string][] {
+  return Array.from({ length: Math.min(newest, MOST_EDITIONS) }, (_, at) => [
+    String(newest - at),
+    t("editions.number", { number: newest - at }),
+  ]);
+}
 
 /** How far a sweep is; it can be stopped, and goes on where it was. */
 function Looking({ sweeping }: { sweeping: Sweeping }) {
@@ -163,10 +174,37 @@ function Strays({ sweep }: { sweep: Sweep }) {
   );
 }
 
+/** What a published edition said otherwise than its own house style: looked at, and mended in the draft alone. */
+function OfEdition({ edition }: { edition: number }) {
+  const site = useSite();
+  return (
+    <QueryBoundary query={useEditionSweep(site.slug, edition)}>
+      {(found) => (
+        <>
+          <Summary sweep={found} />
+          {found.kinds.map((kind) => {
+            const strays = found.strays.filter((stray) => stray.kind === kind.kind);
+            return strays.length ? <Group key={kind.kind} kind={kind} strays={strays} {...ONLY_LOOKED_AT} /> : null;
+          })}
+        </>
+      )}
+    </QueryBoundary>
+  );
+}
+
+const ONLY_LOOKED_AT = {
+  edits: false,
+  isBusy: false,
+  chosen: new Set<string>(),
+  onChoose: () => undefined,
+  onMend: () => undefined,
+};
+
 /** What the pages of the draft say otherwise than the house style, grouped by cause, each with its mend. */
 export function ConsistencyView() {
   const { t } = useTranslation();
   const site = useSite();
+  const [edition, setEdition] = useState<number | null>(null);
   const sweeping = useSweeping(site.slug);
   const sweep = useSweep(site.slug, sweeping.done);
   const waits = sweep.data === undefined && (sweeping.error !== null || sweeping.isStopped || sweeping.done === 0);
@@ -175,9 +213,19 @@ export function ConsistencyView() {
       <div className="flex flex-wrap items-center pe-6">
         <ViewHead title={t("view.consistency")} lead={t("consistency.lead")} />
         {site.role !== "viewer" && <UndoButtons />}
+        {site.live_number > 0 && (
+          <span className="ms-auto max-sm:ms-6 max-sm:pb-2">
+            <Select
+              label={t("consistency.of")}
+              value={edition === null ? "" : String(edition)}
+              onChoose={(chosen) => setEdition(chosen ? Number(chosen) : null)}
+              options={[["", t("consistency.draft")], ...editions(site.live_number, t)]}
+            />
+          </span>
+        )}
       </div>
-      <Looking sweeping={sweeping} />
-      {!waits && (
+      {edition === null ? <Looking sweeping={sweeping} /> : <OfEdition edition={edition} />}
+      {edition === null && !waits && (
         <QueryBoundary query={sweep}>
           {(found) => (
             <>

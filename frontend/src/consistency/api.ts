@@ -64,6 +64,21 @@ export function useSweep(site: string, done: number) {
   });
 }
 
+/** The strays of a published edition; they are only looked at. */
+export function useEditionSweep(site: string, edition: number | null) {
+  return useQuery({
+    queryKey: ["sweep edition", site, edition],
+    queryFn: () =>
+      result<Sweep>(
+        api.GET("/api/sites/{site}/sweep", {
+          params: { path: { site }, query: edition === null ? {} : { edition } },
+        }),
+      ),
+    enabled: edition !== null,
+    staleTime: Infinity,
+  });
+}
+
 interface MendGiven {
   revision: number;
   strays: { id: string; reading?: number }[];

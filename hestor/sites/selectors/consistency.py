@@ -31,7 +31,7 @@ from hestor.sites.selectors.unlinked import UnlinkedPages, unlinked_draft
 _AT_ONCE = 20
 _TITLES: frozenset[Kind] = frozenset(("title_repeats_name", "title_empty", "title_twin", "title_long"))
 # Facts whose texts pages show.
-_TEXTS = ("name", "short_name", "tagline", "description", "footer_text", "contact_label")
+TEXTS = ("name", "short_name", "tagline", "description", "footer_text", "contact_label")
 _UNSET = frozenset(("tagline", "description", "logo", "icon", "contact_email"))
 # In what the press itself writes these are none.
 _NEEDS_FIELD = frozenset(("starter_text", "text_language"))
@@ -154,13 +154,13 @@ class Sweeping:
     def _found(self, press: Renderer, pages: UnlinkedPages, revision: Revision) -> Iterator[OwnStray]:
         html = press.page(pages.of(revision)).body.decode()
         yield from own.of_page(html, own_page(revision), self._house)
-        yield from _left_out(revision)
+        yield from left_out(revision)
 
     def strays(self) -> tuple[OwnStray, ...]:
         """All strays of the pages that are swept, of the titles and of the facts, in the order of the pages."""
         kept = SweptPage.objects.filter(revision__in=self._drafts()).order_by("revision__path")
         pages = (_read(one) for found in kept.values_list("found", flat=True) for one in found)
-        facts = {key: said for key in _TEXTS if (said := getattr(self._site.facts, key))}
+        facts = {key: said for key in TEXTS if (said := getattr(self._site.facts, key))}
         of_facts = tuple(own.of_facts(facts, self._site.facts.language, self._house))
         told = {(one.kind, one.says) for one in of_facts}
         # What a page shows of a fact is said at the fact.
@@ -186,7 +186,7 @@ def _read(kept: Mapping[str, Any]) -> OwnStray:
     return OwnStray(**{**kept, "readings": tuple(kept.get("readings", ()))})
 
 
-def _left_out(revision: Revision) -> Iterator[OwnStray]:
+def left_out(revision: Revision) -> Iterator[OwnStray]:
     """The site-wide parts that a page leaves out by choice."""
     for part in revision.left_out:
         if part not in parts.PARTS:
