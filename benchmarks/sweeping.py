@@ -126,6 +126,22 @@ def _longer() -> float:
     return worst
 
 
+def _board(caller: Caller) -> float:
+    """Every place at once, of a page with each name new, on the server."""
+
+    def look(number: int) -> None:
+        asked = {
+            "path": "/about/",
+            "at": "",
+            "facts": {"name": f"Seed House {number}"},
+            "places": None,
+            "edition": None,
+        }
+        assert caller.call("POST", "/api/sites/quillmere/proofs", asked)[0] == 200
+
+    return p95(times(look, 30))
+
+
 def measure() -> Iterator[Figure]:
     """All figures of this part."""
     yield Figure("sweep of a page ten times longer, the worst of its pieces", _longer(), "times", 12)
@@ -140,4 +156,5 @@ def measure() -> Iterator[Figure]:
         data = make_data(Path(folder) / "data")
         fill(data)
         with Server(data) as server:
+            yield Figure("the board, all places, p95", _board(Caller(server)), "ms", 300)
             yield from _own(server)

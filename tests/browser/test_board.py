@@ -1,5 +1,6 @@
 """The board: every place at once, a fact lit where it lands, the draft beside what is live."""
 
+from PIL import Image
 from playwright.sync_api import expect
 
 
@@ -53,3 +54,31 @@ def test_by_keyboard_on_a_phone_in_the_dark_at_another_moment(server, people):
     expect(board.get_by_role("button", name="make it small again").first).to_be_visible()
     assert person.overflows() == 0
     assert person.faults() == []
+
+
+def test_the_board_is_saved_as_one_picture(shared_server, people, tmp_path):
+    person = people(shared_server).sign_in().open(view="proofs")
+    page = person.page
+    expect(page.get_by_role("figure").filter(has_text="Page header").first).to_be_visible()
+    page.wait_for_load_state("networkidle")
+    with page.expect_download() as download:
+        page.get_by_role("button", name="Save as one picture").click()
+    assert download.value.suggested_filename == "quillmere-proofs.png"
+    download.value.save_as(tmp_path / "board.png")
+    with Image.open(tmp_path / "board.png") as drawn:
+        assert drawn.width > 2000
+        # The plum of the demo's logo is on it, so that it is no empty sheet.
+        seen = drawn.convert("RGB").resize((300, 300 * drawn.height // drawn.width))
+    plum = sum(1 for red, green, blue in seen.getdata() if abs(red - 122) + abs(green - 46) + abs(blue - 77) < 40)
+    assert plum > 5
+
+
+def test_the_draft_is_looked_at_in_another_language_and_nothing_is_kept(shared_server, people):
+    person = people(shared_server, width=390).sign_in().open(view="proofs")
+    page = person.page
+    page.get_by_label("In", exact=True).select_option(label="German")
+    # The site's own words, as on the page for addresses that lead nowhere.
+    expect(page.get_by_text("Diese Seite gibt es hier nicht").first).to_be_visible()
+    assert person.overflows() == 0
+    assert person.faults() == []
+    expect(page.get_by_text("No changes")).to_be_visible()

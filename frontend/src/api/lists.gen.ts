@@ -1,6 +1,25 @@
 // Made from the core's lists by `make types`; never edited by hand.
 
 
+export const SPOKEN = [
+  "ar",
+  "de",
+  "el",
+  "en",
+  "es",
+  "fa",
+  "fr",
+  "he",
+  "hi",
+  "it",
+  "ja",
+  "nl",
+  "pl",
+  "pt",
+  "ru",
+  "tr",
+] as const;
+
 export const DRAWN = [
   "tab",
   "notice",

@@ -40,11 +40,13 @@ interface Props {
   edition?: number | null;
   /** Facts that are looked at with the value that the live edition has. */
   held?: readonly string[];
+  /** A language (BCP 47) that the draft is looked at in, instead of its own. */
+  language?: string;
   children: ReactNode;
 }
 
 /** Reads the proofs of a page with the words as typed, again whenever the draft changes, for whatever is in view. */
-export function ProofsProvider({ site, path, at, edition = null, held = NONE, children }: Props) {
+export function ProofsProvider({ site, path, at, edition = null, held = NONE, language = "", children }: Props) {
   const reader = useMemo(() => readerFor(site, edition), [site, edition]);
   const { typed, revision, live } = useSelect((store) => ({
     typed: store.facts.state.typed,
@@ -53,8 +55,9 @@ export function ProofsProvider({ site, path, at, edition = null, held = NONE, ch
   }));
   useEffect(() => {
     const kept = Object.fromEntries(held.map((key) => [key, live?.[key]]));
-    reader.want(path, at, held.length ? { ...typed, ...kept } : typed, revision);
-  }, [reader, path, at, typed, revision, held, live]);
+    const said = language ? { language } : {};
+    reader.want(path, at, held.length || language ? { ...typed, ...kept, ...said } : typed, revision);
+  }, [reader, path, at, typed, revision, held, live, language]);
   return <Context value={reader}>{children}</Context>;
 }
 
