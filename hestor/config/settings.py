@@ -2,11 +2,11 @@
 
 import os
 import secrets
-import tomllib
 from datetime import datetime
 from pathlib import Path
 
 from hestor.config import smtp
+from hestor.version import VERSION as VERSION
 
 ROOT = Path(__file__).resolve().parents[2]
 DATA = Path(os.environ.get("DATA") or ROOT / "data").resolve()
@@ -15,7 +15,6 @@ os.umask(0o077)
 DATA.mkdir(parents=True, exist_ok=True)
 # Copies belong on another disk than what they are copies of; without one said, they stand beside it.
 BACKUPS = Path(os.environ.get("HESTOR_BACKUPS") or DATA / "backups").resolve()
-VERSION = tomllib.loads((ROOT / "pyproject.toml").read_text(encoding="utf-8"))["project"]["version"]
 PORT = os.environ.get("PORT", "8000")
 DEMO = os.environ.get("HESTOR_DEMO") == "1"
 DEBUG = False

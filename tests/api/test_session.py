@@ -28,6 +28,7 @@ def test_signing_in_and_out(client, owner):
         "name": "Olive",
         "language": "",
         "may_make_sites": True,
+        "keeps_installation": True,
     }
     assert client.get("/api/sites").status_code == 200
     assert client.delete("/api/session").status_code == 204
@@ -124,7 +125,8 @@ def test_the_first_run_makes_an_account_and_then_no_more(client):
     body = {"email": "Me@Example.org", "name": "Me", "password": "correct horse battery"}
     made = client.post("/api/accounts", body, "application/json")
     assert made.status_code == 201
-    assert made.json()["account"] == {"email": "me@example.org", "name": "Me", "language": "", "may_make_sites": True}
+    said = {"email": "me@example.org", "name": "Me", "language": ""}
+    assert made.json()["account"] == {**said, "may_make_sites": True, "keeps_installation": True}
     assert client.get("/api/sites").json() == []
     again = client.post("/api/accounts", {**body, "email": "you@example.org"}, "application/json")
     assert (again.status_code, again.json()["code"]) == (409, "accounts_exist")

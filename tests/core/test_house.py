@@ -4,6 +4,7 @@ import ast
 import gc
 import json
 import re
+import tomllib
 from pathlib import Path
 
 import pytest
@@ -16,6 +17,7 @@ from hestor.core.errors import HestorError
 from hestor.core.facts.document import SPECS
 from hestor.core.places.all import FILE_PLACES, PAGE_PLACES
 from hestor.core.places.place import Place
+from hestor.version import VERSION
 
 TOP = Path(__file__).parents[2]
 CORE = sorted((TOP / "hestor" / "core").rglob("*.py"))
@@ -58,7 +60,7 @@ def test_every_error_has_a_status_words_and_its_line_in_the_tree():
     assert len(kinds) > 12
     known = wording.catalogue("desk", "en")
     for kind in kinds:
-        assert 400 <= kind.status < 500 or kind is errors.TooBusy, kind
+        assert 400 <= kind.status < 500 or kind in (errors.TooBusy, errors.FrontStuck), kind
         assert kind.__module__ == errors.__name__, kind
         assert re.search(rf"{kind.__name__} +{kind.status}", errors.__doc__), kind
         assert {f"error.{kind.code}", f"error.{kind.code}.other"} & set(known), kind
@@ -142,3 +144,8 @@ def test_where_is_names_files_that_are_there():
     named = re.findall(r"\| `([\w./-]+)` \|", (TOP / "docs" / "where-is.md").read_text())
     assert len(named) >= 12
     assert [name for name in named if not (TOP / name).is_file()] == []
+
+
+def test_the_version_is_said_in_two_places_alike():
+    project = tomllib.loads((TOP / "pyproject.toml").read_text())
+    assert project["project"]["version"] == VERSION

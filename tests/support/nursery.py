@@ -105,6 +105,10 @@ def _serve(environment: dict[str, str]) -> None:
     connections.__dict__.pop("settings", None)
     connections._settings = None
     connections._connections = Local(connections.thread_critical)
+    from hestor.accounts import devices
+
+    # Whose device was seen is kept in the data, of which a server has a copy of its own.
+    devices._NOTED.clear()
     if not _is_demo(Path(environment["DATA"])):
         _forget_the_demo()
     sys.argv = ["gunicorn", "-c", "hestor/config/server.py"]

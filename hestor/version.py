@@ -1,0 +1,3 @@
+"""Which version this is; ``pyproject.toml`` says the same."""
+
+VERSION = "0.8.0"
