@@ -21,7 +21,22 @@ from benchmarks import (
 )
 from benchmarks.figures import Figure
 
-_PARTS = (rendering, sites, front, pages, sweeping, clock, mail, pictures, desk, audits, texts, hostile, memory)
+_PARTS = (
+    rendering,
+    sites,
+    front,
+    backups,
+    pages,
+    sweeping,
+    clock,
+    mail,
+    pictures,
+    desk,
+    audits,
+    texts,
+    hostile,
+    memory,
+)
 LATEST = Path(__file__).with_name("latest.json")
 
 

@@ -23,7 +23,7 @@ function FedBy({ proof }: { proof: Proof }) {
   const facts = feeding(proof);
   if (!facts.length) return null;
   return (
-    <p className="mt-0.5 max-w-56 text-[11.5px] text-soft print:hidden">
+    <p data-print="no" className="mt-0.5 max-w-56 text-[11.5px] text-soft print:hidden">
       {t("board.fedBy")}{" "}
       {facts.map((fact, at) => (
         <span key={fact}>
