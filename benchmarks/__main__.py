@@ -6,6 +6,7 @@ from pathlib import Path
 
 from benchmarks import (
     audits,
+    backups,
     clock,
     desk,
     front,
