@@ -4,6 +4,7 @@ import { useTranslation } from "react-i18next";
 import { api, result, type Change, type Edition, type Schemas } from "../api/client";
 import { useSite, useStore } from "../draft/hooks";
 import { ChangeList } from "../review";
+import { Seen } from "./Seen";
 import { ErrorNotice } from "../ui/ErrorNotice";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { Select } from "../ui/Select";
@@ -55,9 +56,10 @@ function Back({ change, number }: { change: Change; number: number }) {
   );
 }
 
-function Changes({ one, other }: { one: number; other: number }) {
+function Changes({ sides }: { sides: readonly [Edition, Edition] }) {
   const { t } = useTranslation();
   const site = useSite();
+  const [one, other] = [sides[0].number, sides[1].number];
   const found = useQuery({
     queryKey: ["compared", site.slug, one, other],
     queryFn: () =>
@@ -73,14 +75,17 @@ function Changes({ one, other }: { one: number; other: number }) {
       {({ changes }) =>
         changes.length === 0 ? (
           <p className="py-3 text-soft">{t("editions.same")}</p>
-        ) : site.role === "viewer" ? (
-          <ChangeList changes={changes} tense="after" labels={labels} />
         ) : (
           <ChangeList
             changes={changes}
             tense="after"
             labels={labels}
-            aside={(change) => <Back change={change} number={one} />}
+            aside={(change) => (
+              <div className="grid content-start justify-items-start gap-2 max-lg:col-span-full">
+                {site.role !== "viewer" && <Back change={change} number={one} />}
+                <Seen change={change} sides={sides} />
+              </div>
+            )}
           />
         )
       }
@@ -92,7 +97,8 @@ function Changes({ one, other }: { one: number; other: number }) {
 export function Compared({ edition, editions }: { edition: Edition; editions: Edition[] }) {
   const { t } = useTranslation();
   const others = editions.filter((one) => one.number !== edition.number);
-  const [other, setOther] = useState<number | null>(null);
+  const [number, setNumber] = useState<number | null>(null);
+  const other = others.find((one) => one.number === number);
   if (others.length === 0) return null;
   return (
     <>
@@ -103,8 +109,8 @@ export function Compared({ edition, editions }: { edition: Edition; editions: Ed
               {t("editions.compare")} <span className="unseen">{edition.number}</span>
             </span>
           }
-          value={other === null ? "" : String(other)}
-          onChoose={(value) => setOther(value ? Number(value) : null)}
+          value={other ? String(other.number) : ""}
+          onChoose={(value) => setNumber(value ? Number(value) : null)}
           options={[
             ["", t("editions.noOther")],
             ...others.map((one): [string, string] => [
@@ -114,9 +120,9 @@ export function Compared({ edition, editions }: { edition: Edition; editions: Ed
           ]}
         />
       </div>
-      {other !== null && (
+      {other && (
         <div className="mt-3">
-          <Changes one={edition.number} other={other} />
+          <Changes sides={[edition, other]} />
         </div>
       )}
     </>
