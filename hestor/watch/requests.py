@@ -8,7 +8,8 @@ from contextvars import ContextVar
 _ID: ContextVar[str] = ContextVar("request_id", default="")
 # What a proxy may name a request by; anything else could break a line of the log.
 _SAFE = re.compile(r"[A-Za-z0-9_-]{8,64}")
-_SECRETS = re.compile(r"^(/(?:_preview|preview|confirm|new-password)[^/]*/)[^/]+")
+# Tokens of previews, on a site in a folder, too, and of links in messages.
+_SECRETS = re.compile(r"(/(?:_preview|confirm)/)[^/]+")
 
 
 def begin(given: str) -> str:

@@ -54,6 +54,8 @@ def test_a_slow_request_is_named_and_private_words_are_not(public, caplog, setti
     with caplog.at_level(logging.WARNING, "hestor.requests"):
         public.get("/about/", headers={"x-request-id": "abcdef0123456789"})
         public.get("/_preview/very-secret-word/about/")
+        public.get("/folder/_preview/very-secret-word/about/")
+        Client(headers={"host": "localhost"}).get("/confirm/very-secret-word")
     said = [record.getMessage() for record in caplog.records]
     assert said[0].startswith("slow: GET /about/ answered ")
     assert not any("very-secret-word" in line for line in said)
