@@ -1,7 +1,7 @@
 """How a site stands with its visitors: closed for a while, deleted, published at a chosen time."""
 
 from datetime import datetime
-from typing import Annotated, Literal
+from typing import Annotated
 
 from django.http import HttpRequest
 from ninja import Router, Schema, Status
@@ -10,12 +10,13 @@ from pydantic import Field
 from hestor import clock, wording
 from hestor.api.auth import needed_revision, signed_in, site_for
 from hestor.api.schemas import ProblemOut, Strict
-from hestor.core import zones
+from hestor.core import ahead, zones
+from hestor.core.changes import Kind
 from hestor.core.dates import wall
-from hestor.core.roles import Action, Role
-from hestor.sites.models import Site, TimedPublishing
+from hestor.core.roles import Action
+from hestor.sites.models import Site
+from hestor.sites.selectors.standing import deleted_of, is_closed, timed_of
 from hestor.sites.services import closing, removal, timed
-from hestor.web.serving import is_closed
 
 router = Router(tags=["sites"])
 WallTime = Annotated[str, Field(max_length=40)]
@@ -25,7 +26,7 @@ _ON_THE_WALL = "%Y-%m-%dT%H:%M"
 class HeldChange(Strict):
     """A change that stays in the draft, by its kind and key in the review."""
 
-    kind: Literal["fact", "page_added", "page_changed", "page_removed"]
+    kind: Kind
     key: Annotated[str, Field(max_length=300)]
 
 
@@ -55,9 +56,10 @@ class TimedOut(Schema):
 
 
 class Timing(Schema):
-    """What is to be published by itself, if anything is, and the time now on the site's clock."""
+    """What is to be published by itself, if anything is; on the site's clock the time now, and one to begin with."""
 
     now: str
+    proposed: str
     zone: str
     timed: TimedOut | None
 
@@ -89,21 +91,24 @@ def _on_the_wall(site: Site, moment: datetime) -> str:
     return moment.astimezone(zones.clock_of(site.facts.time_zone)).strftime(_ON_THE_WALL)
 
 
-def _timing(site: Site) -> Timing:
-    found = TimedPublishing.objects.filter(site=site).select_related("by").first()
-    own = (
-        None
-        if found is None
-        else TimedOut(
-            at=_on_the_wall(site, found.at),
-            moment=found.at,
-            by=found.by.shown_name,
-            held_back=[HeldChange(kind=kind, key=key) for kind, key in found.held_back],
-            is_stale=found.revision != site.revision,
-            failed=wording.say(f"timed.{found.failed}") if found.failed else "",
-        )
+def _timed(site: Site) -> TimedOut | None:
+    found, is_stale = timed_of(site)
+    if found is None:
+        return None
+    return TimedOut(
+        at=_on_the_wall(site, found.at),
+        moment=found.at,
+        by=found.by.shown_name,
+        held_back=[HeldChange(kind=kind, key=key) for kind, key in found.held_back],
+        is_stale=is_stale,
+        failed=wording.say(f"timed.{found.failed}") if found.failed else "",
     )
-    return Timing(now=_on_the_wall(site, clock.now()), zone=site.facts.time_zone, timed=own)
+
+
+def _timing(site: Site) -> Timing:
+    now, zone = clock.now(), site.facts.time_zone
+    proposed = ahead.proposed(now.astimezone(zones.clock_of(zone)))
+    return Timing(now=_on_the_wall(site, now), proposed=proposed.strftime(_ON_THE_WALL), zone=zone, timed=_timed(site))
 
 
 @router.get("/sites/{site}/timed", response={200: Timing, 404: ProblemOut})
@@ -160,13 +165,9 @@ def reopen(request: HttpRequest, site: str) -> ClosedOut:
 @router.get("/deleted-sites", response=list[DeletedSite])
 def deleted(request: HttpRequest) -> list[DeletedSite]:
     """The person's sites that were deleted and can be brought back, the last one first."""
-    rows = Site.objects.filter(
-        memberships__account=signed_in(request), memberships__role=Role.OWNER, deleted__isnull=False
-    )
     return [
-        DeletedSite(slug=one.slug, name=one.facts.name, deleted=at, until=at + removal.KEPT)
-        for one in rows.order_by("-deleted")
-        if (at := one.deleted)
+        DeletedSite(slug=one.site.slug, name=one.site.facts.name, deleted=one.at, until=one.until)
+        for one in deleted_of(signed_in(request))
     ]
 
 

@@ -8,11 +8,22 @@ from hestor.front import places
 from hestor.press import Response
 from hestor.sites.models import Site
 from hestor.sites.selectors.addresses import address_key, folder_of, host_of
+from hestor.sites.selectors.standing import is_closed
 from hestor.web import encoding, etags, serving
 
 _CODINGS = ("br", "gzip")
 _QUARTER = timedelta(minutes=15)
-_PLACES_OF = ("slug", "domain", "live_number", "with_www", "folder", "domain_confirmed", "closed", "deleted")
+_PLACES_OF = (
+    "slug",
+    "domain",
+    "live_number",
+    "with_www",
+    "folder",
+    "domain_confirmed",
+    "closed",
+    "closed_until",
+    "deleted",
+)
 
 
 @dataclass(frozen=True)
@@ -63,7 +74,7 @@ def _span(site: Site, now: datetime) -> Span | None:
 
 def _is_current(site: Site) -> bool:
     now = Site.objects.only(*_PLACES_OF).filter(pk=site.pk).first()
-    if now is None or now.closed or now.deleted:
+    if now is None or is_closed(now) or now.deleted:
         return False
     return (now.live_number, address_key(now)) == (site.live_number, address_key(site))
 
@@ -73,7 +84,7 @@ def offer(site: Site, path: str, response: Response) -> bool:
 
     ``path`` is the whole one, with the folder that the site is in.
     """
-    if not front.is_on() or not is_file(response) or site.closed:
+    if not front.is_on() or not is_file(response) or is_closed(site):
         return False
     now = clock.now()
     span = _span(site, now)

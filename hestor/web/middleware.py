@@ -8,11 +8,14 @@ from django.http.request import split_domain_port
 from django.utils.encoding import iri_to_uri
 from django.utils.http import parse_etags
 
+from hestor import clock
+from hestor.core import ahead
 from hestor.mail import names
 from hestor.press import Response
 from hestor.sites.models import Site
 from hestor.sites.selectors import previews
 from hestor.sites.selectors.addresses import address_of, base_of, desk_origin, folder_of, site_at
+from hestor.sites.selectors.standing import is_closed
 from hestor.sites.services.address import confirm
 from hestor.web import forms, front, serving
 
@@ -112,12 +115,12 @@ def _site(request: HttpRequest, site: Site) -> HttpResponse:
         return _respond(request, serving.encoded(forms.with_stamp(site, found.response), accepts), False, for_one=True)
     if request.method == "GET":
         front.offer(site, folder_of(site) + request.path, found.response)
-    return _respond(request, found, False, retry_after=serving.retry_after(site))
+    return _respond(request, found, False, retry_after=ahead.retry_after(site.closed_until, clock.now()))
 
 
 def _posted(request: HttpRequest, site: Site) -> HttpResponse:
     """Takes a form of a public page; there is nothing else that visitors may write."""
-    if serving.is_closed(site):
+    if is_closed(site):
         return _site(request, site)
     found = forms.take(site, request)
     if found is None:

@@ -22,6 +22,7 @@ from hestor.sites import generated_files
 from hestor.sites.models import Edition, Site
 from hestor.sites.selectors import brand_report, logo_measures, picture_uses, previews, reach, states, title_table
 from hestor.sites.selectors.addresses import address_key, desk_origin, folder_of
+from hestor.sites.selectors.standing import is_closed
 from hestor.sites.selectors.states import draft_of, edition_of, has_events, held_moments, live_edition
 from hestor.web import encoding, etags
 
@@ -52,7 +53,6 @@ _CACHED = (200, 301)
 FAVICON = "favicon.ico"
 # How many editions back a page that is still open may ask for its files.
 _PAST = 3
-_AN_HOUR = 3600
 V = TypeVar("V")
 
 
@@ -169,18 +169,6 @@ def encoded(response: Response, accepts: str) -> EncodedResponse:
 def stamped(response: Response, stamp: str) -> Response:
     """The response with a stamp in its form."""
     return replace(response, body=response.body.replace(STAMP.encode(), stamp.encode()), stamped=False)
-
-
-def is_closed(site: Site) -> bool:
-    """Whether visitors are told that the site is closed for a while."""
-    return site.closed and (site.closed_until is None or clock.now() < site.closed_until)
-
-
-def retry_after(site: Site) -> int:
-    """In how many seconds a program may ask a closed site again (RFC 9110, 10.2.3)."""
-    if site.closed_until is None:
-        return _AN_HOUR
-    return max(int((site.closed_until - clock.now()).total_seconds()) + 1, 1)
 
 
 def _is_part(path: str) -> bool:

@@ -5645,11 +5645,13 @@ export interface components {
         };
         /**
          * Timing
-         * @description What is to be published by itself, if anything is, and the time now on the site's clock.
+         * @description What is to be published by itself, if anything is; on the site's clock the time now, and one to begin with.
          */
         Timing: {
             /** Now */
             now: string;
+            /** Proposed */
+            proposed: string;
             timed: components["schemas"]["TimedOut"] | null;
             /** Zone */
             zone: string;

@@ -10,19 +10,12 @@ interface Props {
   publishing: Publishing;
 }
 
-/** The day after on the site's clock, at nine: what most would choose, to be changed. */
-function proposed(now: string): string {
-  const day = new Date(`${now.slice(0, 10)}T00:00:00Z`);
-  day.setUTCDate(day.getUTCDate() + 1);
-  return `${day.toISOString().slice(0, 10)}T09:00`;
-}
-
 /** Publishing what is reviewed here at a time of the site's clock. */
 export function Later({ site, timing, publishing }: Props) {
   const { t } = useTranslation();
   const id = useId();
   const set = useSetTime(site);
-  const [at, setAt] = useState(proposed(timing.now));
+  const [at, setAt] = useState(timing.proposed);
   return (
     <details className="mt-4">
       <summary className="act-link inline-block cursor-pointer">{t("timed.open")}</summary>

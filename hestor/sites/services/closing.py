@@ -1,21 +1,18 @@
 """Closing a site to visitors for a while."""
 
-from datetime import datetime, timedelta
+from datetime import datetime
 
 from hestor import clock
-from hestor.core.errors import InvalidInput, Problem
+from hestor.core import ahead
+from hestor.core.errors import InvalidInput
 from hestor.front import switching
 from hestor.sites.models import Site
-
-_FARTHEST = timedelta(days=366)
 
 
 def close(site: Site, until: datetime | None) -> Site:
     """Closes a site; it opens by itself at a moment, if there is one. Raises InvalidInput."""
-    if until is not None and until <= clock.now():
-        raise InvalidInput([Problem("until", "time_past")])
-    if until is not None and until - clock.now() > _FARTHEST:
-        raise InvalidInput([Problem("until", "time_far")])
+    if until is not None and (found := list(ahead.problems("until", until, clock.now()))):
+        raise InvalidInput(found)
     site.closed, site.closed_until = True, until
     with switching(site.pk):
         site.save(update_fields=["closed", "closed_until"])

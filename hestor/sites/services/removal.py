@@ -1,6 +1,6 @@
 """Deleting a site, and bringing it back while that is possible."""
 
-from datetime import datetime, timedelta
+from datetime import datetime
 
 from django.conf import settings
 from django.db import transaction
@@ -12,9 +12,7 @@ from hestor.front import drop_site, switching
 from hestor.pictures import store
 from hestor.pictures.models import Content
 from hestor.sites.models import Site, Text
-
-KEPT = timedelta(days=30)
-"""How long a deleted site can be brought back."""
+from hestor.sites.selectors.standing import DAYS_KEPT
 
 
 def delete_site(site: Site, now: datetime) -> None:
@@ -39,7 +37,7 @@ def bring_back(account: Account, slug: str) -> Site:
 
 def purge(now: datetime) -> int:
     """Deletes for good the sites that were deleted more than 30 days ago, with all that is theirs alone."""
-    old = list(Site.objects.filter(deleted__lt=now - KEPT))
+    old = list(Site.objects.filter(deleted__lt=now - DAYS_KEPT))
     for site in old:
         _purge(site)
     return len(old)

@@ -1,7 +1,7 @@
 """Publishing at a chosen time: what was reviewed, and nothing that was written after it."""
 
 from collections.abc import Collection
-from datetime import datetime, timedelta
+from datetime import datetime
 
 from django.db import transaction
 from django.utils import timezone
@@ -9,7 +9,8 @@ from django_tasks import task
 
 from hestor import clock
 from hestor.accounts.models import Account
-from hestor.core.errors import HestorError, InvalidInput, NothingToPublish, Problem
+from hestor.core import ahead
+from hestor.core.errors import HestorError, InvalidInput, NothingToPublish
 from hestor.core.roles import Action
 from hestor.sites.models import Site, TimedPublishing
 from hestor.sites.selectors.access import reach_site
@@ -19,22 +20,14 @@ from hestor.sites.services.held_back import Key, held_back, split
 from hestor.sites.services.locking import locked
 from hestor.sites.services.publishing import publish
 
-_FARTHEST = timedelta(days=366)
-
-
-def _check_time(at: datetime, now: datetime) -> None:
-    if at <= now:
-        raise InvalidInput([Problem("at", "time_past")])
-    if at - now > _FARTHEST:
-        raise InvalidInput([Problem("at", "time_far")])
-
 
 def set_time(site_id: int, by: Account, at: datetime, revision: int, held: Collection[Key] = ()) -> TimedPublishing:
     """Has the draft, as it is at ``revision``, published at a moment.
 
     Raises InvalidInput, NothingToPublish, StaleRevision, NotFound.
     """
-    _check_time(at, clock.now())
+    if found := list(ahead.problems("at", at, clock.now())):
+        raise InvalidInput(found)
     seen = locked(site_id, revision)
     changes, held_changes = split(changes_of(seen), held)
     if not changes:
