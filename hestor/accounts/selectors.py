@@ -1,6 +1,7 @@
 """Reading accounts."""
 
 from hestor.accounts.models import Account
+from hestor.core.errors import Forbidden
 
 
 def is_first_run() -> bool:
@@ -11,3 +12,9 @@ def is_first_run() -> bool:
 def keeps_installation(account: Account) -> bool:
     """Whether a person is the one who set the installation up: whose account was the first."""
     return account.pk == Account.objects.order_by("pk").values_list("pk", flat=True).first()
+
+
+def require_keeper(account: Account) -> None:
+    """Raises Forbidden for everybody but whoever set the installation up."""
+    if not keeps_installation(account):
+        raise Forbidden(role="", action="keep")

@@ -1,4 +1,4 @@
-"""How the installation is, for whoever set it up; and, for machines, whether it can work."""
+"""How the installation is, for whoever set it up."""
 
 from datetime import datetime
 
@@ -6,11 +6,10 @@ from django.http import HttpRequest
 from ninja import Router, Schema, Status
 
 from hestor import wording
-from hestor.accounts.selectors import keeps_installation
+from hestor.accounts.selectors import require_keeper
 from hestor.api.auth import signed_in
 from hestor.api.schemas import ProblemOut
 from hestor.backups import folder as copies
-from hestor.core.errors import Forbidden
 from hestor.jobs import findings, state, tasks
 
 router = Router(tags=["well-being"])
@@ -73,15 +72,10 @@ class WellBeing(Schema):
     copies_folder: str
 
 
-def _keeper(request: HttpRequest) -> None:
-    if not keeps_installation(signed_in(request)):
-        raise Forbidden(role="", action="keep")
-
-
 @router.get("/well-being", response={200: WellBeing, 403: ProblemOut})
 def show(request: HttpRequest) -> WellBeing:
     """How the installation is."""
-    _keeper(request)
+    require_keeper(signed_in(request))
     return WellBeing(
         findings=[
             FindingOut(
@@ -117,6 +111,6 @@ def show(request: HttpRequest) -> WellBeing:
 @router.post("/well-being/copies", response={202: None, 403: ProblemOut})
 def copy(request: HttpRequest) -> Status[None]:
     """Has a copy made now, by a job; how that ends is told with the others."""
-    _keeper(request)
+    require_keeper(signed_in(request))
     tasks.backup.enqueue()
     return Status(202, None)
