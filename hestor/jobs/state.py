@@ -1,5 +1,6 @@
 """How the installation is: its disks, queues, copies and last errors."""
 
+import os
 import platform
 import sqlite3
 from dataclasses import dataclass
@@ -8,6 +9,7 @@ from pathlib import Path
 
 import django
 from django.conf import settings
+from django.db import DatabaseError, connection
 from django.db.models import Count
 from django.utils import timezone
 from django_tasks_db.models import DBTaskResult
@@ -44,6 +46,21 @@ def disks() -> dict[str, Disk]:
     """The disks of what is kept, by what is on them."""
     found = {"data": disk(Path(settings.DATA)), "copies": disk(copies.folder())}
     return {**found, "front": disk(Path(settings.FRONT))} if settings.FRONT else found
+
+
+def amiss() -> list[str]:
+    """What keeps the server from working, each in a word."""
+    found = []
+    try:
+        with connection.cursor() as cursor:
+            cursor.execute("SELECT 1")
+    except DatabaseError:
+        found.append("database")
+    if not os.access(settings.DATA, os.W_OK):
+        found.append("data")
+    if disk(Path(settings.DATA)).is_nearly_full:
+        found.append("disk")
+    return found
 
 
 def queues() -> dict[str, int]:

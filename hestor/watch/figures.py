@@ -1,6 +1,9 @@
 """Figures for Prometheus of what is answered; of all processes together, through files that they share."""
 
+from collections.abc import Iterator, Mapping
+
 from prometheus_client import CollectorRegistry, Counter, Histogram, generate_latest, multiprocess
+from prometheus_client.core import GaugeMetricFamily, Metric
 
 REQUESTS = Counter("hestor_requests", "Requests answered", ("where", "status"))
 SECONDS = Histogram(
@@ -17,8 +20,21 @@ def note(where: str, status: int, seconds: float) -> None:
     SECONDS.labels(where).observe(seconds)
 
 
-def text() -> bytes:
-    """The figures of all processes."""
+class _Now:
+    """Figures of this moment, told as they are: of these nothing is shared between processes."""
+
+    def __init__(self, values: Mapping[str, float]) -> None:
+        self._values = values
+
+    def collect(self) -> Iterator[Metric]:
+        """Each as a gauge."""
+        for name, value in self._values.items():
+            yield GaugeMetricFamily(f"hestor_{name}", name.replace("_", " "), value)
+
+
+def text(now: Mapping[str, float]) -> bytes:
+    """The figures of all processes, and those of ``now`` by their names."""
     registry = CollectorRegistry()
     multiprocess.MultiProcessCollector(registry)  # type: ignore[no-untyped-call]
+    registry.register(_Now(now))
     return bytes(generate_latest(registry))

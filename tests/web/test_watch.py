@@ -28,7 +28,7 @@ def test_it_says_that_it_is_well(machine, tmp_path, settings):
 
 def test_it_says_what_is_amiss(machine, monkeypatch, tmp_path, settings):
     settings.DATA = tmp_path / "nowhere"
-    monkeypatch.setattr("hestor.config.health.connection.cursor", lambda: (_ for _ in ()).throw(DatabaseError))
+    monkeypatch.setattr("hestor.jobs.state.connection.cursor", lambda: (_ for _ in ()).throw(DatabaseError))
     answer = machine.get("/healthz")
     assert (answer.status_code, answer.content) == (503, b"database, data\n")
 
@@ -46,7 +46,7 @@ def test_figures_of_all_processes(tmp_path):
         said = server.get("localhost", "/metrics", Authorization="Bearer word")[1].decode()
     assert 'hestor_requests_total{status="200",where="site"} 20.0' in said
     assert "hestor_data_free_bytes" in said
-    assert "hestor_jobs_failed 0" in said
+    assert "hestor_jobs_failed 0.0" in said
 
 
 def test_a_slow_request_is_named_and_private_words_are_not(public, caplog, settings):
