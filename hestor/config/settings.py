@@ -67,7 +67,7 @@ INSTALLED_APPS = [
     "hestor.jobs",
 ]
 MIDDLEWARE = [
-    "hestor.watch.middleware.Watched",
+    "hestor.web.watched.Watched",
     "hestor.web.middleware.SitesByHost",
     "hestor.desk.middleware.Speaks",
     "hestor.desk.middleware.DeskHeaders",

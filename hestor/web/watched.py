@@ -8,13 +8,9 @@ from django.conf import settings
 from django.http import HttpRequest, HttpResponse
 
 from hestor.watch import requests
+from hestor.web.middleware import host_of, is_desk
 
 _LOG = logging.getLogger("hestor.requests")
-
-
-def _where(request: HttpRequest) -> str:
-    host = request.META.get("HTTP_HOST", "").partition(":")[0]
-    return "desk" if host in (settings.DESK_HOST, "127.0.0.1", "[::1]") else "site"
 
 
 class Watched:
@@ -29,7 +25,7 @@ class Watched:
         path, begun = request.path, time.perf_counter()
         response = self._get_response(request)
         seconds = time.perf_counter() - begun
-        where = _where(request)
+        where = "desk" if is_desk(host_of(request.META.get("HTTP_HOST", ""))) else "site"
         if settings.METRICS:
             from hestor.watch import figures  # the package reads where its files are when it is imported
 
