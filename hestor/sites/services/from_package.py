@@ -84,17 +84,15 @@ def _keep_identities(site: Site, said: Described, files: Iterable[str]) -> None:
     """Feed readers and calendars go on knowing what they knew, where nothing here is known by the same."""
     if said.identity and not Site.objects.filter(identity=said.identity).exists():
         Site.objects.filter(pk=site.pk).update(identity=said.identity)
-    drafts = {one.path: one for one in Revision.objects.in_draft_of(site.pk)}
-    wanted = {name: said.pages[name] for name in files if name in said.pages}
-    taken = set(Page.objects.filter(identity__in=[one.identity for one in wanted.values()]).values_list("identity"))
+    drafts = {f"pages/{package.file_of(one.path)}": one for one in Revision.objects.in_draft_of(site.pk)}
+    wanted = {name: said.pages[name] for name in files if name in said.pages and name in drafts}
+    identities = [one.identity for one in wanted.values()]
+    taken = set(Page.objects.filter(identity__in=identities).values_list("identity", flat=True))
     for name, one in wanted.items():
-        page = next((drafts[path] for path in drafts if f"pages/{package.file_of(path)}" == name), None)
-        if page is None:
-            continue
-        if (one.identity,) not in taken:
-            Page.objects.filter(pk=page.page_id).update(identity=one.identity)
+        if one.identity not in taken:
+            Page.objects.filter(pk=drafts[name].page_id).update(identity=one.identity)
         if one.worded and one.worded.tzinfo:
-            Revision.objects.filter(pk=page.pk).update(worded=one.worded)
+            Revision.objects.filter(pk=drafts[name].pk).update(worded=one.worded)
 
 
 def take_in(owner: Account, body: bytes, slug: str = "") -> tuple[Site, Report]:
