@@ -40,21 +40,21 @@ class PageIdentity(BaseModel):
     """By what machines know a page, and when its words last changed."""
 
     model_config = ConfigDict(extra="ignore")
-    identity: UUID
+    uuid: UUID
     worded: datetime | None = None
 
 
-class _SiteIdentity(BaseModel):
+class _About(BaseModel):
     model_config = ConfigDict(extra="ignore")
     slug: str = Field(default="", max_length=100)
-    identity: UUID | None = None
+    uuid: UUID | None = None
 
 
 class _File(BaseModel):
     model_config = ConfigDict(extra="ignore")
     hestor: int
     facts: dict[str, Any]
-    site: _SiteIdentity = Field(default_factory=_SiteIdentity)
+    site: _About = Field(default_factory=_About)
     pictures: dict[str, PictureWords] = Field(default_factory=dict)
     pages: dict[str, PageIdentity] = Field(default_factory=dict)
 
@@ -65,7 +65,7 @@ class Described:
 
     facts: Facts
     slug: str
-    identity: UUID | None
+    uuid: UUID | None
     pictures: Mapping[str, PictureWords] = field(default_factory=dict)
     pages: Mapping[str, PageIdentity] = field(default_factory=dict)
 
@@ -84,4 +84,4 @@ def read(body: bytes) -> Described:
         facts = document.parse(found.facts)
     except (ValueError, ValidationError, RecursionError, KeyError, TypeError, AttributeError) as error:
         raise _refuse("package_unreadable") from error
-    return Described(facts, found.site.slug, found.site.identity, found.pictures, found.pages)
+    return Described(facts, found.site.slug, found.site.uuid, found.pictures, found.pages)

@@ -58,13 +58,13 @@ def _package(site: Site, facts: Facts, revisions: RevisionQuerySet, edition: int
     names = export.picture_names(site.pk, {*export.keys_in(pages), *shown})
     identities: dict[str, dict[str, Any]] = {}
     for name, text, one in export.page_files(pages, names, "pages/"):
-        identities[name] = {"identity": str(one.page.identity), "worded": one.worded.isoformat()}
+        identities[name] = {"uuid": str(one.page.identity), "worded": one.worded.isoformat()}
         yield name, text.encode()
     yield from export.picture_files(site.pk, names)
     said = {
         "hestor": site_package.VERSION,
         "edition": edition,
-        "site": {"slug": site.slug, "identity": str(site.identity)},
+        "site": {"slug": site.slug, "uuid": str(site.identity)},
         "facts": document.document(document.without_private(facts)),
         "pictures": _picture_words(site.pk, names),
         "pages": identities,

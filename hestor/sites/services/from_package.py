@@ -82,15 +82,15 @@ def _write_words(site: Site, said: Described, targets: Mapping[str, str], report
 
 def _keep_identities(site: Site, said: Described, files: Iterable[str]) -> None:
     """Feed readers and calendars go on knowing what they knew, where nothing here is known by the same."""
-    if said.identity and not Site.objects.filter(identity=said.identity).exists():
-        Site.objects.filter(pk=site.pk).update(identity=said.identity)
+    if said.uuid and not Site.objects.filter(identity=said.uuid).exists():
+        Site.objects.filter(pk=site.pk).update(identity=said.uuid)
     drafts = {f"pages/{package.file_of(one.path)}": one for one in Revision.objects.in_draft_of(site.pk)}
     wanted = {name: said.pages[name] for name in files if name in said.pages and name in drafts}
-    identities = [one.identity for one in wanted.values()]
+    identities = [one.uuid for one in wanted.values()]
     taken = set(Page.objects.filter(identity__in=identities).values_list("identity", flat=True))
     for name, one in wanted.items():
-        if one.identity not in taken:
-            Page.objects.filter(pk=drafts[name].page_id).update(identity=one.identity)
+        if one.uuid not in taken:
+            Page.objects.filter(pk=drafts[name].page_id).update(identity=one.uuid)
         if one.worded and one.worded.tzinfo:
             Revision.objects.filter(pk=drafts[name].pk).update(worded=one.worded)
 
