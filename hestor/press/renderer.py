@@ -203,6 +203,10 @@ _FILES: Mapping[str, Callable[[Renderer], Response]] = {
 }
 
 
+FILES = tuple(_FILES)
+"""The addresses of all files that are no pages."""
+
+
 def render(state: SiteState, path: str, now: datetime, preview: Preview | None = None) -> Response:
     """What the state says at ``path`` at the moment ``now``."""
     return Renderer(state, now, preview).respond(path)

@@ -13,12 +13,9 @@ from selectolax.lexbor import LexborHTMLParser
 
 from hestor.core.facts.document import Facts
 from hestor.core.text import urls
-from hestor.press.renderer import Renderer
+from hestor.press.renderer import FILES, Renderer
 from hestor.press.response import HTML, Response
 
-_OWN_FILES = (
-    "/sitemap.xml", "/robots.txt", "/site.webmanifest", "/favicon.ico", "/feed.xml", "/events.ics", "/contact.vcf",
-)  # fmt: skip
 _MOST_LISTS = 120
 """How many pages that nobody wrote are taken: a calendar that goes on for ever has months without end. What is linked
 beyond them leads to the page above."""
@@ -102,7 +99,7 @@ def files(renderer: Renderer, asset: Asset, former: Iterable[str] = ()) -> Itera
     frame = renderer.frame
     pages = renderer.paths()
     base, root = frame.state.origin.removesuffix("/").removesuffix(frame.root), frame.root
-    waiting = deque([*pages, *_OWN_FILES, *former])
+    waiting = deque([*pages, *FILES, *former])
     seen = set(waiting)
     written, lists = set(pages), 0
     while waiting:

@@ -170,7 +170,7 @@ class Sweeping:
             *_titles(table_of(self._site, self._now)),
             *_unset(still_to_say(self._site, self._now)),
             *(one for one in own_ones if one.field or one.kind not in _NEEDS_FIELD),
-            *own_texts.strays(self._site),
+            *own_texts.strays(self._site, self._now),
             *own.past_years(self._site.facts.footer_text, zones.day_in(self._site.facts.time_zone, self._now).year),
         )
         return own.grouped(listed)

@@ -1,46 +1,37 @@
 """The texts of a draft that lead nowhere within the site, or show what the site's logo was."""
 
 from collections.abc import Iterator, Mapping
+from datetime import datetime
+from functools import cache
 from typing import Any
 
-from hestor.core.events import month
 from hestor.core.facts import document
-from hestor.core.pages import paths
-from hestor.core.pages.pagination import page_number
 from hestor.core.sweep import own_texts
 from hestor.core.sweep.own import OwnStray
 from hestor.core.sweep.own_texts import Elsewhere, OwnText
 from hestor.core.sweep.stray import Kind
+from hestor.press import Renderer
+from hestor.press.static_files import PREFIX
 from hestor.sites.models import Edition, Revision, Site
-from hestor.sites.selectors.addresses import hosts_of
+from hestor.sites.selectors.addresses import base_of, hosts_of
 from hestor.sites.selectors.picture_uses import ADDRESS
+from hestor.sites.selectors.states import draft_of
 
-_FILES = frozenset(
-    ("/feed.xml", "/events.ics", "/contact.vcf", "/sitemap.xml", "/robots.txt", "/site.webmanifest", "/favicon.ico")
-)
-_OWN = "/_hestor/"
-_LISTS = ("news", "events")
 _WAS: Mapping[str, Kind] = {"logo": "old_logo", "logo_dark": "old_logo", "icon": "old_icon"}
 
 
-def _elsewhere(site: Site) -> Elsewhere:
-    drafts = Revision.objects.in_draft_of(site.pk)
-    kinds = dict(drafts.values_list("path", "kind"))
-    there = drafts.values("page_id")
-    moved = set(Revision.objects.filter(site=site, page__in=there).values_list("path", flat=True))
-    known = kinds.keys() | moved
-    lists = {path: kind for path, kind in kinds.items() if kind in _LISTS}
+def _elsewhere(site: Site, now: datetime) -> Elsewhere:
+    known = frozenset(Revision.objects.in_draft_of(site.pk).values_list("path", flat=True))
+    press = Renderer(draft_of(site), now)
 
+    @cache
     def answers(path: str) -> bool:
-        if path in known or f"{path}/" in known or path in _FILES or path.startswith(_OWN):
-            return True
-        above = paths.above(path)
-        if path.endswith(".ics") or above not in lists:
-            return path.endswith("event.ics") and path.removesuffix("event.ics") in known
-        return bool(page_number(path, above) or month.read(path.rstrip("/").rpartition("/")[2]))
+        # Whatever is no page, the press itself says: lists by month, former addresses, files.
+        return path in known or path.startswith(PREFIX) or press.respond(path).status != 404
 
-    bases = tuple(f"{scheme}://{host}{site.folder}" for scheme in ("https", "http") for host in hosts_of(site) if host)
-    return Elsewhere(answers, tuple(kinds), bases)
+    hosts = [f"{scheme}://{host}" for scheme in ("https", "http") for host in hosts_of(site) if host]
+    bases = {base_of(site), *hosts, *(host + site.folder for host in hosts)}
+    return Elsewhere(answers, tuple(sorted(known)), tuple(sorted(bases, key=len, reverse=True)))
 
 
 def _former(site: Site) -> dict[str, tuple[Kind, str]]:
@@ -57,9 +48,9 @@ def _former(site: Site) -> dict[str, tuple[Kind, str]]:
     return found
 
 
-def strays(site: Site) -> Iterator[OwnStray]:
+def strays(site: Site, now: datetime) -> Iterator[OwnStray]:
     """All of them, in the order of the pages."""
-    elsewhere, former = _elsewhere(site), _former(site)
+    elsewhere, former = _elsewhere(site, now), _former(site)
     rows = Revision.objects.in_draft_of(site.pk).order_by("path")
     for page, identity, path, body in rows.values_list("page_id", "page__identity", "path", "text__body").iterator():
         text = OwnText(page, str(identity), path, body)
