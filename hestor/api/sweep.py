@@ -31,8 +31,7 @@ from hestor.core.facts.clock import long_form
 from hestor.core.roles import Action
 from hestor.core.sweep.own import OwnStray
 from hestor.sites.models import Meant, Revision, Site
-from hestor.sites.selectors.comparison import edition as edition_of_number
-from hestor.sites.selectors.consistency import Sweeping, consistency, house_of
+from hestor.sites.selectors.consistency import Sweeping, consistency
 from hestor.sites.selectors.edition_strays import of_edition
 from hestor.sites.selectors.stray_changes import changes_of
 from hestor.sites.services import mending
@@ -96,17 +95,13 @@ def show(request: HttpRequest, site: str, edition: Identifier | None = None) -> 
     found = site_for(request, site, Action.VIEW)
     now = clock.now()
     swept = consistency(found, now) if edition is None else of_edition(found, edition, now)
-    facts = None if edition is None else edition_of_number(found, edition).facts
-    drafts = Revision.objects.in_draft_of(found.pk)
-    pages = drafts if edition is None else Revision.objects.in_edition_of(found.pk, edition)
-    titles = dict(pages.values_list("page_id", "title"))
     return SweepOut.model_construct(
-        pages=swept.pages,
+        pages=len(swept.titles),
         checked_at=now,
         revision=found.revision,
-        style=house_of(found, facts).style.plain(),
+        style=swept.style.plain(),
         kinds=stray_kinds((*(one.kind for one in swept.strays), *(one.kind for one, _ in swept.meant))),
-        strays=[_stray(found, one, titles) for one in swept.strays],
+        strays=[_stray(found, one, swept.titles) for one in swept.strays],
         unread=[],
         meant=[_meant(one, stray) for one, stray in swept.meant],
     )

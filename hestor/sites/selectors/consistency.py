@@ -22,7 +22,7 @@ from hestor.core.sweep.stray import Kind
 from hestor.core.sweep.style import Style
 from hestor.core.unsaid import Unsaid
 from hestor.press import Renderer
-from hestor.sites.models import Edition, Meant, Revision, Site, SweptPage
+from hestor.sites.models import Edition, Meant, Revision, RevisionQuerySet, Site, SweptPage
 from hestor.sites.selectors import own_texts
 from hestor.sites.selectors.still_to_say import still_to_say
 from hestor.sites.selectors.title_table import table_of
@@ -49,9 +49,11 @@ class Progress:
 
 @dataclass(frozen=True)
 class Consistency:
-    """The strays of a draft, those that are meant apart, over how many pages."""
+    """The strays of a draft or an edition, those that are meant apart; over which pages (titles by their numbers), held
+    to which style."""
 
-    pages: int
+    titles: Mapping[int, str]
+    style: Style
     strays: tuple[OwnStray, ...]
     meant: tuple[tuple[Meant, OwnStray | None], ...]
 
@@ -225,13 +227,14 @@ def _unset(found: Iterable[Unsaid]) -> Iterator[OwnStray]:
 def consistency(site: Site, now: datetime) -> Consistency:
     """The whole of it, swept to its end."""
     sweeping = Sweeping(site, now)
-    done = sweeping.run()
-    return told_apart(site, done.total, sweeping.strays())
+    sweeping.run()
+    return told_apart(site, Revision.objects.in_draft_of(site.pk), house_of(site), sweeping.strays())
 
 
-def told_apart(site: Site, pages: int, strays: Sequence[OwnStray]) -> Consistency:
-    """Strays, those apart that somebody said are meant; a word about a spot that is gone is listed with it."""
+def told_apart(site: Site, pages: RevisionQuerySet, house: OwnHouse, strays: Sequence[OwnStray]) -> Consistency:
+    """Strays of pages, those apart that somebody said are meant; a word about a spot that is gone is listed with it."""
     meant = {one.stray: one for one in Meant.objects.filter(site=site).select_related("by").order_by("-at")}
     quiet = {stray.key: stray for stray in strays if stray.key in meant}
     loud = tuple(stray for stray in strays if stray.key not in meant)
-    return Consistency(pages, loud, tuple((one, quiet.get(key)) for key, one in meant.items()))
+    titles = dict(pages.values_list("page_id", "title"))
+    return Consistency(titles, house.style, loud, tuple((one, quiet.get(key)) for key, one in meant.items()))

@@ -7,9 +7,9 @@ from datetime import datetime
 from hestor.core import zones
 from hestor.core.errors import TooMuchWork
 from hestor.core.sweep import own
-from hestor.core.sweep.own import OwnStray
+from hestor.core.sweep.own import OwnHouse, OwnStray
 from hestor.press import Renderer
-from hestor.sites.models import Edition, Revision, Site
+from hestor.sites.models import Edition, Revision, RevisionQuerySet, Site
 from hestor.sites.selectors.comparison import edition as edition_of_number
 from hestor.sites.selectors.consistency import TEXTS, Consistency, house_of, left_out, own_page, told_apart
 from hestor.sites.selectors.unlinked import unlinked_edition
@@ -18,15 +18,15 @@ MOST_PAGES = 1_500
 """Nothing of it is kept, so that a larger one would take too long."""
 
 
-def _found(site: Site, edition: Edition, now: datetime) -> Iterator[OwnStray]:
-    facts, house = edition.facts, house_of(site, edition.facts)
+def _found(site: Site, edition: Edition, pages: RevisionQuerySet, house: OwnHouse, now: datetime) -> Iterator[OwnStray]:
+    facts = edition.facts
     texts = {key: said for key in TEXTS if (said := getattr(facts, key))}
     yield from own.of_facts(texts, facts.language, house)
     yield from own.past_years(facts.footer_text, zones.day_in(facts.time_zone, now).year)
-    state, pages = unlinked_edition(site, edition)
+    state, unlinked = unlinked_edition(site, edition)
     press = Renderer(state, now)
-    for one in Revision.objects.in_edition_of(site.pk, edition.number).select_related("text", "page").order_by("path"):
-        strays = own.of_page(press.page(pages.of(one)).body.decode(), own_page(one), house)
+    for one in pages.select_related("text", "page").order_by("path"):
+        strays = own.of_page(press.page(unlinked.of(one)).body.decode(), own_page(one), house)
         yield from (stray for stray in strays if stray.field)
         yield from left_out(one)
 
@@ -34,9 +34,9 @@ def _found(site: Site, edition: Edition, now: datetime) -> Iterator[OwnStray]:
 def of_edition(site: Site, number: int, now: datetime) -> Consistency:
     """The strays of an edition. Raises NotFound, TooMuchWork."""
     edition = edition_of_number(site, number)
-    count = Revision.objects.in_edition_of(site.pk, number).count()
-    if count > MOST_PAGES:
+    pages, house = Revision.objects.in_edition_of(site.pk, number), house_of(site, edition.facts)
+    if pages.count() > MOST_PAGES:
         raise TooMuchWork
     # What was published is not altered, so nothing of it is mended.
-    found = [replace(one, replacement=None, values={}, readings=()) for one in _found(site, edition, now)]
-    return told_apart(site, count, own.grouped(found))
+    found = [replace(one, replacement=None, values={}, readings=()) for one in _found(site, edition, pages, house, now)]
+    return told_apart(site, pages, house, own.grouped(found))
