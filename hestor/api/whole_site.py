@@ -14,7 +14,6 @@ from hestor.api.description import gives
 from hestor.api.import_export import NotTaken, not_taken
 from hestor.api.schemas import ChangeOut, Identifier, ProblemOut, Strict
 from hestor.api.words import changes_out
-from hestor.core.errors import TooBig
 from hestor.core.pages import package
 from hestor.core.roles import Action
 from hestor.sites.models import Site
@@ -84,8 +83,6 @@ def from_package(
     request: HttpRequest, file: Annotated[UploadedFile, File()], slug: Annotated[str, Form(max_length=40)] = ""
 ) -> Status[TakenIn]:
     """Makes a new site from a package; nothing of it is published."""
-    if (file.size or 0) > package.MOST_BYTES:
-        raise TooBig
     made, report = take_in(signed_in(request), file.read(), slug)
     problems, more = not_taken(report)
     pages = len(report.added) + len(report.changed) + report.same

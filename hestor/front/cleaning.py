@@ -22,7 +22,7 @@ class _Folder:
 
 def _linked() -> set[Path]:
     found = set()
-    for link in (places.editions().parent / "sites").glob("*/*"):
+    for link in places.sites().glob("*/*"):
         try:
             found.add((link.parent / os.readlink(link)).resolve())
         except OSError:

@@ -22,7 +22,7 @@ def _top() -> Path:
 
 def edition_folder(site_id: int, key: str) -> Path:
     """Where the files of one edition at one moment stand."""
-    return _top() / "editions" / str(site_id) / key
+    return editions() / str(site_id) / key
 
 
 def editions() -> Path:
@@ -32,12 +32,17 @@ def editions() -> Path:
 
 def site_folder(site_id: int) -> Path:
     """Where the links of a site stand, by span of time."""
-    return _top() / "sites" / str(site_id)
+    return sites() / str(site_id)
+
+
+def sites() -> Path:
+    """Where the links of all sites stand."""
+    return _top() / "sites"
 
 
 def host_link(host: str) -> Path:
     """The link from a host name to its site."""
-    return _top() / "hosts" / host
+    return hosts() / host
 
 
 def hosts() -> Path:

@@ -19,9 +19,10 @@ import django
 from asgiref.local import Local
 from django.conf import empty, settings
 
+from tests.support.template import DEMO
+
 _SERVER = ["gunicorn.app.wsgiapp", "hestor.config.worker", "hestor.config.urls", "whitenoise.middleware"]
 _USED = [*_SERVER, "PIL.PngImagePlugin", "PIL.IcoImagePlugin", "PIL.WebPImagePlugin"]
-DEMO = Path(__file__).parents[2] / "build" / "test-demo"
 _MARK = "sessions.json"
 _VIEWS = ("unsaid", "pages", "pictures", "defaults", "notices", "contact", "address", "changes", "editions", "brand")
 _LISTS = ("languages?q=en-GB", "clock?zone=Europe/London&language=en-GB", "countries", "session", "sites")
