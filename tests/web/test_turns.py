@@ -32,7 +32,8 @@ def studio(monkeypatch):
     opened.close()
 
 
-def test_more_threads_than_places_in_the_studio_get_on(turn, studio):
+def test_more_threads_than_places_in_the_studio_get_on(turn, studio, monkeypatch):
+    monkeypatch.setattr(front, "_PATIENCE", 3600)
     done = []
 
     def work() -> None:
@@ -40,13 +41,12 @@ def test_more_threads_than_places_in_the_studio_get_on(turn, studio):
             done.extend(front.run_within(Limits(5, 10), nap) for _ in range(3))
 
     threads = [threading.Thread(target=work, daemon=True) for _ in range(DESK + 2)]
-    start = time.monotonic()
     for thread in threads:
         thread.start()
     for thread in threads:
-        thread.join(timeout=9)
-    # A turn held while waiting for a place is let go after ten seconds at the earliest.
-    assert (len(done), time.monotonic() - start < 9) == (3 * len(threads), True)
+        thread.join(timeout=60)
+    # A turn held while waiting for a place would never be let go.
+    assert len(done) == 3 * len(threads)
 
 
 def test_one_computes_at_a_time(turn):
