@@ -46,8 +46,13 @@ export async function download(address: string, body: FormData, name: string): P
     throw new NoConnection();
   });
   if (!answer.ok) throw new ApiProblem((await answer.json()) as Problem);
+  save(await answer.blob(), name);
+}
+
+/** Has a file saved under a name. */
+export function save(file: Blob, name: string): void {
   const link = document.createElement("a");
-  link.href = URL.createObjectURL(await answer.blob());
+  link.href = URL.createObjectURL(file);
   link.download = name;
   link.click();
   URL.revokeObjectURL(link.href);

@@ -1,13 +1,19 @@
 import { useTranslation } from "react-i18next";
 import { Link } from "react-router";
 import type { Site } from "../api/client";
+import { useFormat } from "../i18n/format";
 
-/** A line below the bar, in every view, for what must not be forgotten: closed, or not published at its time. */
+/** A line below the bar, in every view, for what must not be forgotten: closed, to be published, or not published. */
 export function Standing({ site }: { site: Site }) {
   const { t } = useTranslation();
-  if (!site.closed && !site.timed_failed) return null;
+  const format = useFormat();
+  const isAmiss = site.closed || site.timed_failed;
+  if (!isAmiss && !site.timed) return null;
   return (
-    <section aria-label={t("standing.barName")} className="grid gap-0.5 border-b border-line bg-warn-soft px-6 py-2">
+    <section
+      aria-label={t("standing.barName")}
+      className={`grid gap-0.5 border-b border-line px-6 py-2 ${isAmiss ? "bg-warn-soft" : "bg-act-soft"}`}
+    >
       {site.closed && (
         <p className="flex flex-wrap gap-x-3">
           {t("standing.bar")}
@@ -16,9 +22,9 @@ export function Standing({ site }: { site: Site }) {
           </Link>
         </p>
       )}
-      {site.timed_failed && (
+      {site.timed && (
         <p className="flex flex-wrap gap-x-3">
-          {t("timed.failed")}
+          {site.timed_failed ? t("timed.failed") : t("timed.bar", { at: format.instant(site.timed) })}
           <Link to={`/${site.slug}/review`} className="act-link">
             {t("timed.failedLink")}
           </Link>

@@ -1,6 +1,7 @@
 import { useMutation } from "@tanstack/react-query";
 import { useRef, useState } from "react";
 import { useTranslation } from "react-i18next";
+import { save } from "../api/upload";
 import { SPOKEN } from "../api/lists.gen";
 import { BANDS } from "../draft/facts";
 import { useSite } from "../draft/hooks";
@@ -14,7 +15,7 @@ import { Select } from "../ui/Select";
 import { ViewHead } from "../ui/ViewHead";
 import { Notice } from "../ui/Notice";
 import { Board } from "./Board";
-import { pictureOf, save } from "./picture";
+import { pictureOf } from "./picture";
 
 const SOURCES = ["draft", "live", "both"] as const;
 type Source = (typeof SOURCES)[number];

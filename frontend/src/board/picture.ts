@@ -50,12 +50,3 @@ export async function pictureOf(element: HTMLElement): Promise<Blob> {
   if (!made) throw new Error("the board could not be drawn");
   return made;
 }
-
-/** Has a file saved under a name. */
-export function save(file: Blob, name: string): void {
-  const link = document.createElement("a");
-  link.href = URL.createObjectURL(file);
-  link.download = name;
-  link.click();
-  URL.revokeObjectURL(link.href);
-}

@@ -11,7 +11,7 @@ import { ActionLink } from "../ui/ActionLink";
 /** A page as an edition has it; nothing where it has none at that address. */
 function PageLinks({ change, sides }: { change: Change; sides: readonly [Edition, Edition] }) {
   const { t } = useTranslation();
-  const there = { page_added: [false, true], page_removed: [true, false] }[change.kind as string] ?? [true, true];
+  const there = [change.kind !== "page_added", change.kind !== "page_removed"];
   return (
     <span className="flex flex-wrap gap-x-4 gap-y-1">
       {sides.map(
