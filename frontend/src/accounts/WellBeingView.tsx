@@ -1,12 +1,11 @@
 import { useTranslation } from "react-i18next";
-import { Link } from "react-router";
 import type { Schemas } from "../api/client";
 import { useFormat } from "../i18n/format";
-import { LanguageChoice } from "../i18n/LanguageChoice";
 import { Button } from "../ui/Button";
 import { ErrorNotice } from "../ui/ErrorNotice";
 import { QueryBoundary } from "../ui/QueryBoundary";
-import { Part } from "./Part";
+import { Part } from "../ui/Part";
+import { Apart } from "./Apart";
 import { useMakeCopy, useWellBeing } from "./api";
 
 type WellBeing = Schemas["WellBeing"];
@@ -14,7 +13,7 @@ type WellBeing = Schemas["WellBeing"];
 function Findings({ found }: { found: WellBeing["findings"] }) {
   const { t } = useTranslation();
   return (
-    <Part id="findings" title={t("wellBeing.findings")}>
+    <Part id="findings" size="lg" title={t("wellBeing.findings")}>
       {found.length === 0 && <p>{t("wellBeing.nothing")}</p>}
       <ul className="grid gap-2">
         {found.map((one, at) => (
@@ -34,7 +33,7 @@ function Findings({ found }: { found: WellBeing["findings"] }) {
 function Queues({ queues }: { queues: WellBeing["queues"] }) {
   const { t } = useTranslation();
   return (
-    <Part id="queues" title={t("wellBeing.queues")}>
+    <Part id="queues" size="lg" title={t("wellBeing.queues")}>
       <dl className="grid grid-cols-[1fr_auto] gap-x-6 gap-y-1 sm:max-w-md">
         {Object.entries(queues).map(([name, count]) => (
           <div key={name} className="contents">
@@ -53,7 +52,7 @@ function Jobs({ jobs }: { jobs: WellBeing["jobs"] }) {
   const { t } = useTranslation();
   const format = useFormat();
   return (
-    <Part id="jobs" title={t("wellBeing.jobs")}>
+    <Part id="jobs" size="lg" title={t("wellBeing.jobs")}>
       {jobs.length === 0 && <p className="text-soft">{t("wellBeing.noJobs")}</p>}
       <ul
         className="max-h-96 divide-y divide-line overflow-y-auto border-y border-line"
@@ -82,7 +81,7 @@ function Copies({ copies, folder }: { copies: WellBeing["copies"]; folder: strin
   const format = useFormat();
   const make = useMakeCopy();
   return (
-    <Part id="copies" title={t("wellBeing.copies")}>
+    <Part id="copies" size="lg" title={t("wellBeing.copies")}>
       <p className="mb-2 text-soft">
         {t("wellBeing.copiesNote")} <span className="font-code text-xs break-all">{folder}</span>
       </p>
@@ -97,7 +96,7 @@ function Copies({ copies, folder }: { copies: WellBeing["copies"]; folder: strin
         ))}
       </ul>
       <ErrorNotice error={make.error} />
-      <Button variant="quiet" disabled={make.isPending} onClick={() => make.mutate()}>
+      <Button variant="quiet" className="justify-self-start" disabled={make.isPending} onClick={() => make.mutate()}>
         {t("wellBeing.makeCopy")}
       </Button>
       {make.isSuccess && (
@@ -113,7 +112,7 @@ function Machine({ now }: { now: WellBeing }) {
   const { t } = useTranslation();
   const format = useFormat();
   return (
-    <Part id="machine" title={t("wellBeing.machine")}>
+    <Part id="machine" size="lg" title={t("wellBeing.machine")}>
       <dl className="grid grid-cols-[1fr_auto] gap-x-6 gap-y-1 sm:max-w-md">
         {now.disks.map((disk) => (
           <div key={disk.name} className="contents">
@@ -139,17 +138,10 @@ export function WellBeingView() {
   const { t } = useTranslation();
   const found = useWellBeing();
   return (
-    <main className="mx-auto max-w-3xl px-6 py-10">
-      <div className="flex flex-wrap items-center justify-between gap-3">
-        <Link to="/" className="act-link">
-          {t("account.back")}
-        </Link>
-        <LanguageChoice />
-      </div>
-      <h1 className="mt-4 mb-8 text-[30px] leading-tight font-[650] tracking-tight">{t("wellBeing.title")}</h1>
+    <Apart title={t("wellBeing.title")} wide>
       <QueryBoundary query={found}>
         {(now) => (
-          <div className="grid gap-10">
+          <div className="mt-8 grid gap-10">
             <Findings found={now.findings} />
             <Copies copies={now.copies} folder={now.copies_folder} />
             <Queues queues={now.queues} />
@@ -158,6 +150,6 @@ export function WellBeingView() {
           </div>
         )}
       </QueryBoundary>
-    </main>
+    </Apart>
   );
 }

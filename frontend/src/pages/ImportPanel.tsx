@@ -6,6 +6,7 @@ import { sendForm } from "../api/upload";
 import { useSite } from "../draft/hooks";
 import { ActionLink } from "../ui/ActionLink";
 import { ErrorNotice } from "../ui/ErrorNotice";
+import { NotTaken } from "../ui/NotTaken";
 import { useReadAnew } from "./api";
 
 type Report = Schemas["ImportOut"];
@@ -33,20 +34,7 @@ function Told({ report }: { report: Report }) {
       <p role="status" className="font-semibold">
         {said.join(" · ")}
       </p>
-      {report.problems.length > 0 && (
-        <>
-          <p className="mt-2 text-warn">▲ {t("imports.notTaken")}</p>
-          <ul className="mt-1 max-h-64 overflow-y-auto" tabIndex={0} aria-label={t("imports.notTaken")}>
-            {report.problems.map((problem, index) => (
-              <li key={index} className="py-0.5 break-words">
-                {problem.file && <span className="me-2 font-code text-xs">{problem.file}</span>}
-                {problem.message}
-              </li>
-            ))}
-            {report.more_problems > 0 && <li>{t("imports.more", { count: report.more_problems })}</li>}
-          </ul>
-        </>
-      )}
+      <NotTaken title={t("imports.notTaken")} report={report} />
     </div>
   );
 }

@@ -1,5 +1,6 @@
 import { useId } from "react";
 import { useTranslation } from "react-i18next";
+import { WallTime } from "../ui/WallTime";
 
 interface Props {
   at: string;
@@ -15,13 +16,7 @@ export function MomentChoice({ at, onChoose }: Props) {
       <label htmlFor={id} className="flex-none">
         {t("sheet.asOn")}
       </label>
-      <input
-        id={id}
-        type="datetime-local"
-        value={at}
-        className="rounded-sm border border-soft bg-paper px-1.5 py-0.5 text-ink"
-        onChange={(event) => onChoose(event.target.value)}
-      />
+      <WallTime id={id} value={at} onChoose={onChoose} />
       {at && (
         <button type="button" className="act-link" onClick={() => onChoose("")}>
           {t("sheet.now")}

@@ -2,6 +2,7 @@ import { useId, useState } from "react";
 import { useTranslation } from "react-i18next";
 import { Button } from "../ui/Button";
 import { Refusals } from "../ui/Refusals";
+import { WallTime } from "../ui/WallTime";
 import { useSetTime, type Publishing, type Timing } from "./api";
 
 interface Props {
@@ -28,16 +29,7 @@ export function Later({ site, timing, publishing }: Props) {
       >
         <label htmlFor={id}>{t("timed.at", { zone: timing.zone })}</label>
         <span className="flex flex-wrap items-center gap-3">
-          <input
-            id={id}
-            type="datetime-local"
-            required
-            value={at}
-            min={timing.now}
-            aria-describedby={`${id}-note`}
-            className="rounded-sm border border-soft bg-paper px-2 py-1.5 text-ink"
-            onChange={(event) => setAt(event.target.value)}
-          />
+          <WallTime id={id} required value={at} min={timing.now} aria-describedby={`${id}-note`} onChoose={setAt} />
           <Button type="submit" variant="quiet" disabled={set.isPending || !at}>
             {t("timed.set")}
           </Button>

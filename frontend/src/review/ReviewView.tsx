@@ -78,6 +78,9 @@ function NotSaved() {
   );
 }
 
+/** What a change is known by in a list. */
+const keyOf = ({ kind, key }: Change) => `${kind} ${key}`;
+
 interface ReadyProps {
   site: Site;
   changes: Changes;
@@ -90,18 +93,18 @@ function Ready({ site, changes, publish, timing }: ReadyProps) {
   const first = changes.live_number === 0;
   const mayPublish = site.role !== "viewer";
   const [heldKeys, setHeld] = useState<ReadonlySet<string>>(new Set());
-  const isHeld = (change: Change) => heldKeys.has(`${change.kind} ${change.key}`);
+  const isHeld = (change: Change) => heldKeys.has(keyOf(change));
   const held = changes.changes.filter(isHeld);
   const heldFacts = useMemo(
-    () => [...heldKeys].filter((key) => key.startsWith("fact ")).map((key) => key.slice(5)),
-    [heldKeys],
+    () => changes.changes.filter((one) => one.kind === "fact" && heldKeys.has(keyOf(one))).map((one) => one.key),
+    [changes, heldKeys],
   );
   const publishing = { revision: changes.revision, held: held.map(heldChange) };
   const count = changes.changes.length - held.length;
   function hold(change: Change, on: boolean) {
     const next = new Set(heldKeys);
-    if (on) next.add(`${change.kind} ${change.key}`);
-    else next.delete(`${change.kind} ${change.key}`);
+    if (on) next.add(keyOf(change));
+    else next.delete(keyOf(change));
     setHeld(next);
   }
   return (

@@ -1,9 +1,11 @@
 import { useId, useState } from "react";
 import { useTranslation } from "react-i18next";
+import { Part } from "../ui/Part";
 import type { Site } from "../api/client";
 import { useFormat } from "../i18n/format";
 import { Button } from "../ui/Button";
 import { Refusals } from "../ui/Refusals";
+import { WallTime } from "../ui/WallTime";
 import { useClose, type Closed } from "./api";
 
 function Open({ site, onClose, isBusy }: { site: Site; onClose: (until: string) => void; isBusy: boolean }) {
@@ -15,13 +17,7 @@ function Open({ site, onClose, isBusy }: { site: Site; onClose: (until: string) 
       <p className="text-soft">{t("standing.closeNote", { name: site.name })}</p>
       <span className="flex flex-wrap items-center gap-x-3 gap-y-2">
         <label htmlFor={id}>{t("standing.until")}</label>
-        <input
-          id={id}
-          type="datetime-local"
-          value={until}
-          className="rounded-sm border border-soft bg-paper px-2 py-1.5 text-ink"
-          onChange={(event) => setUntil(event.target.value)}
-        />
+        <WallTime id={id} value={until} onChoose={setUntil} />
         <Button variant="quiet" disabled={isBusy} onClick={() => onClose(until)}>
           {t("standing.close")}
         </Button>
@@ -36,10 +32,7 @@ export function Closing({ site, closed }: { site: Site; closed: Closed }) {
   const format = useFormat();
   const close = useClose(site.slug);
   return (
-    <section aria-labelledby="closing" className="grid justify-items-start gap-2">
-      <h2 id="closing" className="text-base font-semibold">
-        {t("standing.closing")}
-      </h2>
+    <Part id="closing" title={t("standing.closing")} className="grid justify-items-start gap-2">
       <p role="status" className={closed.closed ? "font-semibold" : ""}>
         {!closed.closed
           ? t("standing.isOpen")
@@ -57,6 +50,6 @@ export function Closing({ site, closed }: { site: Site; closed: Closed }) {
         <Open site={site} isBusy={close.isPending} onClose={(until) => close.mutate(until)} />
       )}
       <Refusals error={close.error} />
-    </section>
+    </Part>
   );
 }

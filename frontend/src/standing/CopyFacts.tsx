@@ -5,6 +5,7 @@ import { useStore } from "../draft/hooks";
 import { Button } from "../ui/Button";
 import { CheckBox } from "../ui/CheckBox";
 import { Notice } from "../ui/Notice";
+import { Part } from "../ui/Part";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { Refusals } from "../ui/Refusals";
 import { Select } from "../ui/Select";
@@ -86,10 +87,7 @@ export function CopyFacts({ site, sites }: { site: Site; sites: Site[] }) {
   if (!others.length) return null;
   const copied = copy.variables?.keys.length ?? 0;
   return (
-    <section aria-labelledby="copy-facts" className="grid gap-2">
-      <h2 id="copy-facts" className="text-base font-semibold">
-        {t("whole.copy")}
-      </h2>
+    <Part id="copy-facts" title={t("whole.copy")}>
       <p className="text-soft">{t("whole.copyLead")}</p>
       <Select
         label={t("whole.from")}
@@ -114,6 +112,6 @@ export function CopyFacts({ site, sites }: { site: Site; sites: Site[] }) {
           )}
         </QueryBoundary>
       )}
-    </section>
+    </Part>
   );
 }

@@ -2,6 +2,7 @@ import { useTranslation } from "react-i18next";
 import { useNavigate } from "react-router";
 import { useFormat } from "../i18n/format";
 import { ErrorNotice } from "../ui/ErrorNotice";
+import { Part } from "../ui/Part";
 import { useBringSiteBack, useDeletedSites } from "./api";
 
 /** Sites that were deleted, for as long as they can be brought back; nothing where there are none. */
@@ -13,10 +14,7 @@ export function DeletedSites() {
   const back = useBringSiteBack();
   if (!sites.length) return null;
   return (
-    <section aria-labelledby="deleted">
-      <h2 id="deleted" className="text-lg font-semibold">
-        {t("deletedSites.title")}
-      </h2>
+    <Part id="deleted" size="lg" title={t("deletedSites.title")} className="">
       <p className="mb-3 text-soft">{t("deletedSites.note")}</p>
       <ErrorNotice error={back.error} />
       <ul className="divide-y divide-line border-y border-line">
@@ -40,6 +38,6 @@ export function DeletedSites() {
           </li>
         ))}
       </ul>
-    </section>
+    </Part>
   );
 }

@@ -2,6 +2,7 @@ import { AlertDialog } from "radix-ui";
 import { useId, useState } from "react";
 import { useTranslation } from "react-i18next";
 import { useNavigate } from "react-router";
+import { Part } from "../ui/Part";
 import type { Site } from "../api/client";
 import { Button } from "../ui/Button";
 import { ErrorNotice } from "../ui/ErrorNotice";
@@ -16,10 +17,7 @@ export function Deleting({ site }: { site: Site }) {
   const [typed, setTyped] = useState("");
   const isSure = typed.trim() === site.name.trim();
   return (
-    <section aria-labelledby="deleting" className="grid justify-items-start gap-2">
-      <h2 id="deleting" className="text-base font-semibold">
-        {t("standing.deleting")}
-      </h2>
+    <Part id="deleting" title={t("standing.deleting")} className="grid justify-items-start gap-2">
       <p className="text-soft">{t("standing.deleteNote", { address: site.host })}</p>
       <AlertDialog.Root onOpenChange={() => setTyped("")}>
         <AlertDialog.Trigger asChild>
@@ -56,6 +54,6 @@ export function Deleting({ site }: { site: Site }) {
           </AlertDialog.Content>
         </AlertDialog.Portal>
       </AlertDialog.Root>
-    </section>
+    </Part>
   );
 }

@@ -1,5 +1,6 @@
 import { useTranslation } from "react-i18next";
 import type { Site } from "../api/client";
+import { Part } from "../ui/Part";
 
 interface OutProps {
   name: string;
@@ -24,10 +25,7 @@ export function TakeOut({ site }: { site: Site }) {
   const own = `/api/sites/${site.slug}`;
   const live = `${own}/editions/${String(site.live_number)}`;
   return (
-    <section aria-labelledby="take-out" className="grid gap-2">
-      <h2 id="take-out" className="text-base font-semibold">
-        {t("whole.out")}
-      </h2>
+    <Part id="take-out" title={t("whole.out")}>
       <ul className="grid gap-2.5">
         {site.live_number > 0 && (
           <>
@@ -37,6 +35,6 @@ export function TakeOut({ site }: { site: Site }) {
         )}
         <Out name={t("whole.draft")} note="" href={`${own}/package.zip`} />
       </ul>
-    </section>
+    </Part>
   );
 }
