@@ -3,6 +3,7 @@ from datetime import UTC, datetime
 import pytest
 from django.test import Client
 from hypothesis import settings
+from whitenoise.base import WhiteNoise
 
 from hestor.accounts.models import Account
 from hestor.core.roles import Role
@@ -12,6 +13,7 @@ from hestor.sites.services.creation import make_site
 from hestor.sites.services.pages import add_page
 from hestor.sites.services.publishing import publish
 from hestor.web import serving
+from tests.support import rows
 
 # How long a test takes says something of the machine, not of the code; speed is measured in benchmarks/.
 settings.register_profile("hestor", deadline=None)
@@ -28,14 +30,34 @@ def nothing_kept():
     selectors.clear_caches()
 
 
-@pytest.fixture
-def owner(db) -> Account:
+@pytest.fixture(scope="session", autouse=True)
+def static_files_are_listed_once():
+    """Each test's client has middleware of its own; what lies in the folder is the same for all."""
+    list_files, known = WhiteNoise.add_files, {}
+
+    def add_files(self, root, prefix=None):
+        key = (str(root), prefix)
+        if key not in known:
+            list_files(self, root, prefix)
+            known[key] = dict(self.files)
+        self.files.update(known[key])
+
+    with pytest.MonkeyPatch.context() as patch:
+        patch.setattr(WhiteNoise, "add_files", add_files)
+        yield
+
+
+def _make_owner() -> Account:
     return Account.objects.create_user("owner@example.org", PASSWORD, name="Olive")
 
 
 @pytest.fixture
-def site(owner) -> Site:
-    """A site with a home page, a page that uses fill-ins, a news list and a post; edition 1 is live."""
+def owner(db) -> Account:
+    return _make_owner()
+
+
+def _make_seeds() -> None:
+    owner = _make_owner()
     made = make_site(owner, {"name": "Seed Library", "tagline": "Borrow", "time_zone": "Europe/London"}, "seeds")
     about = {"path": "/about/", "title": "About", "body": "This is {site}.", "in_menu": True}
     parent = add_page(made.pk, about).page_id
@@ -44,8 +66,20 @@ def site(owner) -> Site:
     post = {"path": "/news/first/", "title": "First", "body": "Hello.", "kind": "post"}
     add_page(made.pk, {**post, "published": datetime(2026, 4, 1).date()})
     publish(made.pk, owner, NOW)
-    made.refresh_from_db()
-    return made
+
+
+@pytest.fixture(scope="session")
+def seeds(django_db_setup, django_db_blocker) -> rows.Rows:
+    """The rows of the site of most tests, made once as an owner would have made it."""
+    with django_db_blocker.unblock():
+        return rows.made_by(_make_seeds)
+
+
+@pytest.fixture
+def site(seeds, owner) -> Site:
+    """A site with a home page, a page that uses fill-ins, a news list and a post; edition 1 is live."""
+    rows.put({table: listed for table, listed in seeds.items() if table != Account._meta.db_table})
+    return Site.objects.get(slug="seeds")
 
 
 @pytest.fixture
