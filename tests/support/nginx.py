@@ -8,7 +8,7 @@ import time
 from dataclasses import dataclass, field
 from pathlib import Path
 
-from tests.support.server import TOP, Server, environment, free_port
+from tests.support.server import Server, environment, free_port, said_by
 
 NGINX = shutil.which("nginx", path=f"{os.environ.get('PATH', '')}:/usr/sbin")
 _MODULES = Path("/etc/nginx/modules-enabled")
@@ -50,11 +50,9 @@ class Nginx:
     _process: subprocess.Popen | None = None
 
     def _configure(self) -> None:
-        import sys
-
         own = {**environment(self.server.data, self.server.port), **self.server.more, **self.settings}
-        command = [sys.executable, "manage.py", "nginx_config", "--port", str(self.port), *self.options]
-        made = subprocess.run(command, cwd=TOP, env=own, capture_output=True, text=True, check=True).stdout
+        made = said_by(own, "nginx_config", "--port", str(self.port), *self.options)
+        assert made
         # Not every machine has an IPv6 of its own.
         plain = "\n".join(line for line in made.splitlines() if "[::]" not in line)
         (self.folder / "hestor.conf").write_text(plain)

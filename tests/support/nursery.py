@@ -1,7 +1,8 @@
 """Starts servers quickly: a process that has everything imported already, and forks one for each that is asked for.
 
-Run as a program. Each line of its input is the environment of a server, as JSON; it answers with the process
-id of the server's group. From there on it is the server that `make demo` starts, with its own settings.
+Run as a program. Each line of its input asks for one, as JSON: its ``environment``; it answers with the process
+id of the server's group. From there on it is the server that `make demo` starts, with its own settings. With a
+``command`` it is `manage.py` with these arguments, which has written its ``output`` to a file when it is answered.
 
 A server of the demo starts as one that has been at work for a while: the desk's first view of each site has been asked
 for. A server of anything else starts with empty caches.
@@ -12,6 +13,7 @@ import json
 import os
 import shutil
 import sys
+from contextlib import suppress
 from datetime import UTC, datetime
 from pathlib import Path
 
@@ -90,9 +92,9 @@ def _forget_the_demo() -> None:
     selectors.clear_caches()
 
 
-def _serve(environment: dict[str, str]) -> None:
+def _settle(environment: dict[str, str]) -> None:
+    """From now on this process has the settings of an environment."""
     from django.db import connections
-    from gunicorn.app.wsgiapp import run
 
     os.setsid()
     os.environ.update(environment)
@@ -112,8 +114,26 @@ def _serve(environment: dict[str, str]) -> None:
     devices._NOTED.clear()
     if not _is_demo(Path(environment["DATA"])):
         _forget_the_demo()
+
+
+def _serve() -> None:
+    from gunicorn.app.wsgiapp import run
+
     sys.argv = ["gunicorn", "-c", "hestor/config/server.py"]
     run()
+
+
+def _manage(command: list[str], output: str) -> None:
+    from django.core.management import call_command
+
+    with Path(output).open("w") as out:
+        call_command(*command, stdout=out)
+
+
+def _wait(child: int) -> None:
+    # Whose end nobody is told of can be waited for all the same; then there is nothing left of it.
+    with suppress(ChildProcessError):
+        os.waitpid(child, 0)
 
 
 def main() -> None:
@@ -131,8 +151,15 @@ def main() -> None:
         if child == 0:
             os.dup2(os.open(os.devnull, os.O_RDONLY), 0)
             os.dup2(2, 1)
-            _serve(json.loads(line))
+            asked = json.loads(line)
+            _settle(asked["environment"])
+            if "command" in asked:
+                _manage(asked["command"], asked["output"])
+            else:
+                _serve()
             os._exit(0)
+        if "command" in json.loads(line):
+            _wait(child)
         print(child, flush=True)
     shutil.rmtree(os.environ["DATA"], ignore_errors=True)
 

@@ -79,13 +79,20 @@ def _nursery() -> subprocess.Popen:
     return subprocess.Popen(command, cwd=TOP, env=own, stdin=subprocess.PIPE, stdout=subprocess.PIPE, text=True)
 
 
-def _fork(wanted: dict[str, str]) -> int:
+def _fork(wanted: dict[str, str], **more: Any) -> int:
     nursery = _nursery()
     assert nursery.stdin
     assert nursery.stdout
-    nursery.stdin.write(json.dumps(wanted) + "\n")
+    nursery.stdin.write(json.dumps({"environment": wanted, **more}) + "\n")
     nursery.stdin.flush()
     return int(nursery.stdout.readline())
+
+
+def said_by(wanted: dict[str, str], *command: str) -> str:
+    """What a command of `manage.py` prints, in an environment; nothing if it fails."""
+    with tempfile.NamedTemporaryFile("r") as output:
+        _fork(wanted, command=command, output=output.name)
+        return output.read()
 
 
 def _answers(port: int) -> bool:
