@@ -1,7 +1,10 @@
+import shutil
 from datetime import UTC, datetime
+from pathlib import Path
 
 import pytest
-from django.test import Client
+from django.core.management import call_command
+from django.test import Client, override_settings
 from hypothesis import settings
 from whitenoise.base import WhiteNoise
 
@@ -80,6 +83,24 @@ def site(seeds, owner) -> Site:
     """A site with a home page, a page that uses fill-ins, a news list and a post; edition 1 is live."""
     rows.put({table: listed for table, listed in seeds.items() if table != Account._meta.db_table})
     return Site.objects.get(slug="seeds")
+
+
+@pytest.fixture(scope="session")
+def loaded(django_db_setup, django_db_blocker, tmp_path_factory) -> tuple[rows.Rows, Path]:
+    """The rows of the demo, and the folder of its pictures, loaded once."""
+    folder = tmp_path_factory.mktemp("loaded")
+    with django_db_blocker.unblock(), override_settings(DATA=folder, MAKERS="everyone"):
+        return rows.made_by(lambda: call_command("load_demo", verbosity=0)), folder
+
+
+@pytest.fixture
+def demo_sites(db, loaded, tmp_path, settings) -> dict[str, Site]:
+    """The demo's sites, by slug."""
+    made, pictures = loaded
+    settings.DATA = shutil.copytree(pictures, tmp_path / "demo")
+    settings.MAKERS = "everyone"
+    rows.put(made)
+    return {site.slug: site for site in Site.objects.all()}
 
 
 @pytest.fixture

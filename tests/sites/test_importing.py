@@ -4,13 +4,12 @@ import io
 import zipfile
 
 import pytest
-from django.core.management import call_command
 
 from hestor.accounts.models import Account
 from hestor.core.pages import package
 from hestor.core.pages.package import Package
 from hestor.pictures.services import upload
-from hestor.sites.models import Page, Revision, Site, Text
+from hestor.sites.models import Page, Revision, Text
 from hestor.sites.selectors.changes import changes_of
 from hestor.sites.selectors.export import zip_of
 from hestor.sites.selectors.page_fields import fields_of
@@ -30,9 +29,8 @@ def said(site):
     return {one.path: {**fields_of(one).model_dump(), "parent": at.get(one.parent_id)} for one in drafts}
 
 
-def test_the_demo_goes_out_and_comes_back_without_a_change(db):
-    call_command("load_demo", verbosity=0)
-    for site in Site.objects.all():
+def test_the_demo_goes_out_and_comes_back_without_a_change(demo_sites):
+    for site in demo_sites.values():
         before = said(site)
         report = take_in(site.pk, package.of_zip(zip_of(site)))
         site.refresh_from_db()
@@ -41,11 +39,9 @@ def test_the_demo_goes_out_and_comes_back_without_a_change(db):
         assert changes_of(site) == ()
 
 
-def test_another_site_takes_the_same_pages_in(db, tmp_path, settings):
-    settings.DATA = tmp_path
-    call_command("load_demo", verbosity=0)
+def test_another_site_takes_the_same_pages_in(demo_sites):
     owner = Account.objects.get(email="owner@quillmere.example")
-    site = Site.objects.get(slug="quillmere")
+    site = demo_sites["quillmere"]
     other = make_site(owner, {"name": "Other"}, "other")
     report = take_in(other.pk, package.of_zip(zip_of(site)))
     assert report.problems == []

@@ -3,7 +3,6 @@
 from datetime import date
 
 import pytest
-from django.core.management import call_command
 
 from hestor.core.facts import document
 from hestor.core.facts.document import KEYS, SPECS, Facts
@@ -62,11 +61,6 @@ def disagreements(site: Site, facts: Facts) -> dict[str, object]:
     return wrong
 
 
-@pytest.fixture
-def demo(db):
-    call_command("load_demo", verbosity=0)
-
-
 def add_odd_pages(site: Site, posts: int = 45) -> None:
     """Pages that name other pages whose names and descriptions hold fill-ins; a long list of news."""
     top = add_page(site.pk, {"path": "/odd/", "title": "{tagline} at the top", "in_menu": True}).page_id
@@ -91,18 +85,26 @@ def add_odd_pages(site: Site, posts: int = 45) -> None:
         add_page(site.pk, post)
 
 
-def test_on_the_demo_as_it_is(demo):
-    for site in Site.objects.all():
-        assert disagreements(site, site.facts) == {}, site
+# One site with three pages of news, the others with two.
+ODD = {"quillmere": ("© {year} {site}", 45), "silberpfad": ("{tagline}", 24), "narjis": ("Plain", 24)}
 
 
-def test_on_the_demo_with_odd_pages(demo):
-    # One site with three pages of news, the others with two.
-    odd = (("© {year} {site}", 45), ("{tagline}", 24), ("Plain", 24))
-    for site, (footer, posts) in zip(Site.objects.all(), odd, strict=True):
-        add_odd_pages(site, posts)
-        site.refresh_from_db()
-        assert disagreements(site, site.facts.model_copy(update={"footer_text": footer})) == {}, site
+@pytest.mark.parametrize("slug", ODD)
+def test_on_the_demo_as_it_is(demo_sites, slug):
+    assert disagreements(demo_sites[slug], demo_sites[slug].facts) == {}
+
+
+@pytest.mark.parametrize("slug", ODD)
+def test_on_the_demo_with_odd_pages(demo_sites, slug):
+    footer, posts = ODD[slug]
+    site = demo_sites[slug]
+    add_odd_pages(site, posts)
+    site.refresh_from_db()
+    assert disagreements(site, site.facts.model_copy(update={"footer_text": footer})) == {}
+
+
+def test_every_site_of_the_demo_is_tried(demo_sites):
+    assert demo_sites.keys() == ODD.keys()
 
 
 def test_on_a_bare_site(owner):
@@ -128,7 +130,7 @@ def test_what_colours_and_clocks_reach_where_nothing_was_drawn_yet(owner):
     assert told(site, site.facts, "logo_plate") == {}
 
 
-def test_groups_count_every_page_once(demo):
+def test_groups_count_every_page_once(demo_sites):
     for site in Site.objects.all():
         add_odd_pages(site)
         site.refresh_from_db()

@@ -30,16 +30,7 @@ pytestmark = pytest.mark.django_db(databases=["default", "towns"])
 
 @pytest.fixture
 def demo(demo_sites) -> Site:
-    return Site.objects.get(slug="quillmere")
-
-
-@pytest.fixture
-def demo_sites(tmp_path, settings, django_db_blocker):
-    from django.core.management import call_command
-
-    settings.DATA = tmp_path
-    settings.MAKERS = "everyone"
-    call_command("load_demo", verbosity=0)
+    return demo_sites["quillmere"]
 
 
 def _files(found) -> dict[str, bytes]:

@@ -21,6 +21,7 @@ from tests.support.template import DEMO
 
 pytestmark = pytest.mark.skipif(NGINX is None, reason="nginx is not installed")
 SITES = ("quillmere", "silberpfad", "narjis")
+# The last two ask in roundabout ways, which one site shows as well as three.
 CODINGS = ("", "gzip", "br", "gzip, deflate, br", "br;q=0, gzip")
 # What each server says of itself and of the connection, and what says only that something is still being sent.
 _ITS_OWN = {"date", "server", "connection", "keep-alive", "transfer-encoding", "via"}
@@ -89,7 +90,7 @@ def test_every_address_of_the_demo_is_answered_the_same_both_ways(server, nginx,
     for site in SITES:
         host = f"{site}.localhost:{nginx.port}"
         for path in paths_of(server, site):
-            for coding in CODINGS:
+            for coding in CODINGS if site == SITES[0] else CODINGS[:3]:
                 own = ask(server.port, host, path, Accept_Encoding=coding)
                 first, again = (ask(nginx.port, host, path, Accept_Encoding=coding) for _ in range(2))
                 if "private" in dict(own[1]).get("cache-control", ""):
