@@ -128,6 +128,21 @@ class DateFormsOut(Schema):
     own: OwnForms
 
 
+class CalendarOut(Schema):
+    """A calendar by its BCP 47 name, its name in words, today in it; whether it is ``usual`` where readers are."""
+
+    calendar: str
+    name: str
+    example: str
+    usual: bool
+
+
+class CalendarsOut(Schema):
+    """The calendars to choose from."""
+
+    calendars: list[CalendarOut]
+
+
 class DateFormIn(Strict):
     """A form to look at, in a language, on a clock."""
 

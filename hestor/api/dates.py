@@ -6,12 +6,12 @@ from typing import Any
 from django.http import HttpRequest
 from ninja import Router
 
-from hestor import clock
-from hestor.api.date_schemas import DateFormIn, DateFormOut, DateFormsOut, PartsIn, PatternOut
+from hestor import clock, wording
+from hestor.api.date_schemas import CalendarsOut, DateFormIn, DateFormOut, DateFormsOut, PartsIn, PatternOut
 from hestor.api.errors import field_error
 from hestor.api.schemas import ProblemOut
 from hestor.core import zones
-from hestor.core.dates import forms, parts, patterns, samples
+from hestor.core.dates import calendars, forms, parts, patterns, reckoning, samples
 from hestor.core.dates.parts import Part
 from hestor.core.dates.patterns import Kind
 from hestor.core.errors import InvalidInput
@@ -39,6 +39,23 @@ def choices(request: HttpRequest, kind: Kind, language: str, zone: str = "UTC") 
     ]
     own = {"long": forms.own_long(kept), "short": forms.own_short(kept), "time": forms.own_time(kept)}
     return {"forms": found, "own": own}
+
+
+@router.get("/dates/calendars", response={200: CalendarsOut, 422: ProblemOut})
+def further_calendars(request: HttpRequest, language: str, zone: str = "UTC") -> dict[str, Any]:
+    """The calendars that long dates can be said in, too: those in use where the language is at home come first."""
+    kept, now = _settled(language, zone)
+    near = reckoning.used_in(kept)
+    found = [
+        {
+            "calendar": one,
+            "name": wording.say(f"calendar.{one}"),
+            "example": calendars.written(now.date(), one, kept),
+            "usual": one in near,
+        }
+        for one in dict.fromkeys((*near, *reckoning.CALENDARS))
+    ]
+    return {"calendars": found}
 
 
 def _part(part: Part, now: datetime, language: str) -> dict[str, Any]:

@@ -10,7 +10,6 @@ from hestor.api.auth import site_for
 from hestor.api.date_schemas import EventIn, EventOut
 from hestor.api.errors import field_error
 from hestor.api.schemas import ProblemOut
-from hestor.core.dates import patterns
 from hestor.core.events import expansion, occurrences
 from hestor.core.events import schedule as schedules
 from hestor.core.events.occurrences import Occurrence
@@ -25,8 +24,9 @@ _MOST_DATES = 6
 
 def _text(facts: Facts, schedule: Schedule, one: Occurrence) -> str:
     """An occurrence in the site's own forms."""
-    form = clock_facts.long_form(facts) if schedule.whole_day else clock_facts.moment_form(facts)
-    return patterns.format_moment(one.start, form, facts.language)
+    if schedule.whole_day:
+        return clock_facts.day_said(facts, one.start.date())
+    return clock_facts.moment_said(facts, one.start)
 
 
 @router.post("/sites/{site}/events/check", response={200: EventOut, 404: ProblemOut, 422: ProblemOut})

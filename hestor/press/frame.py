@@ -63,11 +63,6 @@ def _day(day: date, form: str, language: str) -> str:
 
 
 @lru_cache(maxsize=4096)
-def _moment(moment: datetime, zone: str, form: str, language: str) -> str:
-    return patterns.format_moment(moment.astimezone(zones.clock_of(zone)), form, language)
-
-
-@lru_cache(maxsize=4096)
 def _clock(at: datetime | time, form: str, language: str) -> str:
     return patterns.format_clock(at, form, language)
 
@@ -117,7 +112,7 @@ class Frame:
 
     def day(self, day: date | None) -> str:
         """A day in the site's long form."""
-        return _day(day, clock.long_form(self.facts), self.facts.language) if day else ""
+        return clock.day_said(self.facts, day) if day else ""
 
     def short_day(self, day: date | None) -> str:
         """A day in the form for lists."""
@@ -125,8 +120,7 @@ class Frame:
 
     def moment(self, moment: datetime) -> str:
         """A moment on the site's clock: its day in the long form, and its time."""
-        language = self.facts.language
-        return _moment(moment, self.facts.time_zone, clock.moment_form(self.facts), language)
+        return clock.moment_said(self.facts, moment.astimezone(self.now.tzinfo))
 
     def number(self, number: int) -> str:
         """A number in the digits of the site's readers."""

@@ -33,6 +33,24 @@ def test_forms_are_shown_by_the_example_of_now_in_the_language(desk):
     assert "12:00\u202fAM" in {one["example"] for one in late["forms"]}
 
 
+def test_calendars_are_shown_by_the_example_of_today_those_of_the_region_first(desk):
+    said = desk.get("/api/dates/calendars?language=ar-SA&zone=Asia/Riyadh").json()["calendars"]
+    assert said[0] == {
+        "calendar": "islamic-umalqura",
+        "name": "Islamic (Umm al-Qura)",
+        "example": "١٤ ذو القعدة ١٤٤٧ هـ",
+        "usual": True,
+    }
+    assert [one["usual"] for one in said] == [True] + [False] * 9
+    assert desk.get("/api/dates/calendars?language=xx-YY").status_code == 422
+
+
+def test_a_calendar_that_nobody_keeps_is_refused(desk, site):
+    given = {"facts": {"further_calendar": "martian"}}
+    answer = desk.patch("/api/sites/seeds/style", given, "application/json", headers={"if-match": str(site.revision)})
+    assert (answer.status_code, answer.json()["errors"][0]["field"]) == (422, "further_calendar")
+
+
 def test_a_slip_is_pointed_at_with_its_mend(desk):
     (error,) = check(desk, "d. mmmm y").json()["errors"]
     assert (error["code"], error["start"], error["end"], error["fix"]) == ("pattern_minutes", 3, 7, "MMMM")

@@ -152,6 +152,7 @@ ANY_ACCOUNT = [
     ("POST", "/dates/build", {"parts": [{"kind": "day", "pattern": "d"}]}, 200),
     ("GET", "/clock?zone=UTC", None, 200),
     ("GET", "/dates/forms?kind=date&language=en", None, 200),
+    ("GET", "/dates/calendars?language=en", None, 200),
     ("POST", "/dates/check", {"pattern": "d", "kind": "date", "language": "en"}, 200),
 ]
 OPEN = {("GET", "/session"), ("POST", "/session"), ("DELETE", "/session"), ("POST", "/accounts")} | {

@@ -47,6 +47,20 @@ def test_a_pattern_is_written_and_its_slips_mended_by_keyboard(server, people):
     expect(page.locator(".teasers .day").first).to_have_text("22. Oktober 2026")
 
 
+def test_a_second_calendar_stands_beside_the_first_on_every_page(server, people):
+    person = people(server, width=390).sign_in().open("narjis")
+    page = person.page
+    row = person.fact("A second calendar")
+    row.get_by_role("radio", name="Persian (Solar Hijri)").focus()
+    page.keyboard.press("Space")
+    expect(row).to_contain_text("✓ Kept")
+    expect(person.proof("A second calendar", "Dates on the page")).to_contain_text("١٤٠٥")
+    assert (person.faults(), person.overflows()) == ([], 0)
+    publish(page)
+    page.goto(server.site("narjis") + "/news/")
+    expect(page.locator("main")).to_contain_text("2026")
+
+
 def test_a_clock_says_how_far_it_is_and_when_it_changes(shared_server, people):
     person = people(shared_server).sign_in().open()
     row = person.fact("Clock")

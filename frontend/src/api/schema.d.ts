@@ -294,6 +294,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/dates/calendars": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Further Calendars
+         * @description The calendars that long dates can be said in, too: those in use where the language is at home come first.
+         */
+        get: operations["hestor_api_dates_further_calendars"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/dates/check": {
         parameters: {
             query?: never;
@@ -2398,6 +2418,7 @@ export interface components {
                 enquiry_days?: unknown;
                 first_weekday?: unknown;
                 footer_text?: string;
+                further_calendar?: unknown;
                 header_arrangement?: unknown;
                 header_parts?: unknown;
                 home_title?: unknown;
@@ -2459,6 +2480,28 @@ export interface components {
             share: components["schemas"]["ShareReportOut"];
             /** Typefaces */
             typefaces: components["schemas"]["TypefacesOut"][];
+        };
+        /**
+         * CalendarOut
+         * @description A calendar by its BCP 47 name, its name in words, today in it; whether it is ``usual`` where readers are.
+         */
+        CalendarOut: {
+            /** Calendar */
+            calendar: string;
+            /** Example */
+            example: string;
+            /** Name */
+            name: string;
+            /** Usual */
+            usual: boolean;
+        };
+        /**
+         * CalendarsOut
+         * @description The calendars to choose from.
+         */
+        CalendarsOut: {
+            /** Calendars */
+            calendars: components["schemas"]["CalendarOut"][];
         };
         /**
          * ChangeOut
@@ -3238,6 +3281,11 @@ export interface components {
              * @default © {year} {site}
              */
             footer_text: string;
+            /**
+             * Further Calendar
+             * @default
+             */
+            further_calendar: string;
             /**
              * Header Arrangement
              * @default below
@@ -4795,6 +4843,7 @@ export interface components {
                 enquiry_days?: unknown;
                 first_weekday?: unknown;
                 footer_text?: string;
+                further_calendar?: unknown;
                 header_arrangement?: unknown;
                 header_parts?: unknown;
                 home_title?: unknown;
@@ -4953,6 +5002,7 @@ export interface components {
                 enquiry_days?: unknown;
                 first_weekday?: unknown;
                 footer_text?: string;
+                further_calendar?: unknown;
                 header_arrangement?: unknown;
                 header_parts?: unknown;
                 home_title?: unknown;
@@ -5456,6 +5506,7 @@ export interface components {
                 enquiry_days?: unknown;
                 first_weekday?: unknown;
                 footer_text?: string;
+                further_calendar?: unknown;
                 header_arrangement?: unknown;
                 header_parts?: unknown;
                 home_title?: unknown;
@@ -6720,6 +6771,47 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PatternOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_dates_further_calendars: {
+        parameters: {
+            query: {
+                language: string;
+                zone?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalendarsOut"];
                 };
             };
             /** @description Unprocessable Entity */

@@ -26,6 +26,7 @@ const DateFormField = later(async () => (await import("./DateFormField")).DateFo
 const ClockField = later(async () => (await import("./ClockField")).ClockField);
 const LanguageField = later(async () => (await import("./LanguageField")).LanguageField);
 const WeekdayField = later(async () => (await import("./WeekdayField")).WeekdayField);
+const CalendarField = later(async () => (await import("./CalendarField")).CalendarField);
 const SIZES = {
   name: "font-display text-[21px] font-semibold leading-tight",
   line: "text-base font-medium",
@@ -62,6 +63,8 @@ export function FactField({ row, readOnly }: { row: Row; readOnly: boolean }) {
       return <DateFormField fact={row.key as DateFact} kind="time" readOnly={readOnly} />;
     case "weekday":
       return <WeekdayField readOnly={readOnly} />;
+    case "calendar":
+      return <CalendarField readOnly={readOnly} />;
     case "hours":
       return <HoursField readOnly={readOnly} />;
     case "protection":

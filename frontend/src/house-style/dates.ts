@@ -14,6 +14,17 @@ export function useForms(kind: FormKind, language: string, zone: string) {
   });
 }
 
+/** The calendars that long dates can be said in, too. */
+export function useCalendars(language: string, zone: string) {
+  return useQuery({
+    queryKey: ["calendars", language, zone],
+    queryFn: () =>
+      result<Schemas["CalendarsOut"]>(api.GET("/api/dates/calendars", { params: { query: { language, zone } } })),
+    placeholderData: keepPreviousData,
+    staleTime: 60_000,
+  });
+}
+
 /** What is amiss with a form, and how it writes what tries it; nothing for the language's own. */
 export function useCheckedForm(pattern: string, kind: FormKind, language: string, zone: string) {
   return useQuery({

@@ -1,5 +1,6 @@
 """The forms of dates and times that a language has of its own (CLDR), to be chosen by example."""
 
+import re
 from functools import lru_cache
 
 from hestor.core import languages
@@ -40,10 +41,15 @@ def month_form(language: str) -> str:
 
 
 @lru_cache(maxsize=512)
-def joined(language: str, day: str, clock: str) -> str:
-    """A form of a date and one of a time as the language joins them."""
+def _joint(language: str) -> str:
+    """What joins a day, ``{1}``, and a time, ``{0}``, in a language."""
     frame = str(languages.locale_of(language).datetime_formats["medium"])
-    return frame.replace("{1}", day).replace("{0}", clock)
+    return "".join(patterns.unquoted(piece.text) for piece in patterns.pieces(frame))
+
+
+def joined(language: str, day: str, clock: str) -> str:
+    """A day and a time, as they are said, joined as the language joins them."""
+    return re.sub(r"\{([01])\}", lambda found: day if found[1] == "1" else clock, _joint(language))
 
 
 def _is_whole(form: str, kind: Kind) -> bool:

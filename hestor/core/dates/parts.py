@@ -49,13 +49,6 @@ class Width:
     example: str
 
 
-def _unquoted(literal: str) -> str:
-    if literal == "''":
-        return "'"
-    quoted = len(literal) > 1 and literal.startswith("'") and literal.endswith("'")
-    return literal[1:-1].replace("''", "'") if quoted else literal
-
-
 def _quoted(text: str) -> str:
     """A text as a pattern says it: letters in quotes, apostrophes doubled."""
     doubled = text.replace("'", "''")
@@ -69,9 +62,9 @@ def parts_of(pattern: str) -> tuple[Part, ...]:
         if piece.is_field:
             found.append(Part(_LETTERS.get(piece.letter, "other"), piece.text))
         elif found and found[-1].kind == "text":
-            found[-1] = Part("text", text=found[-1].text + _unquoted(piece.text))
+            found[-1] = Part("text", text=found[-1].text + patterns.unquoted(piece.text))
         else:
-            found.append(Part("text", text=_unquoted(piece.text)))
+            found.append(Part("text", text=patterns.unquoted(piece.text)))
     return tuple(found)
 
 

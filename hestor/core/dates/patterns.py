@@ -59,6 +59,14 @@ def pieces(pattern: str) -> tuple[Piece, ...]:
     return tuple(Piece(found[0], found.start(), bool(found[1])) for found in _TOKEN.finditer(pattern))
 
 
+def unquoted(literal: str) -> str:
+    """What a literal of a pattern stands for."""
+    if literal == "''":
+        return "'"
+    quoted = len(literal) > 1 and literal.startswith("'") and literal.endswith("'")
+    return literal[1:-1].replace("''", "'") if quoted else literal
+
+
 def _words(pattern: str) -> Iterator[re.Match[str]]:
     """Runs of ASCII letters outside of quotes; those of other scripts stand for themselves."""
     shown = re.sub(r"'(?:[^']|'')*'", lambda found: " " * len(found[0]), pattern)

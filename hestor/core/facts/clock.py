@@ -1,11 +1,11 @@
 """The band of clock and dates."""
 
 from collections.abc import Callable
-from datetime import datetime
+from datetime import date, datetime
 from typing import Annotated, Any
 
 from hestor.core import languages
-from hestor.core.dates import forms, patterns
+from hestor.core.dates import calendars, forms, patterns, reckoning
 from hestor.core.dates.patterns import Kind
 from hestor.core.facts import rules
 from hestor.core.facts.spec import Band, FactGroup, FactSpec, Slot, Words
@@ -36,9 +36,15 @@ def time_form(facts: Any) -> str:
     return str(facts.time_style) or forms.own_time(facts.language)
 
 
-def moment_form(facts: Any) -> str:
-    """The form of a day with a time: the long date and the time, as the language joins them."""
-    return forms.joined(facts.language, long_form(facts), time_form(facts))
+def day_said(facts: Any, day: date) -> str:
+    """A day in the long form, with what it is in the further calendar, if there is one."""
+    return calendars.day_said(day, long_form(facts), facts.language, facts.further_calendar)
+
+
+def moment_said(facts: Any, moment: datetime) -> str:
+    """A moment, on the clock that it knows: the day and the time, as the language joins them."""
+    time = patterns.format_clock(moment, time_form(facts), facts.language)
+    return forms.joined(facts.language, day_said(facts, moment.date()), time)
 
 
 def first_day(facts: Any) -> str:
@@ -101,6 +107,17 @@ class ClockFacts(FactGroup):
     date_long: Annotated[str, _form_fact("date_long", "date", long_form, Slot(Place.DATED))] = ""
     date_short: Annotated[str, _form_fact("date_short", "date", short_form, Slot(Place.DATED, home=True))] = ""
     time_style: Annotated[str, _form_fact("time_style", "time", time_form, Slot(Place.DATED))] = ""
+    further_calendar: Annotated[
+        str,
+        FactSpec(
+            Band.CLOCK,
+            rules.OneOf(("", *reckoning.CALENDARS)),
+            lambda facts: "persian" if facts.further_calendar != "persian" else "hebrew",
+            editor="calendar",
+            slots=(Slot(Place.DATED),),
+            in_words=lambda calendar: Words(f"calendar.{calendar}" if calendar else "calendar.none"),
+        ),
+    ] = ""
     first_weekday: Annotated[
         str,
         FactSpec(

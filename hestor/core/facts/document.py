@@ -127,7 +127,7 @@ def derived(facts: Facts) -> dict[str, str]:
 
 def values_of(facts: Facts, year: int) -> fillins.Values:
     """What fill-ins stand for in these facts, in a year."""
-    forms = clock.long_form(facts), clock.short_form(facts), clock.time_form(facts)
+    forms = clock.long_form(facts), clock.short_form(facts), clock.time_form(facts), facts.further_calendar
     return fillins.Values(facts.name, facts.tagline, year, facts.language, *forms)
 
 

@@ -35,9 +35,9 @@ class Band(StrEnum):
 
 Editor = Literal[
     "line", "logo", "icon", "share", "colour", "typefaces", "language", "clock", "date_form", "time_form", "weekday",
-    "hours", "own_words", "protection", "notices", "phone", "address", "registrations", "social", "parts", "days",
-    "title_pattern", "title_long", "keywords", "header_parts", "arrangement", "menu_fold", "content_width", "yes_no",
-    "site_notice", "side_text", "cookie_notice", "added_code",
+    "calendar", "hours", "own_words", "protection", "notices", "phone", "address", "registrations", "social", "parts",
+    "days", "title_pattern", "title_long", "keywords", "header_parts", "arrangement", "menu_fold", "content_width",
+    "yes_no", "site_notice", "side_text", "cookie_notice", "added_code",
 ]  # fmt: skip
 Size = Literal["name", "line", "text"]
 

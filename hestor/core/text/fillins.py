@@ -14,7 +14,7 @@ from datetime import date, time
 from itertools import islice
 
 from hestor.core import numerals
-from hestor.core.dates import patterns
+from hestor.core.dates import calendars, patterns
 from hestor.core.errors import MOST_PROBLEMS, Param, Problem
 
 
@@ -38,8 +38,8 @@ class Values:
     """What fill-ins stand for. ``year`` is the present year in the site's own time zone; ``language`` a BCP 47 tag.
 
     ``contact`` is the public address as a text. ``long``, ``short`` and ``clock`` are the forms of dates and times
-    (UTS 35). The functions tell what depends on the site and the moment: the next day of the event of a name, the hours
-    of today, whether it is open.
+    (UTS 35), ``calendar`` the one that long dates are said in, too. The functions tell what depends on the site and the
+    moment: the next day of the event of a name, the hours of today, whether it is open.
     """
 
     site: str
@@ -49,6 +49,7 @@ class Values:
     long: str = "d MMMM y"
     short: str = "d MMM y"
     clock: str = "HH:mm"
+    calendar: str = ""
     contact: str = ""
     next_day: Callable[[str], str] = field(default=lambda _: "", compare=False)
     hours: Callable[[], str] = field(default=lambda: "", compare=False)
@@ -66,8 +67,10 @@ def _years(argument: str, values: Values) -> str:
 
 
 def _date(argument: str, values: Values) -> str:
-    form = values.short if argument.endswith(_SHORT) else values.long
-    return patterns.format_day(date.fromisoformat(argument.removesuffix(_SHORT)), form, values.language)
+    day = date.fromisoformat(argument.removesuffix(_SHORT))
+    if argument.endswith(_SHORT):
+        return patterns.format_day(day, values.short, values.language)
+    return calendars.day_said(day, values.long, values.language, values.calendar)
 
 
 _FILLERS: Mapping[str, Callable[[str, Values], str]] = {
