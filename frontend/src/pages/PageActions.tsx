@@ -61,9 +61,10 @@ function Moves({ page, pages }: { page: Page; pages: Page[] }) {
               type="button"
               aria-label={t(`pageActions.${way}`)}
               title={t(`pageActions.${way}`)}
-              disabled={!to || move.isPending}
-              className="grid size-8 place-items-center rounded-sm text-soft hover:bg-board hover:text-ink disabled:opacity-30"
-              onClick={() => to && go(to)}
+              // A button that is truly disabled loses the keyboard's place, and moving goes on from it.
+              aria-disabled={!to || move.isPending}
+              className="grid size-8 place-items-center rounded-sm text-soft not-aria-disabled:hover:bg-board not-aria-disabled:hover:text-ink aria-disabled:opacity-30"
+              onClick={() => to && !move.isPending && go(to)}
             >
               <Icon size={16} aria-hidden className="rtl:-scale-x-100" />
             </button>
