@@ -56,6 +56,8 @@ def test_reach(desk, site):
         "header": 5,
         "search": 5,
         "share": 5,
+        "paper": 5,
+        "aloud": 5,
         "footer": 5,
         "text": 2,
         "feed": 1,

@@ -88,7 +88,7 @@ def test_a_fact_is_said_in_one_place(tmp_path):
         "changed": ["name", "footer_text", "motto", "brand_colour", "typefaces", "language", "time_zone"],
         "in_words": "Sow and share",
         "change": "Motto: 1 page, the not-found page",
-        "reach": ["footer", "not_found"],
+        "reach": ["footer", "paper", "not_found"],
         "preview": [],
         "schema": "string",
         "limit": 40,

@@ -4674,7 +4674,7 @@ export interface components {
          * @description Anywhere a fact is seen. A new place is a name here and its module; see ``places.all``.
          * @enum {string}
          */
-        Place: "tab" | "notice" | "header" | "side" | "footer" | "search" | "cookies" | "added" | "text" | "dated" | "event" | "calendar" | "archive" | "hours" | "contact" | "share" | "links" | "structured" | "not_found" | "feed" | "manifest" | "message" | "card";
+        Place: "tab" | "notice" | "header" | "side" | "footer" | "search" | "cookies" | "added" | "text" | "dated" | "event" | "calendar" | "archive" | "hours" | "contact" | "share" | "paper" | "aloud" | "links" | "structured" | "not_found" | "feed" | "manifest" | "message" | "card";
         /**
          * PlaceIn
          * @description A place whose proof is wanted: on the page that was named, or on the home page.
@@ -4689,7 +4689,7 @@ export interface components {
              * Place
              * @enum {string}
              */
-            place: "tab" | "notice" | "header" | "side" | "footer" | "search" | "cookies" | "dated" | "event" | "calendar" | "archive" | "hours" | "contact" | "share" | "links" | "structured" | "feed" | "manifest" | "message" | "card";
+            place: "tab" | "notice" | "header" | "side" | "footer" | "search" | "cookies" | "dated" | "event" | "calendar" | "archive" | "hours" | "contact" | "share" | "paper" | "aloud" | "links" | "structured" | "not_found" | "feed" | "manifest" | "message" | "card";
         };
         /**
          * PlaceReachOut
@@ -4789,7 +4789,7 @@ export interface components {
              * Place
              * @enum {string}
              */
-            place: "tab" | "notice" | "header" | "side" | "footer" | "search" | "cookies" | "dated" | "event" | "calendar" | "archive" | "hours" | "contact" | "share" | "links" | "structured" | "feed" | "manifest" | "message" | "card";
+            place: "tab" | "notice" | "header" | "side" | "footer" | "search" | "cookies" | "dated" | "event" | "calendar" | "archive" | "hours" | "contact" | "share" | "paper" | "aloud" | "links" | "structured" | "not_found" | "feed" | "manifest" | "message" | "card";
             /** Plates */
             plates: string;
             /** Read On */

@@ -1,3 +1,4 @@
+import { AloudDrawing } from "./AloudDrawing";
 import { ArchiveDrawing, CalendarDrawing, EventDrawing, HoursDrawing } from "./ClockDrawings";
 import { CardDrawing, ContactDrawing, RecordDrawing } from "./ContactDrawings";
 import { type DrawingProps } from "./drawing";
@@ -8,6 +9,8 @@ import { LinksDrawing } from "./LinksDrawing";
 import { HighlightedText } from "./HighlightedText";
 import { MessageDrawing } from "./MessageDrawing";
 import { lineOf } from "./model";
+import { NotFoundDrawing } from "./NotFoundDrawing";
+import { PaperDrawing } from "./PaperDrawing";
 import { ShareDrawing } from "./ShareDrawing";
 import { BookmarkDrawing, TabDrawing } from "./TabDrawing";
 
@@ -131,6 +134,12 @@ export function Drawing(props: DrawingProps) {
       return <RecordDrawing {...props} />;
     case "card":
       return <CardDrawing {...props} />;
+    case "paper":
+      return <PaperDrawing {...props} />;
+    case "aloud":
+      return <AloudDrawing {...props} />;
+    case "not_found":
+      return <NotFoundDrawing {...props} />;
     default:
       // A place without a drawing is a type error here, not a blank desk.
       return props.proof.place satisfies never;

@@ -1,6 +1,7 @@
 """All places, in the order in which reach lists them. A new place is its module and its line here."""
 
 from hestor.core.places.added import ADDED
+from hestor.core.places.aloud import ALOUD
 from hestor.core.places.archive import ARCHIVE
 from hestor.core.places.calendar import CALENDAR
 from hestor.core.places.card import CARD
@@ -18,6 +19,7 @@ from hestor.core.places.manifest import MANIFEST
 from hestor.core.places.message import MESSAGE
 from hestor.core.places.not_found import NOT_FOUND
 from hestor.core.places.notice import NOTICE
+from hestor.core.places.paper import PAPER
 from hestor.core.places.place import Place
 from hestor.core.places.search import SEARCH
 from hestor.core.places.share import SHARE
@@ -28,7 +30,7 @@ from hestor.core.places.text import TEXT
 
 PAGE_PLACES: tuple[PagePlace, ...] = (
     TAB, NOTICE, HEADER, SIDE, FOOTER, SEARCH, COOKIES, ADDED, TEXT, DATED,
-    EVENT, CALENDAR, ARCHIVE, HOURS, CONTACT, SHARE, LINKS, STRUCTURED,
+    EVENT, CALENDAR, ARCHIVE, HOURS, CONTACT, SHARE, PAPER, ALOUD, LINKS, STRUCTURED,
 )  # fmt: skip
 FILE_PLACES: tuple[FilePlace, ...] = (NOT_FOUND, FEED, MANIFEST, MESSAGE, CARD)
 DRAWN: tuple[Place, ...] = (

@@ -22,6 +22,8 @@ class Place(StrEnum):
     HOURS = "hours"
     CONTACT = "contact"
     SHARE = "share"
+    PAPER = "paper"
+    ALOUD = "aloud"
     LINKS = "links"
     STRUCTURED = "structured"
     NOT_FOUND = "not_found"

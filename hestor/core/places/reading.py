@@ -13,6 +13,7 @@ from typing import Any
 
 from selectolax.lexbor import LexborHTMLParser, LexborNode
 
+from hestor.core.places.accessible import Spoken, top_of
 from hestor.core.places.stylesheet import NO_STYLE, StyleReading
 from hestor.core.text.lines import folded
 
@@ -65,6 +66,25 @@ def _seen(node: LexborNode | None, line_break: str = " ") -> str:
                 yield from parts(child)
 
     return folded("".join(parts(node))) if node else ""
+
+
+_BLOCKS = frozenset(
+    "address article aside blockquote br dd details div dl dt figcaption figure footer h1 h2 h3 h4 h5 h6 header hr li"
+    " main nav ol p pre section table td th tr ul".split()
+)
+_UNPRINTED = ("[hidden]", "script", "style", "template", "svg title")
+
+
+def _printed(node: LexborNode, off: frozenset[int]) -> Iterator[str]:
+    """What a node says to people, without the elements ``off``."""
+    for child in node.iter(include_text=True):
+        if child.tag == "-text":
+            yield child.text()
+        elif child.mem_id not in off:
+            gap = " " if child.tag in _BLOCKS else ""
+            yield gap
+            yield from _printed(child, off)
+            yield gap
 
 
 def _picture(node: LexborNode | None) -> ImageReading | None:
@@ -331,6 +351,30 @@ class PageReading:
         """The first schema.org record of the page, or an empty one."""
         found = json.loads(self.structured_text or "{}")
         return found if isinstance(found, dict) else {}
+
+    @cached_property
+    def aloud(self) -> tuple[Spoken, ...]:
+        """What is read out of the page's top, down to its first heading."""
+        return top_of(self._tree.body)
+
+    @cached_property
+    def _off_paper(self) -> frozenset[int]:
+        """The elements that the stylesheet takes away on paper."""
+        return frozenset(node.mem_id for node in self._tree.css(", ".join((*_UNPRINTED, *self.style.print_hides))))
+
+    def is_on_paper(self, selector: str) -> bool:
+        """Whether the first element of a selector is printed."""
+        node = self._tree.css_first(selector)
+        while node is not None and node.mem_id not in self._off_paper:
+            if node.tag == "body":
+                return True
+            node = node.parent
+        return False
+
+    def on_paper(self, selector: str) -> str:
+        """What the first element of a selector says on paper; nothing if it is not printed."""
+        node = self._tree.css_first(selector)
+        return folded("".join(_printed(node, self._off_paper))) if node and self.is_on_paper(selector) else ""
 
     @cached_property
     def inline_style(self) -> str:
