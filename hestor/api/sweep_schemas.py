@@ -132,7 +132,8 @@ class PageWords(Strict):
 
 
 class MendedOut(Schema):
-    """What a mend changed: pages and facts, as they were and as they are; by it the mend is undone and done again."""
+    """What a mend changed: pages, and texts of facts by their fields (``tagline``, ``site_notice.text``), as they were
+    and as they are; by it the mend is undone and done again."""
 
     revision: int
     mended: int

@@ -159,6 +159,44 @@ def test_site_wide_texts_titles_and_parts_left_out_are_seen(desk, renamed):
     assert renamed.facts.footer_text == "The {site}, {year}"
 
 
+def test_words_of_messages_notices_and_the_side_are_seen_mended_and_taken_back(desk, renamed):
+    renamed.refresh_from_db()
+    words = [
+        {"language": "en", "key": "message.confirm.subject", "text": "Pea Society asks you"},
+        {"language": "en", "key": "news.read_on", "text": "More of Pea Society"},
+        {"language": "de", "key": "news.read_on", "text": "Mehr von Pea Society"},
+    ]
+    given = {
+        "side_text": "**Pea Society** is open.",
+        "site_notice": {"text": "Pea Society is closed.", "until": "2027-01-01"},
+        "own_words": words,
+    }
+    write_facts(renamed.pk, given, renamed.revision)
+    found = {one["field"]: one for one in strays(desk, "former_name") if one["page_id"] is None}
+    message, read_on = "own_words.message.confirm.subject", "own_words.news.read_on"
+    # What does not hold in the site's language is shown nowhere.
+    assert found.keys() == {"side_text", "site_notice.text", message, read_on}
+    said = mend(desk, renamed, *(one["id"] for one in found.values())).json()
+    assert said["facts_after"] == {
+        "side_text": "**{site}** is open.",
+        "site_notice.text": "{site} is closed.",
+        message: "{site} asks you",
+        # Such words know no fill-ins.
+        read_on: "More of Seed Library",
+    }
+    renamed.refresh_from_db()
+    assert str(renamed.facts.site_notice.until) == "2027-01-01"
+    assert {one.text for one in renamed.facts.own_words if one.language == "de"} == {"Mehr von Pea Society"}
+    assert not [one for one in strays(desk, "former_name") if one["page_id"] is None]
+    back = {"pages": [], "facts": said["facts_before"]}
+    assert desk.post(f"{URL}/words", back, "application/json").status_code == 200
+    renamed.refresh_from_db()
+    assert renamed.facts.side_text == given["side_text"]
+    write_facts(renamed.pk, {"site_notice": None}, renamed.revision)
+    gone = {"pages": [], "facts": {"site_notice.text": "x"}}
+    assert desk.post(f"{URL}/words", gone, "application/json").status_code == 404
+
+
 def test_a_published_edition_is_held_to_its_own_house_style(desk, renamed, owner):
     assert desk.get(f"{URL}?edition=99").status_code == 404
     before = desk.get(f"{URL}?edition=2").json()

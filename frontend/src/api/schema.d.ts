@@ -3943,7 +3943,8 @@ export interface components {
         };
         /**
          * MendedOut
-         * @description What a mend changed: pages and facts, as they were and as they are; by it the mend is undone and done again.
+         * @description What a mend changed: pages, and texts of facts by their fields (``tagline``, ``site_notice.text``), as they were
+         *     and as they are; by it the mend is undone and done again.
          */
         MendedOut: {
             /** Facts After */

@@ -8,9 +8,12 @@ import { ErrorNotice } from "../ui/ErrorNotice";
 import { Spot } from "./Spot";
 import { useMeant, type Stray } from "./api";
 
+/** The field that a stray stands in: of a text within a fact, the fact. */
+const fieldOf = (stray: Stray) => (stray.field || stray.place).split(".")[0];
+
 /** Where a spot is changed by hand. */
 function spotOf(stray: Stray): string {
-  if (!stray.page_id) return `style#fact-${stray.field || stray.place}`;
+  if (!stray.page_id) return `style#fact-${fieldOf(stray)}`;
   return stray.place === "title" ? "pages/titles" : `pages?page=${String(stray.page_id)}`;
 }
 
@@ -61,7 +64,7 @@ export function StrayRow({ stray, edits, isChosen, isBusy, onChoose, onMend }: P
   const site = useSite();
   const [asks, setAsks] = useState(false);
   const where = stray.page_id ? stray.title || stray.page : t("consistency.allPages");
-  const place = t(`consistency.place.${stray.field || stray.place}`, { defaultValue: t("consistency.place.text") });
+  const place = t(`consistency.place.${fieldOf(stray)}`, { defaultValue: t("consistency.place.text") });
   return (
     <li className="flex gap-3 border-t border-line px-6 py-3">
       {edits && !stray.mend && <i aria-hidden className="w-4 flex-none" />}

@@ -7,6 +7,7 @@ from hashlib import blake2b
 
 import regex
 
+from hestor.core.facts import shown_texts
 from hestor.core.sweep import contacts, dates, hours, langs, names, pictures, reader, starters, years
 from hestor.core.sweep.source import Source
 from hestor.core.sweep.stray import Kind, Stray
@@ -19,7 +20,7 @@ OF_TEXTS: frozenset[Kind] = frozenset(
      "hours", "alt_missing")
 )  # fmt: skip
 """The kinds that are found in a page by itself."""
-RULES_VERSION = 1
+RULES_VERSION = 2
 """Counts up when the same page would be found to say something else."""
 _AROUND = 60
 _ID_BYTES = 8
@@ -127,7 +128,7 @@ def _text_strays(source: Source, house: OwnHouse) -> Iterator[Stray]:
 
 
 def of_facts(facts: Mapping[str, str], language: str, house: OwnHouse) -> Iterator[OwnStray]:
-    """What is amiss in the texts that all pages show: facts by their keys."""
+    """What is amiss in the texts of facts, by their fields: those of all pages, of the feed, of messages."""
     for key, text in facts.items():
         # What a fill-in says is another fact.
         plain = _FILL_IN.sub(lambda found: " " * len(found[0]), text)
@@ -249,7 +250,7 @@ def _replacement(stray: Stray, name: str, text: str, spot: tuple[int, int]) -> s
     """What to write: a fill-in where there is one for it, so that the spot follows the fact from then on."""
     if name in _NO_FILLS:
         return None
-    fill = _FILLS.get(stray.kind, "")
+    fill = _FILLS.get(stray.kind, "") if shown_texts.takes_fill_ins(name) else ""
     if stray.kind == "contact" and (name != "body" or _is_in_link(text, spot)):
         fill = ""
     if fill:

@@ -12,6 +12,7 @@ from django.db.models import Q
 from hestor.core import zones
 from hestor.core.contact import phones
 from hestor.core.facts import clock as clock_facts
+from hestor.core.facts import shown_texts
 from hestor.core.facts.document import Facts
 from hestor.core.facts.organisation import home_country
 from hestor.core.pages import parts
@@ -30,8 +31,6 @@ from hestor.sites.selectors.unlinked import UnlinkedPages, unlinked_draft
 
 _AT_ONCE = 20
 _TITLES: frozenset[Kind] = frozenset(("title_repeats_name", "title_empty", "title_twin", "title_long"))
-# Facts whose texts pages show.
-TEXTS = ("name", "short_name", "tagline", "description", "footer_text", "contact_label")
 _UNSET = frozenset(("tagline", "description", "logo", "icon", "contact_email"))
 # In what the press itself writes these are none.
 _NEEDS_FIELD = frozenset(("starter_text", "text_language"))
@@ -162,8 +161,8 @@ class Sweeping:
         """All strays of the pages that are swept, of the titles and of the facts, in the order of the pages."""
         kept = SweptPage.objects.filter(revision__in=self._drafts()).order_by("revision__path")
         pages = (_read(one) for found in kept.values_list("found", flat=True) for one in found)
-        facts = {key: said for key in TEXTS if (said := getattr(self._site.facts, key))}
-        of_facts = tuple(own.of_facts(facts, self._site.facts.language, self._house))
+        facts = self._site.facts
+        of_facts = tuple(own.of_facts(shown_texts.of_facts(facts), facts.language, self._house))
         told = {(one.kind, one.says) for one in of_facts}
         # What a page shows of a fact is said at the fact.
         own_ones = (one for one in pages if one.field or (one.kind, one.says) not in told)

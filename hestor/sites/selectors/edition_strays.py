@@ -6,12 +6,13 @@ from datetime import datetime
 
 from hestor.core import zones
 from hestor.core.errors import TooMuchWork
+from hestor.core.facts import shown_texts
 from hestor.core.sweep import own
 from hestor.core.sweep.own import OwnHouse, OwnStray
 from hestor.press import Renderer
 from hestor.sites.models import Edition, Revision, RevisionQuerySet, Site
 from hestor.sites.selectors.comparison import edition as edition_of_number
-from hestor.sites.selectors.consistency import TEXTS, Consistency, house_of, left_out, own_page, told_apart
+from hestor.sites.selectors.consistency import Consistency, house_of, left_out, own_page, told_apart
 from hestor.sites.selectors.unlinked import unlinked_edition
 
 MOST_PAGES = 1_500
@@ -20,8 +21,7 @@ MOST_PAGES = 1_500
 
 def _found(site: Site, edition: Edition, pages: RevisionQuerySet, house: OwnHouse, now: datetime) -> Iterator[OwnStray]:
     facts = edition.facts
-    texts = {key: said for key in TEXTS if (said := getattr(facts, key))}
-    yield from own.of_facts(texts, facts.language, house)
+    yield from own.of_facts(shown_texts.of_facts(facts), facts.language, house)
     yield from own.past_years(facts.footer_text, zones.day_in(facts.time_zone, now).year)
     state, unlinked = unlinked_edition(site, edition)
     press = Renderer(state, now)

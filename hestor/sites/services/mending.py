@@ -11,6 +11,7 @@ from django.db import transaction
 from hestor import clock
 from hestor.accounts.models import Account
 from hestor.core.errors import InvalidInput, NotFound
+from hestor.core.facts import shown_texts
 from hestor.core.pages.fields import PageFields
 from hestor.core.rules import Line
 from hestor.core.sweep.mend import Edit, edited
@@ -51,7 +52,7 @@ class PageChange:
 
 
 def proposed(site: Site, mendings: Iterable[Mending]) -> tuple[list[PageChange], dict[str, str]]:
-    """What mending would change: pages, and facts by their keys; nothing is kept. Raises NotFound."""
+    """What mending would change: pages, and texts of facts by their fields; nothing is kept. Raises NotFound."""
     per_page: dict[int, list[Mending]] = defaultdict(list)
     facts: dict[str, list[Mending]] = defaultdict(list)
     for one in mendings:
@@ -60,7 +61,8 @@ def proposed(site: Site, mendings: Iterable[Mending]) -> tuple[list[PageChange],
         elif one.stray.field and one.replacement is not None:
             facts[one.stray.field].append(one)
     changes = [change for page, found in per_page.items() if (change := _of_page(site, page, found))]
-    texts = {key: _edited(str(getattr(site.facts, key)), found) for key, found in facts.items()}
+    shown = shown_texts.of_facts(site.facts)
+    texts = {field: _edited(shown[field], found) for field, found in facts.items() if field in shown}
     return changes, texts
 
 
@@ -119,7 +121,7 @@ def write(site_id: int, changes: Mapping[int, Mapping[str, Any]], revision: int 
 
 @dataclass(frozen=True)
 class Mended:
-    """The site after a mend, what it changed on pages, and the facts that it changed as they were and as they are."""
+    """The site after a mend, what it changed on pages, and texts of facts, by their fields, as they were and are."""
 
     site: Site
     pages: Sequence[PageChange]
@@ -130,20 +132,21 @@ class Mended:
 def mend(site: Site, mendings: Iterable[Mending], revision: int) -> Mended:
     """Mends strays in the draft. Raises InvalidInput, StaleRevision, NotFound."""
     changes, facts = proposed(site, mendings)
-    before = {key: str(getattr(site.facts, key)) for key in facts}
+    shown = shown_texts.of_facts(site.facts)
+    before = {field: shown[field] for field in facts}
     done = write(site.pk, {one.page: one.after for one in changes}, revision)
     return Mended(_with_facts(site, facts), done, before, facts)
 
 
 def put(site: Site, pages: Mapping[int, Mapping[str, Any]], facts: Mapping[str, str], revision: int | None) -> Site:
-    """Puts fields of pages and facts in place, as they were before a mend or after it."""
+    """Puts fields of pages and texts of facts in place, as they were before a mend or after it. Raises NotFound."""
     write(site.pk, pages, revision)
     return _with_facts(site, facts)
 
 
 def _with_facts(site: Site, facts: Mapping[str, str]) -> Site:
     site.refresh_from_db()
-    return write_facts(site.pk, facts, site.revision) if facts else site
+    return write_facts(site.pk, shown_texts.with_texts(site.facts, facts), site.revision) if facts else site
 
 
 def _put(

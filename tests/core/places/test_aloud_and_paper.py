@@ -42,7 +42,7 @@ def test_roles_and_names_come_in_reading_order_down_to_the_first_heading():
         ("<a>no link</a>", [("text", "no link")]),
         ('<details><summary>More</summary><a href="/x">X</a></details>', [("button", "More")]),
         ('<details open><summary>More</summary><a href="/x">X</a></details>', [("button", "More"), ("link", "X")]),
-        ('<nav aria-labelledby="a b"><i id=a hidden>Main</i> <i id=b hidden>menu</i></nav>', [("navigation", "Main menu")]),
+        ('<i id=a hidden>Main</i><i id=b hidden>menu</i><nav aria-labelledby="a b">', [("navigation", "Main menu")]),
         ("<h2>Two</h2><p>x", [("heading2", "Two")]),
         ("", []),
     ],
