@@ -5,7 +5,9 @@ nothing else happens.
 """
 
 import json
+import resource
 import socket
+import statistics
 import subprocess
 import sys
 import tempfile
@@ -25,6 +27,7 @@ from tests.support.server import TOP, Caller, Server, make_data
 _EDGE = "hestor-benchmark"
 _HOST = b"Host: quillmere.localhost\r\n"
 _FAILED = 500
+_HELD, _HELD_SECONDS = 1_000, 30
 
 
 def _asked(server: Server, seconds: float) -> list[float]:
@@ -139,6 +142,18 @@ def _dripped(lines: list[socket.socket], told: threading.Event) -> None:
                 continue
 
 
+def _held_open(server: Server, idle: float) -> Iterator[Figure]:
+    """Connections that send nothing for half a minute; whoever is idle for so long is let go."""
+    most = resource.getrlimit(resource.RLIMIT_NOFILE)[1]
+    resource.setrlimit(resource.RLIMIT_NOFILE, (min(4096, most), most))
+    end, ratios = time.monotonic() + _HELD_SECONDS, []
+    with _lines(server, _HELD, b""):
+        while time.monotonic() < end:
+            ratios.append(_ratio(server, idle))
+    worst = statistics.median(ratios)
+    yield Figure(f"{_HELD:,} connections held open: public page, p95, ratio to idle", worst, "times", 2)
+
+
 def _slow_clients(server: Server, idle: float) -> Iterator[Figure]:
     half = b"GET / HTTP/1.1\r\n" + _HOST + b"X: "
     picture = server.get("quillmere.localhost", "/")[1].decode().partition('og:image" content="')[2].partition('"')[0]
@@ -148,6 +163,7 @@ def _slow_clients(server: Server, idle: float) -> Iterator[Figure]:
         with _lines(server, count, sent):
             time.sleep(0.3)
             yield Figure(f"slow clients: {what}: public page, p95, ratio to idle", _ratio(server, idle), "times", 2)
+    yield from _held_open(server, idle)
     told = threading.Event()
     with _lines(server, 200, half) as lines:
         dripper = threading.Thread(target=_dripped, args=(lines, told))

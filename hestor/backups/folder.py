@@ -35,6 +35,16 @@ def name_of(moment: datetime) -> str:
     return moment.astimezone(UTC).strftime("%Y-%m-%dT%H%M%SZ")
 
 
+def draft_of(name: str) -> Path:
+    """Where a copy stands while it is made, or deleted."""
+    return folder() / f".{name}.part"
+
+
+def left_over(before: float) -> list[Path]:
+    """Folders of copies without a name that nothing was done to since a moment, in seconds of the epoch."""
+    return [path for path in folder().glob(".*.part") if path.is_dir() and path.stat().st_mtime < before]
+
+
 def picture(key: str) -> Path:
     """Where a picture of any copy stands."""
     return folder() / _PICTURES / key[:2] / key

@@ -8,6 +8,7 @@ to one moment. A copy has no name until it is whole and was opened and checked.
 import os
 import shutil
 import sqlite3
+import time
 from collections.abc import Mapping
 from contextlib import closing
 from datetime import datetime
@@ -27,6 +28,8 @@ _SITES = f"SELECT count(*) FROM {Site._meta.db_table}"  # noqa: S608
 _KEYS = f"SELECT DISTINCT key FROM {Content._meta.db_table} ORDER BY key"  # noqa: S608
 _SECRET = "secret-key"  # noqa: S105 the name of a file
 _TRIES = 3
+# What is without a name for so long was left by a loss of power.
+_LEFT_SECONDS = 24 * 3600
 
 
 def _snapshot(source: Path, target: Path) -> None:
@@ -103,7 +106,7 @@ def make(now: datetime, reason: str) -> Manifest:
     newest = copies.listed()[:1]
     known = newest[0].manifest.pictures if newest else {}
     name = copies.name_of(now)
-    draft = copies.folder() / f".{name}.part"
+    draft = copies.draft_of(name)
     try:
         shutil.rmtree(draft, ignore_errors=True)
         draft.mkdir(parents=True)
@@ -124,12 +127,21 @@ def make(now: datetime, reason: str) -> Manifest:
 
 
 def prune() -> int:
-    """Deletes copies that are not to be kept any longer, then pictures that no copy names; says how many copies."""
+    """Deletes copies that are not to be kept any longer; says how many.
+
+    Then what a loss of power left of others, and pictures that no copy names.
+    """
     found = copies.listed()
     keep = kept(one.manifest.made_at for one in found)
     gone = [one for one in found if one.manifest.made_at not in keep]
     for one in gone:
-        shutil.rmtree(one.path)
+        # Without its name at once: a copy that is half deleted is none.
+        draft = copies.draft_of(one.name)
+        shutil.rmtree(draft, ignore_errors=True)
+        one.path.rename(draft)
+        shutil.rmtree(draft)
+    for left in copies.left_over(time.time() - _LEFT_SECONDS):
+        shutil.rmtree(left, ignore_errors=True)
     # One that can't be read may name any picture.
     if not copies.unreadable():
         named = {key for one in found if one not in gone for key in one.manifest.pictures}

@@ -8,6 +8,7 @@ from pathlib import Path
 
 from hestor.front import places
 
+_ASIDE = ".gone-"
 _GRACE = 60.0
 # A folder is made before it is linked, and a request may still be reading what was unlinked a moment ago.
 
@@ -44,6 +45,18 @@ def _measured(path: Path, linked: set[Path]) -> _Folder:
     return _Folder(path, size, newest, path.resolve() in linked)
 
 
+def _delete(path: Path) -> None:
+    """Deletes a folder, away from its name first: nobody is led to what is half deleted."""
+    aside = path.with_name(f"{_ASIDE}{path.name.removeprefix(_ASIDE)}")
+    if aside != path:
+        shutil.rmtree(aside, ignore_errors=True)
+    try:
+        path.rename(aside)
+    except OSError:
+        aside = path
+    shutil.rmtree(aside, ignore_errors=True)
+
+
 def clean(most_bytes: int) -> int:
     """Deletes what is not needed; says how many folders. A linked one that goes is filled again as it is asked for."""
     if not places.is_on():
@@ -60,5 +73,5 @@ def clean(most_bytes: int) -> int:
         gone.append(one)
         total -= one.bytes
     for one in gone:
-        shutil.rmtree(one.path, ignore_errors=True)
+        _delete(one.path)
     return len(gone)

@@ -1,11 +1,12 @@
 """Finding a town or a language as its name is typed."""
 
-from collections.abc import Iterable
+from collections.abc import Iterable, Iterator
 from dataclasses import dataclass
 from itertools import islice
 from math import log10
+from typing import NamedTuple
 
-from django.db.models import Count, F
+from django.db.models import Count, F, QuerySet
 from rapidfuzz.distance import OSA
 
 from hestor.core import languages
@@ -32,13 +33,30 @@ class Found:
     name: str
 
 
-def _begun(begin: str) -> Iterable[TownName]:
-    largest = LargestTown.objects.filter(begin=begin).order_by("rank").select_related("found__town")
-    if known := [one.found for one in largest]:
-        whole = TownName.objects.filter(key=begin).select_related("town").order_by("-town__population")
-        return (*known, *whole[:SHOWN])
+class _Named(NamedTuple):
+    """A name of a town as it is looked through: thousands of them may be, so they are no objects of their own."""
+
+    key: str
+    name: str
+    town: int
+    population: int
+    main: str
+
+
+_READ = ("key", "name", "town_id", "town__population", "town__name")
+
+
+def _read(names: QuerySet[TownName]) -> Iterator[_Named]:
+    return (_Named(*row) for row in names.values_list(*_READ).iterator())
+
+
+def _begun(begin: str) -> Iterable[_Named]:
+    largest = LargestTown.objects.filter(begin=begin).order_by("rank")
+    if known := [_Named(*row) for row in largest.values_list(*(f"found__{name}" for name in _READ))]:
+        whole = TownName.objects.filter(key=begin).order_by("-town__population")
+        return (*known, *_read(whole[:SHOWN]))
     # A range instead of LIKE, which SQLite can't answer from an index when the pattern is a parameter.
-    return TownName.objects.filter(key__gte=begin, key__lt=begin + _END).select_related("town")
+    return _read(TownName.objects.filter(key__gte=begin, key__lt=begin + _END))
 
 
 def weight(population: int, is_main: bool) -> float:
@@ -46,18 +64,17 @@ def weight(population: int, is_main: bool) -> float:
     return log10(population + 500) + (_MAIN if is_main else 0)
 
 
-def _weight(found: TownName, typed: str) -> float:
-    own = weight(found.town.population, found.name == found.town.name)
+def _weight(found: _Named, typed: str) -> float:
+    own = weight(found.population, found.name == found.main)
     return own + (_WHOLE if found.key == typed else 0)
 
 
-def _slipped(typed: str) -> dict[TownName, int]:
+def _slipped(typed: str) -> dict[_Named, int]:
     """Names that begin nearly as was typed, with how many slips they are away."""
     heads = {one[:HEAD] for one in islice(slips(typed[:HEAD]), _MOST_SLIPS)} | {typed[:HEAD]}
-    rows = TownName.objects.filter(head__in=heads).select_related("town")
     most = 1 if len(typed) <= HEAD else 2
-    found: dict[TownName, int] = {}
-    for row in rows.iterator():
+    found: dict[_Named, int] = {}
+    for row in _read(TownName.objects.filter(head__in=heads)):
         away = min(OSA.distance(typed, row.key[: len(typed) + more], score_cutoff=most) for more in (-1, 0, 1))
         if away <= most:
             found[row] = away
@@ -88,16 +105,17 @@ def _in_country(begin: str, country: str) -> list[Found]:
         largest = Town.objects.filter(country=country).order_by("-population")[:SHOWN]
         return [Found(town, town.name) for town in largest]
     named = TownName.objects.filter(town__country=country, key__gte=begin, key__lt=begin + _END)
-    return _each_once(named.select_related("town").order_by("-town__population")[: 4 * SHOWN])
+    return _each_once(_read(named.order_by("-town__population")[: 4 * SHOWN]))
 
 
-def _each_once(names: Iterable[TownName]) -> list[Found]:
-    found: dict[int, Found] = {}
+def _each_once(names: Iterable[_Named]) -> list[Found]:
+    found: dict[int, str] = {}
     for one in names:
-        found.setdefault(one.town_id, Found(one.town, one.name))
+        found.setdefault(one.town, one.name)
         if len(found) == SHOWN:
             break
-    return list(found.values())
+    towns = Town.objects.in_bulk(found)
+    return [Found(towns[town], name) for town, name in found.items()]
 
 
 def town(town_id: int) -> Town | None:

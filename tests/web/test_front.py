@@ -15,6 +15,7 @@ from threading import Event, Thread
 import pytest
 
 from hestor.front import cleaning
+from tests.backups.test_kills import killed
 from tests.support.nginx import NGINX, Nginx
 from tests.support.server import TOP, Caller, Server, copy_data, environment, free_port
 from tests.support.template import DEMO
@@ -177,6 +178,21 @@ def test_a_file_that_was_found_and_then_can_not_be_opened_is_asked_of_hestor(ser
         os.mkfifo(path)
     assert len(laid) >= 2
     assert [ask(nginx.port, host, path) for path in ("/about/", "/robots.txt")] == before
+
+
+@pytest.mark.parametrize("after", [0.0, 0.0005, 0.001, 0.002, 0.004, 0.008])
+def test_killed_while_cleaning_nothing_is_missed(server, nginx, front, settings, after):
+    host = f"quillmere.localhost:{nginx.port}"
+    paths = paths_of(server, "quillmere")
+    for path in paths:
+        ask(nginx.port, host, path, Accept_Encoding="gzip")
+    settings.FRONT = front
+    killed(lambda: cleaning.clean(10), after)
+    for path in paths:
+        for coding in ("", "gzip"):
+            own, found = (ask(port, host, path, Accept_Encoding=coding) for port in (server.port, nginx.port))
+            if "private" not in dict(own[1]).get("cache-control", ""):
+                assert (found[0], found[2]) == (own[0], own[2]), (path, coding)
 
 
 @pytest.mark.parametrize("moment", range(6))
