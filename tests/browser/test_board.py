@@ -47,9 +47,9 @@ def test_by_keyboard_on_a_phone_in_the_dark_at_another_moment(server, people):
     person.open(view="proofs")
     page = person.page
     board = page.get_by_role("region", name="Draft")
-    expect(board.get_by_text("© 2019–2026")).to_be_visible()
+    expect(board.get_by_text("© 2019–2026").first).to_be_visible()
     page.get_by_label("as on").fill("2027-01-02T10:00")
-    expect(board.get_by_text("© 2019–2027")).to_be_visible()
+    expect(board.get_by_text("© 2019–2027").first).to_be_visible()
     figure = board.get_by_role("button", name="to be seen large").first
     figure.press("Enter")
     expect(board.get_by_role("button", name="make it small again").first).to_be_visible()

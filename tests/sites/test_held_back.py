@@ -8,9 +8,10 @@ from hypothesis import strategies as st
 from hestor.core.errors import InvalidInput, NothingToPublish
 from hestor.sites.models import Edition, Revision, Site
 from hestor.sites.selectors.changes import changes_of
+from hestor.sites.services import page_tree
 from hestor.sites.services.creation import make_site
 from hestor.sites.services.facts import write_facts
-from hestor.sites.services.pages import add_page, change_page, remove_page
+from hestor.sites.services.pages import add_page, change_page
 from hestor.sites.services.publishing import publish
 from tests.conftest import NOW
 from tests.sites.test_publishing import NAMES, PATHS, page_at
@@ -78,7 +79,8 @@ def _apply(site: Site, owner, step: tuple) -> None:
     elif what == "move" and rest[0] in taken and rest[1] not in taken:
         change_page(site.pk, page_at(site, rest[0]), {"path": rest[1]})
     elif what == "remove" and rest[0] in taken:
-        remove_page(site.pk, page_at(site, rest[0]))
+        # With what stands below it, as at the desk.
+        page_tree.delete(site.pk, page_at(site, rest[0]), NOW)
     elif what == "hold":
         site.refresh_from_db()
         _publish_without(site, owner, rest[0])

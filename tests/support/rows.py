@@ -39,7 +39,8 @@ def made_by(make: Callable[[], object]) -> Rows:
 
 def put(rows: Rows) -> None:
     """Puts rows into tables that hold none of them."""
-    with connection.cursor() as cursor:
+    # Together, since rows name others that come later.
+    with transaction.atomic(), connection.cursor() as cursor:
         for table, listed in rows.items():
             marks = ", ".join(["%s"] * len(listed[0]))
             cursor.executemany(f'INSERT INTO "{table}" VALUES ({marks})', listed)
