@@ -11,9 +11,8 @@ from pathlib import Path
 
 from benchmarks.figures import Figure, p95
 from benchmarks.sites import LARGE, fill
-from tests.support.nginx import NGINX, Nginx
+from tests.support.nginx import NGINX, Nginx, ask
 from tests.support.server import Caller, Server, free_port, make_data
-from tests.web.test_front import ask
 
 _SITE = f"bench-{LARGE}"
 _ROUNDS, _SECONDS = 5, 3

@@ -2,9 +2,7 @@
 
 import os
 import shutil
-import signal
 import time
-from collections.abc import Callable
 from datetime import timedelta
 from pathlib import Path
 
@@ -13,21 +11,9 @@ import pytest
 from hestor.backups import folder, making, returning
 from hestor.backups.manifest import DATABASE
 from tests.backups.test_copies import NOW, _pictures, _rows, data  # noqa: F401 a fixture
+from tests.support.kills import killed
 
 MOMENTS = (0.0, 0.002, 0.005, 0.01, 0.02, 0.04, 0.08, 0.16)
-
-
-def killed(work: Callable[[], object], after: float) -> None:
-    """Begins some work in another process, and kills it after some seconds."""
-    child = os.fork()
-    if child == 0:
-        try:
-            work()
-        finally:
-            os._exit(0)
-    time.sleep(after)
-    os.kill(child, signal.SIGKILL)
-    os.waitpid(child, 0)
 
 
 @pytest.mark.parametrize("after", MOMENTS)

@@ -1,5 +1,6 @@
 """A real nginx in front of a server, with the configuration that Hestor makes for it."""
 
+import http.client
 import os
 import shutil
 import socket
@@ -35,6 +36,8 @@ http {{
     {more}
 }}
 """
+# What each server says of itself and of the connection, and what says only that something is still being sent.
+_ITS_OWN = {"date", "server", "connection", "keep-alive", "transfer-encoding", "via"}
 
 
 @dataclass
@@ -98,3 +101,16 @@ class Nginx:
 
     def __exit__(self, *_: object) -> None:
         self.stop()
+
+
+def ask(port: int, host: str, path: str, method: str = "GET", body: bytes | None = None, **headers: str):
+    """Status, headers but those that are each server's own, and body."""
+    connection = http.client.HTTPConnection("127.0.0.1", port, timeout=30)
+    try:
+        sent = {"Host": host, **{name.replace("_", "-"): value for name, value in headers.items()}}
+        connection.request(method, path, body, sent)
+        answer = connection.getresponse()
+        said = sorted((n.lower(), v) for n, v in answer.getheaders() if n.lower() not in _ITS_OWN)
+        return answer.status, said, answer.read()
+    finally:
+        connection.close()

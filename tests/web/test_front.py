@@ -15,8 +15,8 @@ from threading import Event, Thread
 import pytest
 
 from hestor.front import cleaning
-from tests.backups.test_kills import killed
-from tests.support.nginx import NGINX, Nginx
+from tests.support.kills import killed
+from tests.support.nginx import NGINX, Nginx, ask
 from tests.support.server import TOP, Caller, Server, copy_data, environment, free_port
 from tests.support.template import DEMO
 
@@ -24,8 +24,6 @@ pytestmark = pytest.mark.skipif(NGINX is None, reason="nginx is not installed")
 SITES = ("quillmere", "silberpfad", "narjis")
 # The last two ask in roundabout ways, which one site shows as well as three.
 CODINGS = ("", "gzip", "br", "gzip, deflate, br", "br;q=0, gzip")
-# What each server says of itself and of the connection, and what says only that something is still being sent.
-_ITS_OWN = {"date", "server", "connection", "keep-alive", "transfer-encoding", "via"}
 
 
 @pytest.fixture
@@ -45,19 +43,6 @@ def server(tmp_path, front) -> Iterator[Server]:
 def nginx(tmp_path, server) -> Iterator[Nginx]:
     with Nginx(tmp_path / "nginx", server, port=int(server.more["HESTOR_PUBLIC_PORT"])) as running:
         yield running
-
-
-def ask(port: int, host: str, path: str, method: str = "GET", body: bytes | None = None, **headers: str):
-    """Status, headers but those that are each server's own, and body."""
-    connection = http.client.HTTPConnection("127.0.0.1", port, timeout=30)
-    try:
-        sent = {"Host": host, **{name.replace("_", "-"): value for name, value in headers.items()}}
-        connection.request(method, path, body, sent)
-        answer = connection.getresponse()
-        said = sorted((n.lower(), v) for n, v in answer.getheaders() if n.lower() not in _ITS_OWN)
-        return answer.status, said, answer.read()
-    finally:
-        connection.close()
 
 
 def paths_of(server: Server, site: str) -> list[str]:
