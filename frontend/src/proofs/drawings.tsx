@@ -1,16 +1,10 @@
-import { AloudDrawing } from "./AloudDrawing";
-import { ArchiveDrawing, CalendarDrawing, EventDrawing, HoursDrawing } from "./ClockDrawings";
-import { CardDrawing, ContactDrawing, RecordDrawing } from "./ContactDrawings";
+import { later } from "../ui/later";
 import { type DrawingProps } from "./drawing";
-import { CookiesDrawing, NoticeDrawing, SideDrawing } from "./FrameDrawings";
 import { HeaderDrawing } from "./HeaderDrawing";
 import { HomeScreenDrawing } from "./HomeScreenDrawing";
-import { LinksDrawing } from "./LinksDrawing";
 import { HighlightedText } from "./HighlightedText";
 import { MessageDrawing } from "./MessageDrawing";
 import { lineOf } from "./model";
-import { NotFoundDrawing } from "./NotFoundDrawing";
-import { PaperDrawing } from "./PaperDrawing";
 import { ShareDrawing } from "./ShareDrawing";
 import { BookmarkDrawing, TabDrawing } from "./TabDrawing";
 
@@ -91,31 +85,20 @@ function Dated({ proof, fact, large }: DrawingProps) {
   );
 }
 
+// Of the many places those that the first rows of the sheet show are drawn at once; the others come with their words.
+const RareDrawing = later(async () => (await import("./rareDrawings")).RareDrawing);
+
 /** Draws a place as it was read back: in the desk's own ink, after nobody's browser or phone. */
 export function Drawing(props: DrawingProps) {
   switch (props.proof.place) {
     case "tab":
       return props.variant === "bookmark" ? <BookmarkDrawing {...props} /> : <TabDrawing {...props} />;
-    case "notice":
-      return <NoticeDrawing {...props} />;
-    case "side":
-      return <SideDrawing {...props} />;
-    case "cookies":
-      return <CookiesDrawing {...props} />;
     case "header":
       return <HeaderDrawing {...props} />;
     case "footer":
       return <Footer {...props} />;
     case "dated":
       return <Dated {...props} />;
-    case "event":
-      return <EventDrawing {...props} />;
-    case "calendar":
-      return <CalendarDrawing {...props} />;
-    case "archive":
-      return <ArchiveDrawing {...props} />;
-    case "hours":
-      return <HoursDrawing {...props} />;
     case "search":
       return <Search {...props} />;
     case "feed":
@@ -124,22 +107,23 @@ export function Drawing(props: DrawingProps) {
       return <HomeScreenDrawing {...props} />;
     case "message":
       return <MessageDrawing {...props} />;
-    case "links":
-      return <LinksDrawing {...props} />;
     case "share":
       return <ShareDrawing {...props} />;
+    case "notice":
+    case "side":
+    case "cookies":
+    case "event":
+    case "calendar":
+    case "archive":
+    case "hours":
+    case "links":
     case "contact":
-      return <ContactDrawing {...props} />;
     case "structured":
-      return <RecordDrawing {...props} />;
     case "card":
-      return <CardDrawing {...props} />;
     case "paper":
-      return <PaperDrawing {...props} />;
     case "aloud":
-      return <AloudDrawing {...props} />;
     case "not_found":
-      return <NotFoundDrawing {...props} />;
+      return <RareDrawing {...props} place={props.proof.place} />;
     default:
       // A place without a drawing is a type error here, not a blank desk.
       return props.proof.place satisfies never;

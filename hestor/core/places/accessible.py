@@ -5,7 +5,7 @@ Computation 1.2 as far as the top of a page needs them: ``aria-labelledby``, ``a
 What is ``hidden``, has ``aria-hidden``, or is folded away is not read.
 """
 
-from collections.abc import Iterator, Set
+from collections.abc import Iterator, Mapping, Set
 from typing import NamedTuple
 
 from selectolax.lexbor import LexborNode
@@ -41,9 +41,8 @@ def _content(node: LexborNode, unread: Set[int]) -> Iterator[str]:
             yield from _content(child, unread)
 
 
-def _label(node: LexborNode, root: LexborNode) -> str:
+def _label(a: Mapping[str, str | None], root: LexborNode) -> str:
     """The name that an element is given by a label, which may itself be hidden."""
-    a = node.attributes
     if ids := (a.get("aria-labelledby") or "").split():
         named = (root.css_first(f'[id="{one}"]') for one in ids if '"' not in one)
         return folded(" ".join(found.text(deep=True) for found in named if found))
@@ -57,8 +56,8 @@ class _Walk:
         self._body = body
         self._unread = {node.mem_id for node in body.css(_UNREAD)}
 
-    def _name(self, node: LexborNode) -> str:
-        return _label(node, self._body) or folded("".join(_content(node, self._unread)))
+    def _name(self, node: LexborNode, a: Mapping[str, str | None]) -> str:
+        return _label(a, self._body) or folded("".join(_content(node, self._unread)))
 
     def _entries(self, node: LexborNode) -> int:
         return sum(1 for child in node.iter() if child.tag == "li" and child.mem_id not in self._unread)
@@ -67,19 +66,19 @@ class _Walk:
         """What an element is read as in one go, with all that is in it; None for one that is gone into."""
         if tag == "a" and "href" in (a := node.attributes):
             current = a.get("aria-current") not in (None, "false")
-            return Spoken("current" if current else "link", self._name(node))
+            return Spoken("current" if current else "link", self._name(node, a))
         if tag in ("button", "summary"):
-            return Spoken("button", self._name(node))
+            return Spoken("button", self._name(node, node.attributes))
         if tag in _HEADINGS:
-            return Spoken(f"heading{tag[1]}", self._name(node))
+            return Spoken(f"heading{tag[1]}", self._name(node, node.attributes))
         return None
 
     def _opened(self, node: LexborNode, tag: str, inside: frozenset[str]) -> Iterator[Spoken]:
         """What is said at the beginning of an element that is gone into."""
         if tag == "header" and not inside & _SECTIONS:
-            yield Spoken("banner", _label(node, self._body))
+            yield Spoken("banner", _label(node.attributes, self._body))
         elif tag in _LANDMARKS:
-            yield Spoken(_LANDMARKS[tag], _label(node, self._body))
+            yield Spoken(_LANDMARKS[tag], _label(node.attributes, self._body))
         elif tag in _LISTS:
             yield Spoken("list", str(self._entries(node)))
 

@@ -12,8 +12,9 @@ _TEXT_SHOWN = 400
 
 def read(page: PageReading) -> Hashable:
     """All that is printed, the pictures in the header, and how it is set."""
-    logo = page.logo if page.is_on_paper("header img") else None
-    return page.title, page.on_paper("body"), logo, page.header_icon, page.language, page.style.of("text", "heading")
+    said, has_picture = page.paper
+    picture = (page.logo, page.header_icon) if has_picture else None
+    return page.title, said, picture, page.language, page.style.of("text", "heading")
 
 
 def proof(path: str, page: PageReading, sought: Sought) -> Proof:
