@@ -12,7 +12,8 @@ from tests.support.template import DEMO, sessions_of
 # Playwright's driver keeps an event loop running in this thread; these tests don't use Django's ORM in it.
 os.environ["DJANGO_ALLOW_ASYNC_UNSAFE"] = "true"
 AXE = (TOP / "frontend" / "node_modules" / "axe-core" / "axe.min.js").read_text
-expect.set_options(timeout=10_000)
+# Long enough for a machine that is busy with other things; what fails waits for nothing.
+expect.set_options(timeout=20_000)
 
 
 def pytest_collection_modifyitems(items):

@@ -73,14 +73,14 @@ def test_another_gets_on_while_one_waits(turn):
     def first() -> None:
         with turn.taken(), waiting.aside():
             waits.set()
-            assert seen.wait(5)
+            assert seen.wait(60)
 
     thread = threading.Thread(target=first)
     thread.start()
-    assert waits.wait(5)
+    assert waits.wait(60)
     with turn.taken():
         seen.set()
-    thread.join(timeout=5)
+    thread.join(timeout=60)
     assert not thread.is_alive()
 
 
