@@ -12,9 +12,8 @@ _TEXT_SHOWN = 400
 
 def read(page: PageReading) -> Hashable:
     """All that is printed, the pictures in the header, and how it is set."""
-    said, has_picture = page.paper
-    picture = (page.logo, page.header_icon) if has_picture else None
-    return page.title, said, picture, page.language, page.style.of("text", "heading")
+    pictures_shown = (page.logo, page.header_icon) if page.is_on_paper("header img") else None
+    return page.title, page.on_paper("body"), pictures_shown, page.language, page.style.of("text", "heading")
 
 
 def proof(path: str, page: PageReading, sought: Sought) -> Proof:

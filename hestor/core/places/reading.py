@@ -360,20 +360,7 @@ class PageReading:
     @cached_property
     def _off_paper(self) -> frozenset[int]:
         """The elements that the stylesheet takes away on paper."""
-        return frozenset(node.mem_id for node in self._tree.css(self._taken_away))
-
-    @property
-    def _taken_away(self) -> str:
-        return ", ".join((*_UNPRINTED, *self.style.print_hides))
-
-    @cached_property
-    def paper(self) -> tuple[str, bool]:
-        """All that the page says on paper, a gap around each piece of text; whether its header has a picture there."""
-        left = self._tree.clone()
-        for node in left.css(self._taken_away):
-            node.decompose()
-        said = folded(left.body.text(deep=True, separator=" ")) if left.body else ""
-        return said, left.css_first("header img") is not None
+        return frozenset(node.mem_id for node in self._tree.css(", ".join((*_UNPRINTED, *self.style.print_hides))))
 
     def is_on_paper(self, selector: str) -> bool:
         """Whether the first element of a selector is printed."""
