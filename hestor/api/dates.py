@@ -45,15 +45,14 @@ def choices(request: HttpRequest, kind: Kind, language: str, zone: str = "UTC") 
 def further_calendars(request: HttpRequest, language: str, zone: str = "UTC") -> dict[str, Any]:
     """The calendars that long dates can be said in, too: those in use where the language is at home come first."""
     kept, now = _settled(language, zone)
-    near = reckoning.used_in(kept)
     found = [
         {
             "calendar": one,
             "name": wording.say(f"calendar.{one}"),
             "example": calendars.written(now.date(), one, kept),
-            "usual": one in near,
+            "usual": usual,
         }
-        for one in dict.fromkeys((*near, *reckoning.CALENDARS))
+        for one, usual in reckoning.choices(kept).items()
     ]
     return {"calendars": found}
 

@@ -103,6 +103,12 @@ def used_in(language: str) -> tuple[str, ...]:
     return tuple(name for name in USED_IN.get(country, "").split() if name in _READERS)
 
 
+def choices(language: str) -> dict[str, bool]:
+    """The calendars to choose from, each with whether it is in use where a language is at home; those come first."""
+    near = used_in(language)
+    return {calendar: calendar in near for calendar in (*near, *CALENDARS)}
+
+
 @lru_cache(maxsize=4096)
 def read(day: date, calendar: str) -> CalendarDay | None:
     """A day in a calendar; None where the calendar says nothing certain of it."""
