@@ -5,6 +5,7 @@ import { TextField } from "../draft/TextField";
 import type { Schemas } from "../api/client";
 import { ActionLink } from "../ui/ActionLink";
 import { later } from "../ui/later";
+import { ExampleChoices } from "../ui/ExampleChoices";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { useSettled } from "../ui/useSettled";
 import { useCheckedForm, useForms, type FormKind } from "./dates";
@@ -100,31 +101,21 @@ function Chosen({ fact, kind, readOnly, forms }: Props & { forms: Schemas["DateF
   const options = [{ pattern: "", example: forms.forms.find((form) => form.pattern === own)?.example ?? "" }, ...shown];
   return (
     <div data-field={fact} tabIndex={-1} className="outline-none">
-      <div
-        role="radiogroup"
-        aria-labelledby={`fact-${fact}`}
-        className="mb-1.5 grid max-h-44 overflow-y-auto rounded-md border border-line p-1"
-      >
-        {options.map((option) => (
-          <label
-            key={option.pattern}
-            className="flex cursor-pointer items-baseline gap-2.5 rounded-sm px-2 py-1 has-checked:bg-act-soft has-focus-visible:outline-2 has-focus-visible:outline-act"
-          >
-            <input
-              type="radio"
-              name={fact}
-              disabled={readOnly}
-              className="size-4 flex-none translate-y-0.5 accent-act"
-              checked={pattern === option.pattern}
-              onChange={() => facts.choose({ [fact]: option.pattern })}
-            />
+      <ExampleChoices
+        field={fact}
+        options={options.map(({ pattern: value, example }) => ({
+          value,
+          words: (
             <span dir="auto" lang={language} className="font-medium">
-              {option.example}
+              {example}
             </span>
-            {option.pattern === "" && <span className="ms-auto text-[11px] text-soft">{t("dates.own")}</span>}
-          </label>
-        ))}
-      </div>
+          ),
+          note: value === "" ? t("dates.own") : undefined,
+        }))}
+        chosen={pattern}
+        readOnly={readOnly}
+        onChoose={(value) => facts.choose({ [fact]: value })}
+      />
       {!readOnly && (
         <ActionLink expanded={builds} onClick={() => setBuilds(!builds)}>
           {t("dates.build")}
