@@ -10,8 +10,8 @@ from hestor.core.errors import HestorError
 from hestor.core.facts import document
 from hestor.core.imaging import svg_css, tokens
 from hestor.core.pages import paths
-from hestor.core.places.reading import PageReading
-from hestor.core.places.stylesheet import read_style
+from hestor.core.reading.page import PageReading
+from hestor.core.reading.stylesheet import read_style
 from hestor.core.text import css, fillins, lines, markdown
 
 # What made some reader or other go through the same text again and again.

@@ -20,7 +20,7 @@ from hestor.core.facts import frame as frame_facts
 from hestor.core.facts import titles as title_facts
 from hestor.core.imaging import palettes
 from hestor.core.pages import posting, titles
-from hestor.core.places.reading import ADDED_BEGIN, ADDED_END
+from hestor.core.reading.head import ADDED_BEGIN, ADDED_END
 from hestor.core.text import fillins, markdown
 from hestor.press import card, contact, details, faces, opening, publisher, static_files
 from hestor.press.brand_files import BrandFiles

@@ -2,14 +2,15 @@
 
 from collections.abc import Callable, Mapping
 from datetime import datetime
+from functools import cached_property
 
 from hestor import wording
 from hestor.core import languages
 from hestor.core.messages.kinds import MessageKind
 from hestor.core.pages.fields import Kind
 from hestor.core.pages.pagination import POSTS_A_PAGE, numbered_paths, page_count, page_number, page_path, split_number
-from hestor.core.places.reading import PageReading
-from hestor.core.places.stylesheet import read_style
+from hestor.core.reading.page import PageReading
+from hestor.core.reading.stylesheet import StyleReading, read_style
 from hestor.press import card, contact_page, events, feed, files, ics, message, news, not_found, page, static_files
 from hestor.press.brand_files import BrandFiles
 from hestor.press.contact_page import FormState
@@ -113,8 +114,12 @@ class Renderer:
         response = self.respond(path)
         if response.status != 200 or response.media_type != HTML:
             return None
-        style = static_files.style(static_files.style_key(self.frame.facts))
-        return PageReading(response.body, read_style(style))
+        return PageReading(response.body, self.style)
+
+    @cached_property
+    def style(self) -> StyleReading:
+        """The stylesheet of the site's pages, read back."""
+        return read_style(static_files.style(static_files.style_key(self.frame.facts)))
 
     def message(self, kind: MessageKind, said: Mapping[str, str]) -> Message:
         """A message from the site; ``said`` are the texts that its own fill-ins stand for."""

@@ -10,8 +10,8 @@ from lxml import etree
 
 from hestor.core.facts.document import Facts
 from hestor.core.messages.kinds import KINDS
-from hestor.core.places.file_readings import read_feed, read_manifest
-from hestor.core.places.reading import PageReading
+from hestor.core.reading.files import read_feed, read_manifest
+from hestor.core.reading.page import PageReading
 from hestor.core.text import lines, markdown
 from hestor.press import Renderer
 from tests.support.memory import MemoryState, page

@@ -7,8 +7,8 @@ import pytest
 from hestor.core.facts import document
 from hestor.core.facts.document import Facts
 from hestor.core.messages.kinds import KINDS
-from hestor.core.places.file_readings import read_manifest
-from hestor.core.places.reading import PageReading
+from hestor.core.reading.files import read_manifest
+from hestor.core.reading.page import PageReading
 from hestor.press import Preview, Renderer, render
 from hestor.press.brand_files import BrandFiles, media_type
 from tests.support.hostile import HOSTILE
@@ -35,7 +35,8 @@ def edition(**values: object) -> MemoryState:
 
 
 def says(path: str = "/", **values: object) -> PageReading:
-    return PageReading(render(edition(**values), path, NOW).body)
+    renderer = Renderer(edition(**values), NOW)
+    return PageReading(renderer.respond(path).body, renderer.style)
 
 
 def file(address: str, **values: object):

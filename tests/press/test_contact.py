@@ -9,7 +9,7 @@ import vobject
 from hestor.core.facts import document
 from hestor.core.facts.document import Facts
 from hestor.core.messages.kinds import KINDS
-from hestor.core.places.reading import PageReading
+from hestor.core.reading.page import PageReading
 from hestor.press import Renderer
 from tests.support.memory import MemoryState, page
 

@@ -9,7 +9,7 @@ import vobject
 from hestor.core.facts import document
 from hestor.core.facts.document import Facts
 from hestor.core.places.card import properties
-from hestor.core.places.reading import PageReading
+from hestor.core.reading.page import PageReading
 from hestor.press import Renderer
 from tests.support.memory import MemoryState, page
 
@@ -80,7 +80,7 @@ def test_the_footer_says_what_was_chosen_and_only_what_there_is():
 def test_an_imprint_says_everything_whatever_is_left_out_elsewhere():
     read = reading(press(contact_parts={"footer": [], "page": []}), "/imprint/")
     assert len(read.details) == 6
-    assert not read.holds("write")
+    assert not read.writes("form")
 
 
 def record(renderer: Renderer, path: str = "/") -> dict:

@@ -14,7 +14,7 @@ from hestor.core.events.schedule import Repeat, Schedule
 from hestor.core.facts import document
 from hestor.core.facts.document import Facts
 from hestor.core.facts.own_words import OwnWord
-from hestor.core.places.reading import PageReading
+from hestor.core.reading.page import PageReading
 from hestor.press import Renderer
 from tests.core.test_zones import NAMES
 from tests.support.memory import MemoryState, page

@@ -10,7 +10,7 @@ from lxml import etree, html
 
 from hestor.core.facts import document
 from hestor.core.facts.document import Facts
-from hestor.core.places.reading import PageReading
+from hestor.core.reading.page import PageReading
 from hestor.press import render
 from tests.support.memory import MemoryState, page, small
 from tests.support.pictures import master_of, noise

@@ -8,9 +8,9 @@ import pytest
 from hestor import wording
 from hestor.core.facts import document
 from hestor.core.facts.document import Facts
-from hestor.core.places.reading import PageReading
-from hestor.core.places.stylesheet import read_style
-from hestor.press import render, static_files
+from hestor.core.reading.page import PageReading
+from hestor.core.reading.stylesheet import read_style
+from hestor.press import Renderer, render, static_files
 from hestor.press.state import MenuItem
 from tests.support.memory import MemoryState, page, small
 from tests.support.pictures import master_of, noise
@@ -163,4 +163,4 @@ def logo_state(stands: dict[str, str], **values: object) -> MemoryState:
     ],
 )
 def test_a_logo_that_cannot_be_made_out_gets_a_plate_unless_the_owner_says_otherwise(stands, values, plates):
-    assert PageReading(render(logo_state(stands, **values), "/", NOW).body).logo_plates == plates
+    assert Renderer(logo_state(stands, **values), NOW).read("/").logo_plates == plates

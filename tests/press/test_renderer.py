@@ -8,8 +8,8 @@ from lxml import etree
 
 from hestor.core.facts import document
 from hestor.core.facts.document import Facts
-from hestor.core.places.file_readings import read_feed, read_manifest
-from hestor.core.places.reading import PageReading
+from hestor.core.reading.files import read_feed, read_manifest
+from hestor.core.reading.page import PageReading
 from hestor.press import Preview, render
 from tests.support.hostile import HOSTILE
 from tests.support.memory import MemoryState, page, small

@@ -29,7 +29,7 @@ class Whole:
         state.master = lambda key: own(key) or svg_master("<rect width='300' height='100'/>", 300, 100)
         renderer = Renderer(state, MOMENT)
         self.pages = {path: reach.read_page(renderer.read(path)) for path in renderer.paths()}
-        self.files = reach.read_files(files_of(renderer))
+        self.files = reach.read_files(files_of(renderer), renderer.style)
 
     def differs(self, other: "Whole") -> dict[str, int]:
         found = {

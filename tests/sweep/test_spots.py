@@ -4,7 +4,7 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from hestor.core.sweep import reader
+from hestor.core.reading import positions
 from hestor.core.sweep.mend import Edit, edited
 
 _TAGS = st.sampled_from(
@@ -34,7 +34,7 @@ _HTML = st.lists(
 
 @given(_HTML.map("".join))
 def test_anything_is_read_and_each_word_is_where_it_is_said_to_be(html):
-    source = reader.read("x.html", html)
+    source = positions.read("x.html", html)
     for block in source.blocks:
         spot = source.spot(block.start, block.end)
         assert 0 <= spot.start <= spot.end <= len(html)
@@ -59,7 +59,7 @@ def test_anything_is_read_and_each_word_is_where_it_is_said_to_be(html):
     ],
 )
 def test_words_are_joined_as_a_browser_joins_them(html, words):
-    assert words in reader.read("x.html", html).flat.split("\0")
+    assert words in positions.read("x.html", html).flat.split("\0")
 
 
 def test_places_come_from_elements_and_roles():
@@ -67,7 +67,7 @@ def test_places_come_from_elements_and_roles():
         "<title>t</title><meta name=description content=d><div role=banner>h</div><nav>m</nav>"
         "<article><header>a</header></article><div role=contentinfo>f</div><img src=x alt=w>"
     )
-    source = reader.read("x.html", html)
+    source = positions.read("x.html", html)
     assert {source.words_of(one): one.place for one in source.blocks} == {
         "t": "title", "d": "description", "h": "header", "m": "menu", "a": "text", "f": "footer", "w": "alt",
     }  # fmt: skip

@@ -40,13 +40,20 @@ function Emblem({ proof, variant, iconUrl, large, fact, themes }: DrawingProps) 
   );
 }
 
+interface EntriesProps {
+  proof: DrawingProps["proof"];
+  arranged: string;
+  large: boolean;
+  narrow: boolean;
+}
+
 /** How the header's parts stand to each other; a folded menu is a button on narrow windows. */
-function Entries({ proof, large, narrow }: { proof: DrawingProps["proof"]; large: boolean; narrow: boolean }) {
+function Entries({ proof, arranged, large, narrow }: EntriesProps) {
   const entries = proof.lines.filter((line) => line.role === "entry");
   const folded = lineOf(proof, "folded").text;
   if (!entries.length) return null;
   // Beside the name there is room for few; the real page has all of them.
-  const most = proof.arrangement.includes("is-line") && !narrow ? 2 : 4;
+  const most = arranged === "is-line" && !narrow ? 2 : 4;
   const size = large ? "text-base gap-x-4" : "text-[8.5px] gap-x-1.5";
   if (folded && narrow)
     return (
@@ -55,9 +62,7 @@ function Entries({ proof, large, narrow }: { proof: DrawingProps["proof"]; large
       </span>
     );
   return (
-    <span
-      className={`flex min-w-0 flex-wrap ${size} ${proof.arrangement.includes("is-centred") ? "justify-center" : ""}`}
-    >
+    <span className={`flex min-w-0 flex-wrap ${size} ${arranged === "is-centred" ? "justify-center" : ""}`}>
       {entries.slice(0, large ? undefined : most).map((entry, index) => (
         <span key={index} dir="auto" className="max-w-full truncate">
           {entry.text}
@@ -89,7 +94,7 @@ export function HeaderDrawing(props: DrawingProps) {
       <div className={large ? "h-2" : "h-1"} style={{ background: theme && tones ? tones.band : proof.colour }} />
       <div
         dir="auto"
-        className={`${PLACED[arranged] ?? "flex flex-col"} ${phone ? "flex-wrap" : ""} ${large ? "gap-3 p-6" : "min-h-[50px] gap-1.5 px-2.5 py-2"}`}
+        className={`${PLACED[arranged] ?? "flex flex-col"} ${phone && arranged === "is-line" ? "flex-wrap" : ""} ${large ? "gap-3 p-6" : "min-h-[50px] gap-1.5 px-2.5 py-2"}`}
       >
         <div
           className={`flex min-w-0 items-center ${arranged === "is-centred" ? "flex-col" : ""} ${large ? "gap-4" : "gap-2"}`}
@@ -113,7 +118,7 @@ export function HeaderDrawing(props: DrawingProps) {
             )}
           </div>
         </div>
-        <Entries proof={proof} large={large} narrow={phone} />
+        <Entries proof={proof} arranged={arranged} large={large} narrow={phone} />
       </div>
       {phone && (
         <div aria-hidden className={`grid gap-1.5 px-2.5 ${large ? "pb-8" : "pb-3"}`}>

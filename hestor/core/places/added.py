@@ -4,7 +4,7 @@ from collections.abc import Hashable
 
 from hestor.core.places.definition import PagePlace
 from hestor.core.places.place import Place
-from hestor.core.places.reading import PageReading
+from hestor.core.reading.page import PageReading
 
 
 def read(page: PageReading) -> Hashable:

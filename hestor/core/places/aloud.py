@@ -6,7 +6,7 @@ from hestor.core import languages
 from hestor.core.places.definition import PagePlace
 from hestor.core.places.place import Place
 from hestor.core.places.proof import Line, Proof, Sought, line
-from hestor.core.places.reading import PageReading
+from hestor.core.reading.page import PageReading
 
 _NAMED = frozenset({"link", "current", "image", "text", "heading1"})
 

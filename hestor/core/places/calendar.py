@@ -5,16 +5,15 @@ from collections.abc import Hashable
 from hestor.core.places.definition import PagePlace
 from hestor.core.places.place import Place
 from hestor.core.places.proof import Line, Proof, Sought
-from hestor.core.places.reading import PageReading
-
-_TABLE = "main table.calendar"
+from hestor.core.reading.main_part import CALENDAR as TABLE
+from hestor.core.reading.page import PageReading
 
 
 def read(page: PageReading) -> Hashable:
     """Its name, the days of the week in their order, and all that stands in it."""
-    if not page.holds("calendar"):
+    if not page.writes("table"):
         return None
-    return page.texts(f"{_TABLE} caption"), page.texts(f"{_TABLE} th abbr"), page.texts(f"{_TABLE} td")
+    return page.texts(f"{TABLE} caption"), page.texts(f"{TABLE} th abbr"), page.texts(f"{TABLE} td")
 
 
 def _cell(text: str) -> Line:
@@ -26,9 +25,9 @@ def _cell(text: str) -> Line:
 def proof(path: str, page: PageReading, sought: Sought) -> Proof:
     """The calendar as it was read: its name, the days of the week, and the days by their numbers."""
     lines = (
-        *(Line("month", text) for text in page.texts(f"{_TABLE} caption")),
-        *(Line("weekday", text) for text in page.texts(f"{_TABLE} th abbr")),
-        *(_cell(text) for text in page.texts(f"{_TABLE} td")),
+        *(Line("month", text) for text in page.texts(f"{TABLE} caption")),
+        *(Line("weekday", text) for text in page.texts(f"{TABLE} th abbr")),
+        *(_cell(text) for text in page.texts(f"{TABLE} td")),
     )
     return Proof(Place.CALENDAR, path, lines)
 

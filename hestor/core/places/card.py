@@ -7,6 +7,7 @@ from hestor.core.places.definition import FilePlace
 from hestor.core.places.footer import CONTACT
 from hestor.core.places.place import Place
 from hestor.core.places.proof import Line, Proof, Sought, line
+from hestor.core.reading.stylesheet import StyleReading
 
 _FOLD = re.compile(r"\r\n[ \t]")
 _ESCAPED = re.compile(r"\\(.)")
@@ -40,7 +41,7 @@ def _as_text(name: str, parameters: str, value: str) -> str:
     return value.removeprefix("tel:").replace("-", " ") if name == "TEL" else value
 
 
-def read(body: bytes) -> Hashable:
+def read(body: bytes, _: StyleReading) -> Hashable:
     """All that the card says."""
     return tuple(properties(body))
 

@@ -6,22 +6,22 @@ from hestor.core.places.definition import PagePlace
 from hestor.core.places.footer import CONTACT as SOUGHT
 from hestor.core.places.place import Place
 from hestor.core.places.proof import Line, Proof, Sought, line
-from hestor.core.places.reading import PageReading
+from hestor.core.reading.page import PageReading
 
-_FORM = "main .details form :is(h2, label, .next, button)"
+_FORM, _READ_FIRST = "main form :is(h2, label, p, button)", "main form :is(h2, p)"
 
 
 def read(page: PageReading) -> Hashable:
     """Its parts, where their links lead, and what its form says."""
-    if not page.holds("details"):
+    if not page.details:
         return None
-    return page.details, page.addresses("main .details a"), page.texts(_FORM), page.texts("main .details .hours *")
+    return page.details, page.addresses("main :is(address a, a[download])"), page.texts(_FORM), page.hours
 
 
 def proof(path: str, page: PageReading, sought: Sought) -> Proof:
     """The parts as they were read, and what the form tells its sender."""
     parts = (line("part", text, sought, SOUGHT) for text in page.details)
-    form = (Line("form", text) for text in page.texts("main .details form :is(h2, .next)"))
+    form = (Line("form", text) for text in page.texts(_READ_FIRST))
     return Proof(Place.CONTACT, path, (*parts, *form))
 
 

@@ -5,22 +5,20 @@ from collections.abc import Hashable
 from hestor.core.places.definition import PagePlace
 from hestor.core.places.place import Place
 from hestor.core.places.proof import Line, Proof, Sought, line
-from hestor.core.places.reading import PageReading
-
-_ANSWERS = ".cookies button"
+from hestor.core.reading.page import PageReading
 
 
 def read(page: PageReading) -> Hashable:
     """What it is called, what it says, and its answers."""
-    return (page.texts(".cookies :is(h2, p)"), page.texts(_ANSWERS)) if page.holds("cookies") else None
+    return (page.consent, page.answers) if page.consent else None
 
 
 def proof(path: str, page: PageReading, sought: Sought) -> Proof:
     """The notice as it was read."""
-    if not page.holds("cookies"):
+    if not page.consent:
         return Proof(Place.COOKIES, path, ())
-    title, *text = page.texts(".cookies :is(h2, p:not(.answers))")
-    answers = (Line("answer", one) for one in page.texts(_ANSWERS))
+    title, *text = page.consent
+    answers = (Line("answer", one) for one in page.answers)
     return Proof(
         Place.COOKIES, path, (line("title", title, sought), *(line("text", one, sought) for one in text), *answers)
     )

@@ -6,7 +6,8 @@ from typing import Literal
 
 from hestor.core.places.place import Place
 from hestor.core.places.proof import Proof, Sought
-from hestor.core.places.reading import PageReading
+from hestor.core.reading.page import PageReading
+from hestor.core.reading.stylesheet import StyleReading
 
 Source = Literal["feed", "manifest", "message", "not_found", "card"]
 
@@ -22,9 +23,9 @@ class PagePlace:
 
 @dataclass(frozen=True)
 class FilePlace:
-    """A place that a site has once. ``parse`` reads its bytes; what it gives is compared, and drawn from."""
+    """A place that a site has once. ``read`` gives all that its bytes show, with the stylesheet of the site's pages."""
 
     place: Place
     source: Source
-    read: Callable[[bytes], Hashable]
+    read: Callable[[bytes, StyleReading], Hashable]
     proof: Callable[[bytes, Sought], Proof] | None = None

@@ -1,9 +1,9 @@
 """The feed, as a feed reader lists it."""
 
 from hestor.core.places.definition import FilePlace
-from hestor.core.places.file_readings import read_feed
 from hestor.core.places.place import Place
 from hestor.core.places.proof import Line, Proof, Sought, line
+from hestor.core.reading.files import read_feed
 
 
 def proof(body: bytes, sought: Sought) -> Proof:
@@ -17,4 +17,4 @@ def proof(body: bytes, sought: Sought) -> Proof:
     return Proof(Place.FEED, "", lines)
 
 
-FEED = FilePlace(Place.FEED, "feed", read_feed, proof)
+FEED = FilePlace(Place.FEED, "feed", lambda body, _: read_feed(body), proof)

@@ -5,7 +5,7 @@ from collections.abc import Hashable
 from hestor.core.places.definition import PagePlace
 from hestor.core.places.place import Place
 from hestor.core.places.proof import Proof, Sought, line
-from hestor.core.places.reading import PageReading
+from hestor.core.reading.page import PageReading
 
 CONTACT = ("contact_email", "contact_label", "name", "legal_name", "postal_address", "phone")
 """The facts that are found in what is said of how to reach the site."""

@@ -5,7 +5,7 @@ from collections.abc import Hashable
 from hestor.core.places.definition import PagePlace
 from hestor.core.places.place import Place
 from hestor.core.places.proof import Line, Proof, Sought, line, pictures
-from hestor.core.places.reading import PageReading
+from hestor.core.reading.page import PageReading
 
 
 def read(page: PageReading) -> Hashable:
@@ -21,7 +21,7 @@ def proof(path: str, page: PageReading, sought: Sought) -> Proof:
         line("name" if page.name_is_seen else "name_read_out", page.site_name, sought, ("name",)),
         line("tagline", page.tagline, sought, ("tagline",)),
         *(Line("entry", entry) for entry in page.top_menu),
-        *(Line("folded", text) for text in page.texts("header .unfold")),
+        *((Line("folded", page.menu_opener),) if page.menu_opener else ()),
     )
     found = pictures(logo=page.logo, logo_dark=page.logo_dark, icon=page.header_icon)
     return Proof(Place.HEADER, path, lines, page.theme_colour, found, page.logo_plates, arrangement=page.arrangement)

@@ -1,10 +1,10 @@
 """The site as it is named below its icon on a home screen (W3C's web app manifest)."""
 
 from hestor.core.places.definition import FilePlace
-from hestor.core.places.file_readings import read_manifest
 from hestor.core.places.place import Place
 from hestor.core.places.proof import Proof, Sought, line, pictures
-from hestor.core.places.reading import ImageReading
+from hestor.core.reading.files import read_manifest
+from hestor.core.reading.tree import ImageReading
 
 
 def proof(body: bytes, sought: Sought) -> Proof:
@@ -18,4 +18,4 @@ def proof(body: bytes, sought: Sought) -> Proof:
     return Proof(Place.MANIFEST, "", lines, reading.theme_colour, found)
 
 
-MANIFEST = FilePlace(Place.MANIFEST, "manifest", read_manifest, proof)
+MANIFEST = FilePlace(Place.MANIFEST, "manifest", lambda body, _: read_manifest(body), proof)

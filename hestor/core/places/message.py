@@ -7,10 +7,11 @@ from hestor.core.places.definition import FilePlace
 from hestor.core.places.footer import CONTACT
 from hestor.core.places.place import Place
 from hestor.core.places.proof import Line, Proof, Sought, line, pictures
-from hestor.core.places.reading import PageReading
+from hestor.core.reading.page import PageReading
+from hestor.core.reading.stylesheet import StyleReading
 
 
-def read(body: bytes) -> Hashable:
+def read(body: bytes, _: StyleReading) -> Hashable:
     """All that a message shows of its site."""
     page = PageReading(body)
     return header.read(page), page.title, page.text, page.language, page.direction, page.whole_footer, page.inline_style

@@ -6,14 +6,15 @@ from hestor.core.places import added, cookies, footer, header, notice, side, tab
 from hestor.core.places.definition import FilePlace
 from hestor.core.places.place import Place
 from hestor.core.places.proof import Line, Proof, Sought, line, pictures
-from hestor.core.places.reading import PageReading
+from hestor.core.reading.page import PageReading
+from hestor.core.reading.stylesheet import StyleReading
 
 _TEXT_SHOWN = 300
 
 
-def read(body: bytes) -> Hashable:
+def read(body: bytes, style: StyleReading) -> Hashable:
     """All that the page says; its colours are those of every page."""
-    page = PageReading(body)
+    page = PageReading(body, style)
     return tuple(place.read(page) for place in (tab, notice, header, side, footer, cookies, added, text))
 
 

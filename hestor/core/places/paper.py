@@ -5,7 +5,7 @@ from collections.abc import Hashable
 from hestor.core.places.definition import PagePlace
 from hestor.core.places.place import Place
 from hestor.core.places.proof import Line, Proof, Sought, line, pictures
-from hestor.core.places.reading import PageReading
+from hestor.core.reading.page import PageReading
 
 _TEXT_SHOWN = 400
 
@@ -13,7 +13,7 @@ _TEXT_SHOWN = 400
 def read(page: PageReading) -> Hashable:
     """All that is printed, the pictures in the header, and how it is set."""
     pictures_shown = (page.logo, page.header_icon) if page.is_on_paper("header img") else None
-    return page.title, page.on_paper("body"), pictures_shown, page.language, page.style.of("text", "heading")
+    return page.title, page.printed_words, pictures_shown, page.language, page.style.of("text", "heading")
 
 
 def proof(path: str, page: PageReading, sought: Sought) -> Proof:

@@ -4,7 +4,7 @@ from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 
 from hestor.core.places.place import Place
-from hestor.core.places.reading import ImageReading
+from hestor.core.reading.tree import ImageReading
 from hestor.core.text import lines
 
 Sought = Mapping[str, str]

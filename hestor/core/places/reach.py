@@ -4,13 +4,13 @@ Nothing here knows which fact is shown where: both states were rendered and read
 place by place. Each page that is read stands for all pages of its signature (``core.pages.signature``).
 """
 
-from collections.abc import Hashable, Iterable, Mapping
+from collections.abc import Hashable, Mapping
 from dataclasses import dataclass
 
 from hestor.core.places.all import FILE_PLACES, PAGE_PLACES
-from hestor.core.places.definition import FilePlace
 from hestor.core.places.place import Place
-from hestor.core.places.reading import PageReading
+from hestor.core.reading.page import PageReading
+from hestor.core.reading.stylesheet import StyleReading
 
 Readings = Mapping[Place, Hashable]
 
@@ -47,9 +47,9 @@ def read_page(page: PageReading) -> Readings:
     return {place.place: place.read(page) for place in PAGE_PLACES}
 
 
-def read_files(bodies: Mapping[str, bytes], places: Iterable[FilePlace] = FILE_PLACES) -> Readings:
+def read_files(bodies: Mapping[str, bytes], style: StyleReading) -> Readings:
     """The files that a site has, by their sources; one that it has not reads as nothing."""
-    return {place.place: place.read(bodies[place.source]) if place.source in bodies else None for place in places}
+    return {one.place: one.read(bodies[one.source], style) if one.source in bodies else None for one in FILE_PLACES}
 
 
 def between(before: SiteReading, after: SiteReading) -> Reach:

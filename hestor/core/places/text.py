@@ -4,12 +4,12 @@ from collections.abc import Hashable
 
 from hestor.core.places.definition import PagePlace
 from hestor.core.places.place import Place
-from hestor.core.places.reading import PageReading
+from hestor.core.reading.page import PageReading
 
 
 def read(page: PageReading) -> Hashable:
     """All that the main part says, and how."""
-    return page.text, page.language, page.direction, page.content_width, page.style.of("text", "heading")
+    return page.text, page.language, page.direction, page.root_classes, page.style.of("text", "heading")
 
 
 TEXT = PagePlace(Place.TEXT, read)

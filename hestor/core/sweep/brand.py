@@ -6,8 +6,8 @@ from dataclasses import dataclass
 
 import regex
 
+from hestor.core.reading.source import Element, Source
 from hestor.core.sweep.files import Files
-from hestor.core.sweep.source import Element, Source
 from hestor.core.sweep.stray import Kind, Stray, mend_if
 from hestor.core.sweep.style import Style
 from hestor.core.text import urls

@@ -9,7 +9,7 @@ import regex
 import tinycss2
 from tinycss2.color3 import RGBA, parse_color
 
-from hestor.core.sweep.source import Element, Source
+from hestor.core.reading.source import Element, Source
 
 _READ = frozenset(("color", "background", "background-color", "background-image", "font-size", "font-weight"))
 _COMPOUND = regex.compile(r"(?P<tag>[A-Za-z][\w-]*|\*)?(?P<rest>(?:[.#][\w-]+)*)")

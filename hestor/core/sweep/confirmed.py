@@ -6,7 +6,7 @@ from typing import Literal
 
 from hestor.core.facts.document import Facts
 from hestor.core.pages.parts import Part
-from hestor.core.places.reading import PageReading
+from hestor.core.reading.page import PageReading
 from hestor.core.sweep import own
 from hestor.core.sweep.own import OwnHouse, OwnPage, OwnStray
 

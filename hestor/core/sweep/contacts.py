@@ -11,9 +11,9 @@ from phonenumbers import PhoneNumberMatcher
 from rapidfuzz.distance import DamerauLevenshtein
 
 from hestor.core.facts.organisation import likely_country
+from hestor.core.reading.source import Element, Source, windows
 from hestor.core.sweep import phrases
 from hestor.core.sweep.names import is_quoted
-from hestor.core.sweep.source import Element, Source, windows
 from hestor.core.sweep.stray import Kind, Stray, mend_if
 from hestor.core.sweep.style import Style
 from hestor.core.text import urls

@@ -8,8 +8,8 @@ from functools import lru_cache
 import regex
 
 from hestor.core.imaging.colours import TEXT_CONTRAST, contrast, legible
+from hestor.core.reading.source import Element, Source
 from hestor.core.sweep.colour_rules import Colour, Declared, Rule, Sheet, colour_of, ground_of, inline, resolved
-from hestor.core.sweep.source import Element, Source
 from hestor.core.sweep.stray import Stray
 
 _LARGE_CONTRAST, _LARGE, _LARGE_BOLD = 3.0, 24.0, 18.66

@@ -5,11 +5,11 @@ from collections.abc import Iterable, Iterator, Sequence
 from functools import lru_cache
 
 from hestor.core.dates import forms, patterns
+from hestor.core.reading.source import Source
 from hestor.core.sweep import phrases
 from hestor.core.sweep.langs import is_tag
 from hestor.core.sweep.names import is_quoted
 from hestor.core.sweep.passages import primary_of
-from hestor.core.sweep.source import Source
 from hestor.core.sweep.stray import Stray, mend_if
 from hestor.core.sweep.style import Style
 from hestor.core.sweep.written_dates import Written, as_form, conforms, dates_in, without_weekday

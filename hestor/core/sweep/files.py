@@ -6,7 +6,7 @@ from functools import cached_property
 from hashlib import blake2b
 from typing import Literal
 
-from hestor.core.sweep.source import Source
+from hestor.core.reading.source import Source
 from hestor.core.text import urls
 
 Leads = Literal["outside", "found", "broken", "out"]

@@ -4,6 +4,7 @@ from collections.abc import Callable, Iterator, Mapping, Sequence
 from dataclasses import dataclass
 from datetime import date
 
+from hestor.core.reading.source import Source
 from hestor.core.sweep import (
     brand,
     colour_rules,
@@ -26,7 +27,6 @@ from hestor.core.sweep.files import Files
 from hestor.core.sweep.others import of_text
 from hestor.core.sweep.pages_read import OtherText, Page, Unread, read_all
 from hestor.core.sweep.propose import Usual, usual
-from hestor.core.sweep.source import Source
 from hestor.core.sweep.stray import Stray, numbered
 from hestor.core.sweep.style import Style
 from hestor.core.text import urls

@@ -8,9 +8,9 @@ import regex
 
 from hestor.core.hours.opening import OpeningHours
 from hestor.core.languages import WEEKDAYS
+from hestor.core.reading.source import BETWEEN, Block, Source
 from hestor.core.sweep import phrases
 from hestor.core.sweep.names import is_quoted
-from hestor.core.sweep.source import BETWEEN, Block, Source
 from hestor.core.sweep.stray import Stray, mend_if
 from hestor.core.sweep.written_hours import Span, WrittenHours, hours_in, may_say_hours
 

@@ -6,9 +6,9 @@ from functools import lru_cache
 import regex
 
 from hestor.core import languages
+from hestor.core.reading.source import BETWEEN, Source
 from hestor.core.sweep import passages
 from hestor.core.sweep.passages import primary_of
-from hestor.core.sweep.source import BETWEEN, Source
 from hestor.core.sweep.stray import Stray, mend_if
 from hestor.core.sweep.style import Style
 

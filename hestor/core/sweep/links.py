@@ -4,8 +4,8 @@ from collections.abc import Iterator, Mapping
 
 import regex
 
+from hestor.core.reading.source import Element, Source
 from hestor.core.sweep.files import Files
-from hestor.core.sweep.source import Element, Source
 from hestor.core.sweep.stray import Stray
 
 _NAMING = (

@@ -4,7 +4,7 @@ from collections.abc import Iterable
 from dataclasses import dataclass
 from html import escape
 
-from hestor.core.sweep.source import Source
+from hestor.core.reading.source import Source
 from hestor.core.sweep.stray import Stray
 
 

@@ -4,6 +4,7 @@ from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 from datetime import date
 
+from hestor.core.reading.source import Source
 from hestor.core.sweep import unset
 from hestor.core.sweep.files import Files
 from hestor.core.sweep.folder import Sweeper, own_hosts
@@ -11,7 +12,6 @@ from hestor.core.sweep.mend import mended
 from hestor.core.sweep.others import of_text
 from hestor.core.sweep.pages_read import OtherText, Page, read_all, read_one
 from hestor.core.sweep.propose import usual
-from hestor.core.sweep.source import Source
 from hestor.core.sweep.stray import Stray
 from hestor.core.sweep.style import Style
 

@@ -7,8 +7,8 @@ from itertools import pairwise
 import regex
 from rapidfuzz.distance import DamerauLevenshtein
 
+from hestor.core.reading.source import Block, Source, windows
 from hestor.core.sweep import phrases
-from hestor.core.sweep.source import Block, Source, windows
 from hestor.core.sweep.stray import Kind, Stray, mend_if
 from hestor.core.sweep.style import Style
 

@@ -5,9 +5,9 @@ from collections.abc import Iterator
 
 import regex
 
+from hestor.core.reading.source import Source
 from hestor.core.sweep import contacts, names
 from hestor.core.sweep.pages_read import OtherText
-from hestor.core.sweep.source import Source
 from hestor.core.sweep.stray import Stray
 from hestor.core.sweep.style import Style
 

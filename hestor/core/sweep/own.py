@@ -8,8 +8,9 @@ from hashlib import blake2b
 import regex
 
 from hestor.core.facts import shown_texts
-from hestor.core.sweep import contacts, dates, hours, langs, names, pictures, reader, starters, years
-from hestor.core.sweep.source import Source
+from hestor.core.reading import positions
+from hestor.core.reading.source import Source
+from hestor.core.sweep import contacts, dates, hours, langs, names, pictures, starters, years
 from hestor.core.sweep.stray import Kind, Stray
 from hestor.core.sweep.style import Style
 
@@ -103,7 +104,7 @@ _LANGUAGE = regex.compile(r' lang="[^"]*"')
 
 def of_page(html: str, page: OwnPage, house: OwnHouse) -> Iterator[OwnStray]:
     """What is amiss in the part of a page that is its own."""
-    source = reader.read(page.path, own_part(html))
+    source = positions.read(page.path, own_part(html))
     told: set[tuple[str, str, int]] = set()
     # A text's first words are its page's description, too: a spot is one stray wherever it is shown.
     for stray in sorted(_text_strays(source, house), key=lambda one: one.place != "text"):
@@ -133,7 +134,7 @@ def of_facts(facts: Mapping[str, str], language: str, house: OwnHouse) -> Iterat
         # What a fill-in says is another fact.
         plain = _FILL_IN.sub(lambda found: " " * len(found[0]), text)
         escaped = plain.replace("&", "&amp;").replace("<", "&lt;")
-        source = reader.read("/", f'<html lang="{language}"><body><p>{escaped}</p></body></html>')
+        source = positions.read("/", f'<html lang="{language}"><body><p>{escaped}</p></body></html>')
         for stray in _text_strays(source, house):
             found = _in_text(stray, source, text)
             if found is not None:
@@ -144,7 +145,7 @@ def past_years(footer: str, year: int) -> Iterator[OwnStray]:
     """Years gone by that are typed into the footer line, where a fill-in would turn by itself."""
     plain = _FILL_IN.sub(lambda found: "x" * len(found[0]), footer)
     escaped = plain.replace("&", "&amp;").replace("<", "&lt;")
-    source = reader.read("/", f"<html><body><footer><p>{escaped}</p></footer></body></html>")
+    source = positions.read("/", f"<html><body><footer><p>{escaped}</p></footer></body></html>")
     for stray in years.past_years(source, year):
         # The last one that says so: a span of years ends with what is past.
         at = footer.rfind(stray.says)

@@ -8,7 +8,7 @@ import regex
 
 from hestor.core.pages import titles
 from hestor.core.pages.empty_titles import says_nothing
-from hestor.core.sweep.source import Source
+from hestor.core.reading.source import Source
 from hestor.core.sweep.stray import Stray, mend_if
 from hestor.core.sweep.style import Style
 from hestor.core.text import lines, widths

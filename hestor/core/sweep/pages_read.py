@@ -5,10 +5,11 @@ from dataclasses import dataclass
 from functools import cached_property
 from typing import Literal
 
-from hestor.core.sweep import parts, reader
+from hestor.core.reading import positions
+from hestor.core.reading.source import Source
+from hestor.core.sweep import parts
 from hestor.core.sweep.encodings import Decoded, Undecodable, decode
 from hestor.core.sweep.files import HTML, Files
-from hestor.core.sweep.source import Source
 
 MOST_BYTES = 5_000_000
 _TEXTS = {".webmanifest": "manifest", ".ics": "calendar", ".vcf": "card", ".rss": "feed", ".atom": "feed"}
@@ -81,7 +82,7 @@ def read_one(path: str, raw: bytes) -> Read | None:
     if place:
         is_feed = place != "feed" or any(mark in decoded.text[:2000].lower() for mark in _FEED_MARKS)
         return OtherText(path, place, decoded) if is_feed else None
-    source = reader.read(path, decoded.text)
+    source = positions.read(path, decoded.text)
     if not source.elements:
         return Unread(path, "no_html")
     return Page(source, decoded)

@@ -2,24 +2,26 @@
 
 from collections.abc import Iterator, Mapping, Sequence
 
-from hestor.core.sweep.source import Source
+from hestor.core.reading import landmarks
+from hestor.core.reading.source import Source
 from hestor.core.sweep.stray import Stray
 
 PARTS = ("header", "menu", "footer")
 _MOST, _FEWEST_PAGES = 0.8, 4
 # Among so many last blocks a line of whose the page is makes a footer, whatever it is marked up as.
 _LAST = 12
-_ROLES = {"banner": "header", "navigation": "menu", "contentinfo": "footer"}
-_TAGS = {"header": "header", "nav": "menu", "footer": "footer"}
-_SECTIONS = frozenset(("main", "article", "aside", "section", "blockquote"))
 
 
 def parts_of(source: Source) -> frozenset[str]:
     """Which of the site-wide parts a page has (HTML-AAM: landmarks outside of sections)."""
     found = {block.place for block in source.blocks if block.place in PARTS}
     for element in source.elements:
-        part = _ROLES.get(element.get("role")) if "role" in element.attributes else _TAGS.get(element.tag)
-        if part and (part == "menu" or not source.is_within(element.parent, _SECTIONS)):
+        part = (
+            landmarks.ROLES.get(element.get("role"))
+            if "role" in element.attributes
+            else landmarks.TAGS.get(element.tag)
+        )
+        if part in PARTS and (part == "menu" or not source.is_within(element.parent, landmarks.SECTIONS)):
             found.add(part)
     if "footer" not in found and any("©" in source.words_of(block) for block in source.blocks[-_LAST:]):
         found.add("footer")

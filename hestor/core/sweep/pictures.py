@@ -4,7 +4,7 @@ from collections.abc import Iterator
 
 import regex
 
-from hestor.core.sweep.source import Element, Source
+from hestor.core.reading.source import Element, Source
 from hestor.core.sweep.stray import Stray
 
 _FILE_NAME = regex.compile(

@@ -6,12 +6,12 @@ from dataclasses import dataclass, field
 from typing import Any
 
 from hestor.core.imaging import colours
+from hestor.core.reading.source import Source
 from hestor.core.sweep import brand, contacts, dates, hours, parts
+from hestor.core.sweep.evidence import Evidence, evidence
 from hestor.core.sweep.files import Files
 from hestor.core.sweep.langs import is_tag
 from hestor.core.sweep.pages_read import Page
-from hestor.core.sweep.reading import Evidence, evidence
-from hestor.core.sweep.source import Source
 from hestor.core.sweep.style import Style
 from hestor.core.sweep.unset import home_of
 from hestor.core.text import lines

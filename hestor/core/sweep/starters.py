@@ -8,7 +8,7 @@ from itertools import islice
 import regex
 
 from hestor.core.pages.empty_titles import says_nothing
-from hestor.core.sweep.source import Source, windows
+from hestor.core.reading.source import Source, windows
 from hestor.core.sweep.stray import Stray
 
 _FILLER = r"""

@@ -2,7 +2,7 @@
 
 from collections.abc import Iterator, Sequence
 
-from hestor.core.sweep.source import Source
+from hestor.core.reading.source import Source
 from hestor.core.sweep.stray import Stray
 
 _HOMES = ("index.html", "index.htm", "index.xhtml", "")

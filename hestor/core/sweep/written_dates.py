@@ -11,8 +11,8 @@ import regex
 
 from hestor.core import languages
 from hestor.core.dates import parts, patterns
+from hestor.core.reading.source import windows
 from hestor.core.sweep.passages import primary_of
-from hestor.core.sweep.source import windows
 
 _BEFORE, _AFTER = r"(?<![\p{L}\p{N}/@_#=-]|\p{N}[.,:])", r"(?![\p{L}\p{N}/@_]|[-.,:]\p{N}|[-.]\p{L})"
 _GLUE = r"(?:[\s\u00a0]*[./,-]?[\s\u00a0]*(?:de(?:l| l['’])?|of|di|d['’]|den|ال)?[\s\u00a0]*)"

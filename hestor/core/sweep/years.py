@@ -4,7 +4,7 @@ from collections.abc import Iterator
 
 import regex
 
-from hestor.core.sweep.source import Block, Source
+from hestor.core.reading.source import Block, Source
 from hestor.core.sweep.stray import Stray, mend_if
 
 _YEAR = r"(?:19|20|١٩|٢٠|۱۹|۲۰)\p{Nd}{2}"

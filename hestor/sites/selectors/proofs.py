@@ -13,7 +13,7 @@ from hestor.core.facts.spec import Slot
 from hestor.core.places.all import DRAWN, FILE_PLACES, PAGE_PLACES
 from hestor.core.places.place import Place
 from hestor.core.places.proof import Proof, Sought
-from hestor.core.places.reading import PageReading
+from hestor.core.reading.page import PageReading
 from hestor.press import Renderer
 from hestor.sites.models import Edition, Site
 from hestor.sites.selectors.reach import files_of

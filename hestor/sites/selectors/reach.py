@@ -97,7 +97,7 @@ def read_state(site: Site, facts: Facts, found: Sequence[Group]) -> SiteReading:
         if page is None:
             raise LookupError(group.path)
         pages.append((group.count, reach.read_page(page)))
-    return SiteReading(tuple(pages), reach.read_files(files_of(renderer)))
+    return SiteReading(tuple(pages), reach.read_files(files_of(renderer), renderer.style))
 
 
 def sample_message(renderer: Renderer, kind: Kind) -> Message:

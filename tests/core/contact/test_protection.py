@@ -10,7 +10,7 @@ from hypothesis import strategies as st
 from selectolax.lexbor import LexborHTMLParser
 
 from hestor.core.contact import protection
-from hestor.core.places.reading import PageReading
+from hestor.core.reading.page import PageReading
 
 ADDRESS = "hello@quillmere-seeds.example"
 LIKE_ONE = re.compile(r"[\w.+-]+@[\w-]+(?:\.[\w-]+)+")

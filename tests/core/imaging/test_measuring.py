@@ -11,7 +11,7 @@ from PIL import Image, ImageDraw
 from hestor.core.errors import TokensRefused
 from hestor.core.facts.document import Facts
 from hestor.core.imaging import palettes, proposals, raster, share_card, tokens, typefaces
-from hestor.core.places.stylesheet import read_style
+from hestor.core.reading.stylesheet import read_style
 from hestor.press import letters, static_files
 from tests.support.pictures import master_of, noise, opened, wordmark
 

@@ -3,8 +3,8 @@
 import pytest
 
 from hestor.core.places import aloud, paper
-from hestor.core.places.reading import PageReading
-from hestor.core.places.stylesheet import read_style
+from hestor.core.reading.page import PageReading
+from hestor.core.reading.stylesheet import read_style
 
 TOP = """<!DOCTYPE html><html lang="en-GB"><title>Walks – The Club</title><body>
 <p hidden>Not read</p><div aria-hidden="true">Nor this</div><script>no()</script>

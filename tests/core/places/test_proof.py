@@ -3,8 +3,8 @@ import pytest
 from hestor.core.facts import document
 from hestor.core.facts.document import Facts
 from hestor.core.places import proof
-from hestor.core.places.file_readings import read_feed, read_manifest
-from hestor.core.places.reading import PageReading
+from hestor.core.reading.files import read_feed, read_manifest
+from hestor.core.reading.page import PageReading
 
 
 def spots(fact: str, words: str, text: str) -> list[str]:
@@ -45,7 +45,7 @@ def test_the_words_that_are_sought():
 def test_reading_back_a_page_takes_what_it_says_and_nothing_else():
     page = PageReading(
         b"<!doctype html><html lang=de dir=ltr><title> A\n &amp; B </title><meta name=description content='D \"x\"'>"
-        b"<header><span class=site-name>A <b>&amp;</b> B</span></header><footer><p class=footer-line>F</p></footer>"
+        b"<header><span>A <b>&amp;</b> B</span></header><footer><p>F</p></footer>"
     )
     assert (page.title, page.description, page.site_name, page.tagline) == ("A & B", 'D "x"', "A & B", "")
     assert (page.language, page.direction, page.footer, page.menu, page.structured) == ("de", "ltr", "F", (), {})

@@ -1,6 +1,6 @@
 """What a stylesheet sets for the whole page: its custom properties of ``:root`` (W3C CSS Variables, level 1)."""
 
-from collections.abc import Iterator, Mapping
+from collections.abc import Callable, Iterable, Iterator, Mapping
 from dataclasses import dataclass, field
 from functools import lru_cache
 from typing import Any
@@ -12,12 +12,16 @@ import tinycss2
 class StyleReading:
     """The custom properties of a stylesheet by name, without their hyphens, in light and in dark.
 
-    ``print_hides`` are the selectors of what it takes away on paper.
+    ``print_hides`` are the selectors of what it takes away on paper, ``clips`` of what it keeps for who listens,
+    ``light_plates`` and ``dark_plates`` of what it gives a ground of its own on light and on dark ones.
     """
 
     light: Mapping[str, str] = field(default_factory=dict)
     dark: Mapping[str, str] = field(default_factory=dict)
     print_hides: tuple[str, ...] = ()
+    clips: tuple[str, ...] = ()
+    light_plates: tuple[str, ...] = ()
+    dark_plates: tuple[str, ...] = ()
 
     @property
     def themes(self) -> dict[str, dict[str, str]]:
@@ -55,28 +59,46 @@ def _inner(rule: Any) -> Iterator[Any]:
     yield from tinycss2.parse_rule_list(rule.content, skip_comments=True, skip_whitespace=True)
 
 
-def _hides(rule: Any) -> bool:
-    if rule.type != "qualified-rule":
-        return False
-    declared = tinycss2.parse_declaration_list(rule.content, skip_comments=True, skip_whitespace=True)
-    return any(
-        one.type == "declaration" and one.name == "display" and tinycss2.serialize(one.value).strip() == "none"
-        for one in declared
-    )
+def _selectors(rules: Iterable[Any], declares: Callable[[str, str], bool]) -> Iterator[str]:
+    """The selectors of rules that declare something, told by a property's name and value."""
+    for rule in rules:
+        if rule.type != "qualified-rule":
+            continue
+        declared = tinycss2.parse_declaration_list(rule.content, skip_comments=True, skip_whitespace=True)
+        if any(one.type == "declaration" and declares(one.name, tinycss2.serialize(one.value)) for one in declared):
+            yield tinycss2.serialize(rule.prelude).strip()
+
+
+def _hides(name: str, value: str) -> bool:
+    return name == "display" and value.strip() == "none"
+
+
+def _clips(name: str, value: str) -> bool:
+    return name == "clip-path" and value.strip() in ("inset(50%)", "inset(100%)")
+
+
+def _grounds(name: str, value: str) -> bool:
+    return name in ("background", "background-color") and value.strip() not in ("none", "transparent")
 
 
 @lru_cache(maxsize=32)
 def read_style(body: bytes) -> StyleReading:
-    """Reads a stylesheet (UTF-8); but for custom properties of ``:root`` and what paper lacks, all is passed over."""
+    """Reads a stylesheet (UTF-8); what ``StyleReading`` has no word for is passed over."""
     light: dict[str, str] = {}
     dark: dict[str, str] = {}
     hides: list[str] = []
-    for rule in tinycss2.parse_stylesheet(body.decode(), skip_comments=True, skip_whitespace=True):
+    plates: dict[str, list[str]] = {"light": [], "dark": []}
+    rules = tinycss2.parse_stylesheet(body.decode(), skip_comments=True, skip_whitespace=True)
+    for rule in rules:
         if _is_root(rule):
             light |= _properties(rule)
         elif _asks(rule, "(prefers-color-scheme:dark)"):
             for inner in _inner(rule):
                 dark |= dict(_properties(inner)) if _is_root(inner) else {}
+            plates["dark"] += _selectors(_inner(rule), _grounds)
+        elif _asks(rule, "(prefers-color-scheme:light)"):
+            plates["light"] += _selectors(_inner(rule), _grounds)
         elif _asks(rule, "print"):
-            hides += [tinycss2.serialize(inner.prelude).strip() for inner in _inner(rule) if _hides(inner)]
-    return StyleReading(light, dark, tuple(hides))
+            hides += _selectors(_inner(rule), _hides)
+    clips = tuple(_selectors(rules, _clips))
+    return StyleReading(light, dark, tuple(hides), clips, tuple(plates["light"]), tuple(plates["dark"]))

@@ -11,7 +11,8 @@ from html.parser import HTMLParser
 
 import regex
 
-from hestor.core.sweep.source import BETWEEN, Block, Element, Piece, Source, attribute_of
+from hestor.core.reading import landmarks
+from hestor.core.reading.source import BETWEEN, Block, Element, Piece, Source, attribute_of
 
 VOID = frozenset("area base br col embed hr img input link meta param source track wbr".split())
 _INLINE = frozenset(
@@ -39,9 +40,7 @@ _METAS = {
     "twitter:title": "share", "og:site_name": "share", "og:image:alt": "share", "application-name": "short_name",
     "apple-mobile-web-app-title": "short_name", "author": "head", "copyright": "head", "keywords": "head",
 }  # fmt: skip
-_LANDMARKS = {"banner": "header", "contentinfo": "footer", "navigation": "menu", "main": "main"}
-_PLACES = {"header": "header", "footer": "footer", "nav": "menu", "title": "title"}
-_SECTIONS = frozenset("article aside main nav section blockquote figure details".split())
+_PLACES = {**landmarks.TAGS, "title": "title"}
 
 
 @dataclass(slots=True)
@@ -138,11 +137,11 @@ class _Reader(HTMLParser):
         role = values.get("role")
         if role is None and tag not in _PLACES:
             return place
-        if role in _LANDMARKS:
-            return "text" if role == "main" else _LANDMARKS[role]
+        if role in landmarks.ROLES:
+            return "text" if role == "main" else landmarks.ROLES[role]
         if tag == "nav" and place in ("header", "text"):
             return "menu"
-        if tag in ("header", "footer") and any(one.tag in _SECTIONS for one in self._stack):
+        if tag in ("header", "footer") and any(one.tag in landmarks.SECTIONS for one in self._stack):
             return place
         if tag == "title" and any(one.tag in ("svg", "math") for one in self._stack):
             return "label"

@@ -1,4 +1,4 @@
-from hestor.core.places.stylesheet import read_style
+from hestor.core.reading.stylesheet import read_style
 
 STYLE = b"""
 /* :root{--not:#111111} */

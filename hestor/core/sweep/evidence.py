@@ -1,14 +1,13 @@
 """What a page says of its site, wherever it stands: the evidence from which a house style is proposed."""
 
-import json
 from collections.abc import Iterator
 from dataclasses import dataclass
-from typing import Any
 
 import regex
 
+from hestor.core.reading.page import PageReading
+from hestor.core.reading.source import Source
 from hestor.core.sweep import contacts, hours
-from hestor.core.sweep.source import Source
 from hestor.core.sweep.written_dates import Written, dates_in
 from hestor.core.sweep.written_hours import WrittenHours
 from hestor.core.text.lines import folded
@@ -33,26 +32,11 @@ class Evidence:
     hours: tuple[WrittenHours, ...]
 
 
-def structured(source: Source) -> Iterator[dict[str, Any]]:
-    """The records of structured data in a page (JSON-LD 1.1); what is no JSON is passed over."""
-    for element in source.all("script"):
-        if element.get("type").lower() != "application/ld+json":
-            continue
-        try:
-            found = json.loads(source.text[element.end : element.closes])
-        except (ValueError, RecursionError):
-            continue
-        graph = found.get("@graph") if isinstance(found, dict) else found
-        for one in graph if isinstance(graph, list) else [found]:
-            if isinstance(one, dict):
-                yield one
-
-
 _OF_SITES = ("WebSite", "Organization", "LocalBusiness", "Library", "Store", "CafeOrCoffeeShop")
 
 
-def _structured_names(source: Source) -> Iterator[str]:
-    for record in structured(source):
+def _structured_names(page: PageReading) -> Iterator[str]:
+    for record in page.records():
         kinds = record.get("@type")
         listed = kinds if isinstance(kinds, list) else [kinds]
         name = record.get("name")
@@ -60,31 +44,30 @@ def _structured_names(source: Source) -> Iterator[str]:
             yield folded(name)
 
 
-def names_on(source: Source) -> Iterator[tuple[str, str]]:
+def names_on(page: PageReading, source: Source) -> Iterator[tuple[str, str]]:
     """What may be the site's name, and where it says so, each place once; no name is longer than a line."""
-    return ((where, said) for where, said in _names_on(source) if len(said) <= _LONGEST_NAME)
+    return ((where, said) for where, said in _names_on(page, source) if len(said) <= _LONGEST_NAME)
 
 
-def _names_on(source: Source) -> Iterator[tuple[str, str]]:
+def _names_on(page: PageReading, source: Source) -> Iterator[tuple[str, str]]:
     for name in ("og:site_name", "application-name"):
-        if said := source.meta(name):
+        if said := page.meta(name):
             yield name, said
-    for said in _structured_names(source):
+    for said in _structured_names(page):
         yield "structured", said
-    parts = [part.strip() for part in _APART.split(source.title) if part.strip()]
+    parts = [part.strip() for part in _APART.split(page.title) if part.strip()]
     if parts:
         for part in dict.fromkeys((parts[0], parts[-1])):
             yield "title", part
-    for block in source.blocks:
-        said = folded(source.words_of(block))
-        if block.place == "header" and 1 < len(said) <= 80:
+    described = _LOGO.sub(" ", page.logo.alt).strip() if page.logo else ""
+    for said in dict.fromkeys((page.site_name, described)):
+        if len(said) > 1:
             yield "header", said
-        elif block.place == "alt" and 1 < len(said) <= 80 and _is_header_picture(source, block.element):
-            yield "header", regex.sub(r"\s*\blogo\b\s*", " ", said, flags=regex.IGNORECASE).strip()
     for found in _OWNER.finditer(_footer(source)):
         yield "footer", folded(found["who"])
 
 
+_LOGO = regex.compile(r"\s*\blogo\b\s*", regex.IGNORECASE)
 _OWNER = regex.compile(
     r"(?:©|\(c\))\s*(?:\p{Nd}{4}(?:\s*[-–]\s*\p{Nd}{4})?)?\s*(?P<who>\p{L}[^\0.,|·•–—]{1,70}?)\s*(?:[.,|·•–—\0]|$)",
     regex.IGNORECASE,
@@ -95,12 +78,9 @@ def _footer(source: Source) -> str:
     return "\0".join(source.words_of(block) for block in source.blocks if block.place == "footer")
 
 
-def _is_header_picture(source: Source, number: int) -> bool:
-    return source.elements[number].tag == "img" and source.is_within(number, frozenset(("header", "nav")))
-
-
 def evidence(source: Source, tag: str, country: str) -> Evidence:
     """All of it; ``tag`` and ``country`` are how dates, hours and numbers are read."""
+    page = PageReading(source.text.encode(errors="replace"))
     found_dates = tuple(
         (source.flat[one.start : one.end], one, _is_marked(source, one))
         for one in dates_in(source.flat, (tag,))
@@ -109,11 +89,11 @@ def evidence(source: Source, tag: str, country: str) -> Evidence:
     emails = list(contacts.emails_on(source))
     numbers = list(contacts.phones_on(source, country))
     return Evidence(
-        tuple(names_on(source)),
-        source.root.get("lang") if source.root else "",
-        source.meta("description"),
-        source.meta("apple-mobile-web-app-title") or source.meta("application-name"),
-        source.meta("theme-color"),
+        tuple(names_on(page, source)),
+        page.language,
+        page.description,
+        page.short_name,
+        page.theme_colour,
         tuple(dict.fromkeys(_first(emails))),
         tuple(dict.fromkeys(_first(numbers))),
         found_dates,

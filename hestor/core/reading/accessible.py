@@ -10,6 +10,7 @@ from typing import NamedTuple
 
 from selectolax.lexbor import LexborNode
 
+from hestor.core.reading.landmarks import SECTIONS
 from hestor.core.text.lines import folded
 
 _UNREAD = (
@@ -18,8 +19,8 @@ _UNREAD = (
 )
 _LANDMARKS = {"nav": "navigation", "main": "main", "aside": "complementary"}
 _HEADINGS = frozenset({"h1", "h2", "h3", "h4", "h5", "h6"})
+_HEADING_ROLES = frozenset(f"heading{level}" for level in range(1, 7))
 _LISTS = frozenset({"ul", "ol"})
-_SECTIONS = frozenset({"article", "aside", "main", "nav", "section"})
 _MOST = 60
 
 
@@ -54,10 +55,16 @@ class _Walk:
 
     def __init__(self, body: LexborNode) -> None:
         self._body = body
+        self.found: list[Spoken] = []
         self._unread = {node.mem_id for node in body.css(_UNREAD)}
 
     def _name(self, node: LexborNode, a: Mapping[str, str | None]) -> str:
-        return _label(a, self._body) or folded("".join(_content(node, self._unread)))
+        if label := _label(a, self._body):
+            return label
+        only = node.first_child
+        if only is not None and only.tag == "-text" and only.next is None:
+            return folded(only.text())
+        return folded("".join(_content(node, self._unread)))
 
     def _entries(self, node: LexborNode) -> int:
         return sum(1 for child in node.iter() if child.tag == "li" and child.mem_id not in self._unread)
@@ -73,41 +80,46 @@ class _Walk:
             return Spoken(f"heading{tag[1]}", self._name(node, node.attributes))
         return None
 
-    def _opened(self, node: LexborNode, tag: str, inside: frozenset[str]) -> Iterator[Spoken]:
+    def _opened(self, node: LexborNode, tag: str, inside: frozenset[str]) -> Spoken | None:
         """What is said at the beginning of an element that is gone into."""
-        if tag == "header" and not inside & _SECTIONS:
-            yield Spoken("banner", _label(node.attributes, self._body))
-        elif tag in _LANDMARKS:
-            yield Spoken(_LANDMARKS[tag], _label(node.attributes, self._body))
-        elif tag in _LISTS:
-            yield Spoken("list", str(self._entries(node)))
+        if tag == "header" and not inside & SECTIONS:
+            return Spoken("banner", _label(node.attributes, self._body))
+        if tag in _LANDMARKS:
+            return Spoken(_LANDMARKS[tag], _label(node.attributes, self._body))
+        return Spoken("list", str(self._entries(node))) if tag in _LISTS else None
 
-    def through(self, node: LexborNode, inside: frozenset[str] = frozenset()) -> Iterator[Spoken]:
-        """Everything that is read of a node."""
+    def _is_over(self) -> bool:
+        return len(self.found) >= _MOST or self.found[-1].role in _HEADING_ROLES
+
+    def through(self, node: LexborNode, inside: frozenset[str] = frozenset()) -> bool:
+        """Finds everything that is read of a node; says whether that is enough."""
         for child in node.iter(include_text=True):
             tag = child.tag or ""
             if tag == "-text":
-                if text := folded(child.text()):
-                    yield Spoken("text", text)
+                said = "" if child.is_empty_text_node else folded(child.text())
+                stop = Spoken("text", said) if said else None
             elif child.mem_id in self._unread:
                 continue
             elif tag == "img":
                 alt = child.attributes.get("alt")
                 # An empty description is meant; none at all leaves the reader with "image".
-                if alt is None or folded(alt):
-                    yield Spoken("image", folded(alt))
-            elif (stop := self._stop(child, tag)) is not None:
-                yield stop
-            else:
-                yield from self._opened(child, tag, inside)
-                yield from self.through(child, inside | {tag})
+                stop = Spoken("image", folded(alt)) if alt is None or folded(alt) else None
+            elif (stop := self._stop(child, tag)) is None:
+                if opened := self._opened(child, tag, inside):
+                    self.found.append(opened)
+                if self.through(child, inside | {tag} if tag in SECTIONS else inside):
+                    return True
+            if stop:
+                self.found.append(stop)
+                if self._is_over():
+                    return True
+        return False
 
 
 def top_of(body: LexborNode | None) -> tuple[Spoken, ...]:
     """What is read out from the beginning of a page's body to its first heading."""
-    found: list[Spoken] = []
-    for one in _Walk(body).through(body) if body else ():
-        found.append(one)
-        if one.role.startswith("heading") or len(found) == _MOST:
-            break
-    return tuple(found)
+    if body is None:
+        return ()
+    walk = _Walk(body)
+    walk.through(body)
+    return tuple(walk.found[:_MOST])
