@@ -8,7 +8,7 @@ from hestor.api.schemas import ChangesOut, PreviewOut, ProblemOut
 from hestor.api.words import changes_out
 from hestor.core.roles import Action
 from hestor.sites.selectors import previews
-from hestor.sites.selectors.changes import changes_of
+from hestor.sites.selectors.changes import changes_of, page_shown
 
 router = Router(tags=["changes"])
 
@@ -23,9 +23,11 @@ def preview(request: HttpRequest, site: str) -> PreviewOut:
 def show(request: HttpRequest, site: str) -> ChangesOut:
     """What would change for visitors, in words, old and new, with reach; and a preview of the whole draft."""
     found = site_for(request, site, Action.VIEW)
+    changes = changes_of(found)
     return ChangesOut(
         revision=found.revision,
         live_number=found.live_number,
-        changes=changes_out(changes_of(found)),
+        changes=changes_out(changes),
+        shown_on=page_shown(found, changes),
         preview_url=previews.link(found, None),
     )

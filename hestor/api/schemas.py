@@ -264,11 +264,12 @@ class ChangeOut(Schema):
 
 
 class ChangesOut(Schema):
-    """The draft against the live edition."""
+    """The draft against the live edition. ``shown_on`` is the page on which changed facts are best looked at."""
 
     revision: int
     live_number: int
     changes: list[ChangeOut]
+    shown_on: str
     preview_url: str
 
 

@@ -87,3 +87,12 @@ def page_changes(gone: Iterable[PageState], come: Iterable[PageState]) -> tuple[
         elif before is not None and after is not None:
             found.append(Change("page_changed", after.path, before.title, after.title, 1))
     return tuple(found)
+
+
+def shown_on(menu: Iterable[str], changes: Iterable[Change]) -> str:
+    """The page on which changed facts are looked at: an inner one, as most pages are, that is live as it is.
+
+    ``menu`` are the addresses of the pages that the menu names, in its order; where none will do, it is the home page.
+    """
+    touched = {one.key for one in changes if one.kind != "fact"}
+    return next((path for path in menu if path != "/" and path not in touched), "/")

@@ -1,6 +1,6 @@
 import pytest
 
-from hestor.core.changes import Change, PageState, fact_change, page_changes
+from hestor.core.changes import Change, PageState, fact_change, page_changes, shown_on
 from hestor.core.facts.document import Facts
 from hestor.core.places.place import Place
 from hestor.core.places.reach import PlaceReach, Reach
@@ -43,3 +43,17 @@ def test_a_change_reads_back_from_what_is_kept():
 def test_a_change_that_version_0_2_kept_is_read(key, old, new, values):
     kept = {"kind": "fact", "key": key, "old": old, "new": new, "pages": 3, "feeds": 1, "manifests": 0}
     assert Change.parse(kept) == Change("fact", key, *values, 3, (PlaceReach(Place.FEED, 1),))
+
+
+@pytest.mark.parametrize(
+    ("menu", "touched", "path"),
+    [
+        (("/", "/a/", "/b/"), (), "/a/"),
+        (("/", "/a/", "/b/"), ("/a/",), "/b/"),
+        (("/", "/a/"), ("/a/",), "/"),
+        ((), (), "/"),
+    ],
+)
+def test_changed_facts_are_looked_at_on_an_inner_page_that_is_live_as_it_is(menu, touched, path):
+    made = [Change("fact", "name"), *(Change("page_changed", one) for one in touched)]
+    assert shown_on(menu, made) == path

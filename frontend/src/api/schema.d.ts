@@ -2532,7 +2532,7 @@ export interface components {
         };
         /**
          * ChangesOut
-         * @description The draft against the live edition.
+         * @description The draft against the live edition. ``shown_on`` is the page on which changed facts are best looked at.
          */
         ChangesOut: {
             /** Changes */
@@ -2543,6 +2543,8 @@ export interface components {
             preview_url: string;
             /** Revision */
             revision: number;
+            /** Shown On */
+            shown_on: string;
         };
         /**
          * CheckOut

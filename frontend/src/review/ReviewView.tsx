@@ -4,7 +4,6 @@ import { useTranslation } from "react-i18next";
 import { Link } from "react-router";
 import type { Change, Site } from "../api/client";
 import { useSelect, useSite } from "../draft/hooks";
-import { usePages } from "../pages";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { Button } from "../ui/Button";
 import { CheckBox } from "../ui/CheckBox";
@@ -79,13 +78,6 @@ function NotSaved() {
   );
 }
 
-/** The page on which changed facts are shown: an inner one, as most pages are, that visitors have now, too. */
-function useShownPath(site: string, changes: Changes): string {
-  const pages = usePages(site).data;
-  const touched = new Set(changes.changes.filter((one) => one.kind !== "fact").map((one) => one.key));
-  return pages?.find((page) => page.path !== "/" && page.in_menu && !touched.has(page.path))?.path ?? "/";
-}
-
 /** What a change is known by in a list. */
 const keyOf = ({ kind, key }: Change) => `${kind} ${key}`;
 
@@ -99,7 +91,6 @@ interface ReadyProps {
 function Ready({ site, changes, publish, timing }: ReadyProps) {
   const { t } = useTranslation();
   const first = changes.live_number === 0;
-  const path = useShownPath(site.slug, changes);
   const mayPublish = site.role !== "viewer";
   const [heldKeys, setHeld] = useState<ReadonlySet<string>>(new Set());
   const isHeld = (change: Change) => heldKeys.has(keyOf(change));
@@ -129,12 +120,12 @@ function Ready({ site, changes, publish, timing }: ReadyProps) {
       </div>
       {timing && <TimedNotice site={site.slug} timing={timing} mayChange={mayPublish} />}
       <NotSaved />
-      <ProofsProvider site={site.slug} path={path} at="" held={heldFacts}>
+      <ProofsProvider site={site.slug} path={changes.shown_on} at="" held={heldFacts}>
         <ChangeList
           changes={changes.changes}
           tense="before"
           aside={(change) =>
-            !isHeld(change) && <ChangeProofs change={change} site={site.slug} path={path} live={changes.live_number} />
+            !isHeld(change) && <ChangeProofs change={change} site={site.slug} path={changes.shown_on} live={changes.live_number} />
           }
           isQuiet={isHeld}
           below={(change) =>

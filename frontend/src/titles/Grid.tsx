@@ -61,7 +61,8 @@ export function Grid({ pages, readOnly }: { pages: readonly number[]; readOnly: 
   useEffect(() => {
     if (!moved.current || isEditing) return;
     virtual.scrollToIndex(row, { align: "auto" });
-    // A row that was far away is drawn first.
+    // At once, since the next key may be pressed before anything is drawn; a row that was far away is drawn first.
+    if (focusCell(box.current, { row, column })) return;
     const timer = requestAnimationFrame(() => focusCell(box.current, { row, column }));
     return () => cancelAnimationFrame(timer);
   }, [row, column, isEditing, virtual]);

@@ -8,10 +8,11 @@ import { WidthBar } from "./WidthBar";
 export const TEMPLATE =
   "grid lg:grid-cols-[minmax(9rem,1.2fr)_minmax(15rem,2.2fr)_minmax(10rem,1.5fr)_minmax(9rem,1.4fr)_minmax(12rem,2fr)_minmax(7rem,1fr)]";
 
-export function focusCell(box: HTMLElement | null, { row, column }: Spot) {
-  box
-    ?.querySelector<HTMLElement>(`[data-row="${String(row)}"][data-column="${String(column)}"]`)
-    ?.focus({ preventScroll: true });
+/** Gives a cell the focus; says whether it is drawn. */
+export function focusCell(box: HTMLElement | null, { row, column }: Spot): boolean {
+  const cell = box?.querySelector<HTMLElement>(`[data-row="${String(row)}"][data-column="${String(column)}"]`);
+  cell?.focus({ preventScroll: true });
+  return !!cell;
 }
 
 interface EditingProps {

@@ -1,3 +1,5 @@
+import { ChoiceLine } from "./ChoiceLine";
+
 interface Choice<V extends string | number> {
   value: V;
   name: string;
@@ -24,23 +26,19 @@ export function Choices<V extends string | number>({ field, choices, chosen, rea
       className="grid gap-2 outline-none"
     >
       {choices.map(({ value, name, does }) => (
-        <label
+        <ChoiceLine
           key={value}
-          className="flex cursor-pointer items-baseline gap-2.5 rounded-md border border-line px-3 py-2 has-checked:border-act has-checked:bg-act-soft has-focus-visible:outline-2 has-focus-visible:outline-act"
+          field={field}
+          looks="rounded-md border border-line px-3 py-2 has-checked:border-act"
+          isChosen={chosen === value}
+          readOnly={readOnly}
+          onChoose={() => onChoose(value)}
         >
-          <input
-            type="radio"
-            name={field}
-            disabled={readOnly}
-            className="size-4 flex-none translate-y-0.5 accent-act"
-            checked={chosen === value}
-            onChange={() => onChoose(value)}
-          />
           <span>
             <span className="block font-medium">{name}</span>
             <span className="block text-xs text-soft">{does}</span>
           </span>
-        </label>
+        </ChoiceLine>
       ))}
     </div>
   );

@@ -1,4 +1,5 @@
 import type { ReactNode } from "react";
+import { ChoiceLine } from "./ChoiceLine";
 
 interface Option {
   value: string;
@@ -25,21 +26,17 @@ export function ExampleChoices({ field, options, chosen, readOnly, onChoose }: P
       className="mb-1.5 grid max-h-44 overflow-y-auto rounded-md border border-line p-1"
     >
       {options.map(({ value, words, note }) => (
-        <label
+        <ChoiceLine
           key={value}
-          className="flex cursor-pointer items-baseline gap-2.5 rounded-sm px-2 py-1 has-checked:bg-act-soft has-focus-visible:outline-2 has-focus-visible:outline-act"
+          field={field}
+          looks="rounded-sm px-2 py-1"
+          isChosen={chosen === value}
+          readOnly={readOnly}
+          onChoose={() => onChoose(value)}
         >
-          <input
-            type="radio"
-            name={field}
-            disabled={readOnly}
-            className="size-4 flex-none translate-y-0.5 accent-act"
-            checked={chosen === value}
-            onChange={() => onChoose(value)}
-          />
           {words}
           {note && <span className="ms-auto text-[11px] text-soft">{note}</span>}
-        </label>
+        </ChoiceLine>
       ))}
     </div>
   );

@@ -1,10 +1,12 @@
 """The draft against the live edition."""
 
-from hestor.core.changes import Change, PageState, fact_change, page_changes
+from collections.abc import Iterable
+
+from hestor.core.changes import Change, PageState, fact_change, page_changes, shown_on
 from hestor.core.facts import document
 from hestor.sites.models import Edition, Revision, RevisionQuerySet, Site
 from hestor.sites.selectors.reach import ReachFinder
-from hestor.sites.selectors.states import live_edition
+from hestor.sites.selectors.states import draft_of, live_edition
 
 
 def states_of(revisions: RevisionQuerySet) -> list[PageState]:
@@ -27,6 +29,11 @@ def changes_of(site: Site) -> tuple[Change, ...]:
     gone = states_of(Revision.objects.leaving(site.pk))
     come = states_of(Revision.objects.coming(site.pk))
     return _fact_changes(site, live_edition(site)) + page_changes(gone, come)
+
+
+def page_shown(site: Site, changes: Iterable[Change]) -> str:
+    """The page of the draft on which changed facts are looked at."""
+    return shown_on((entry.path for entry in draft_of(site).menu()), changes)
 
 
 def count_changes(site: Site, live: Edition | None) -> tuple[tuple[str, ...], int]:
