@@ -12,12 +12,12 @@ from hestor.front import places
 
 
 @contextmanager
-def held(site_id: int) -> Iterator[None]:
-    """Holds the links of a site; whoever dies lets go. Raises OSError."""
+def held(site_id: int, wait: bool = True) -> Iterator[None]:
+    """Holds the links of a site; whoever dies lets go. Raises OSError, without ``wait`` also while another has them."""
     path = places.lock_file(site_id)
     path.parent.mkdir(parents=True, exist_ok=True)
     with path.open("wb") as lock:
-        fcntl.flock(lock, fcntl.LOCK_EX)
+        fcntl.flock(lock, fcntl.LOCK_EX if wait else fcntl.LOCK_EX | fcntl.LOCK_NB)
         yield
 
 
