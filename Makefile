@@ -9,10 +9,10 @@ STAMPS := build/stamps
 DESK := hestor/desk/dist/index.html
 DESK_SOURCES := $(shell find frontend/src frontend/index.html frontend/*.ts frontend/*.json frontend/*.js -type f 2>/dev/null)
 
-.PHONY: help demo run test test-data bench build check lint types unit browser front lighthouse screenshots lock clean towns
+.PHONY: help demo run test test-data bench build check lint types unit browser front lighthouse test-postgres screenshots lock clean towns
 
 help: ## says what can be made
-	@grep -hE '^[a-z]+:.*## ' $(MAKEFILE_LIST) | sed -E 's/:.*## /\t/' | expand -t 14
+	@grep -hE '^[a-z-]+:.*## ' $(MAKEFILE_LIST) | sed -E 's/:.*## /\t/' | expand -t 14
 
 demo: build ## installs all, loads the demo once, serves
 	@HESTOR_DEMO=1 scripts/serve demo
@@ -63,6 +63,9 @@ $(STAMPS)/nginx:
 # Lint, types and the front end's own tests run beside the others, which wait for browsers much of the time.
 test: build $(STAMPS)/python-dev $(STAMPS)/chromium $(STAMPS)/nginx $(STAMPS)/test-data ## linters, types, unit, API and browser tests
 	@scripts/together "$(MAKE) -s lint front" "$(VENV)/python -m pytest -q -n 2 --dist loadgroup"
+
+test-postgres: build $(STAMPS)/python-dev $(STAMPS)/chromium $(STAMPS)/nginx ## the same tests on PostgreSQL
+	@scripts/with-postgres bash -c '$(VENV)/python -m tests.support.template build/test-demo-postgres && $(VENV)/python -m pytest -q -n 2 --dist loadgroup $(ONLY)'
 
 test-data: $(STAMPS)/test-data
 $(STAMPS)/test-data: $(shell find hestor demo tests/support -type f -not -name '*.pyc' -not -path '*/dist/*' 2>/dev/null) $(STAMPS)/python-dev $(STAMPS)/towns

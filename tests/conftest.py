@@ -4,6 +4,7 @@ from pathlib import Path
 
 import pytest
 from django.core.management import call_command
+from django.db import connection, connections
 from django.test import Client, override_settings
 from hypothesis import settings
 from whitenoise.base import WhiteNoise
@@ -31,6 +32,15 @@ def nothing_kept():
     """Each test has a database of its own, so nothing rendered from another's may be kept."""
     serving.clear_caches()
     selectors.clear_caches()
+
+
+@pytest.fixture(scope="session", autouse=True)
+def connections_stay():
+    """At the end of a request a connection may be closed; of a test's transaction nothing would be left then."""
+    with pytest.MonkeyPatch.context() as patch:
+        if connection.vendor == "postgresql":
+            patch.setattr(type(connections["default"]), "close_if_unusable_or_obsolete", lambda _: None)
+        yield
 
 
 @pytest.fixture(scope="session", autouse=True)

@@ -11,3 +11,7 @@ class Damaged(Exception):
 
 class NotEmpty(Exception):
     """There is something already where a copy is to be brought back."""
+
+
+class OtherDatabase(Exception):
+    """A copy was made of another kind of database than the one here."""

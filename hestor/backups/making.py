@@ -1,7 +1,7 @@
 """Making a copy while the server runs.
 
-The database is copied through SQLite's own backup, which sees one moment of it whatever is written meanwhile; then the
-pictures that this very copy names. Pictures are never altered and go only long after they were deleted, so both belong
+The database is copied as it was at one moment, whatever is written meanwhile (``databases``); then the pictures that
+this very copy names. Pictures are never altered and go only long after they were deleted, so both belong
 to one moment. A copy has no name until it is whole and was opened and checked.
 """
 
@@ -10,57 +10,32 @@ import shutil
 import sqlite3
 import time
 from collections.abc import Mapping
-from contextlib import closing
 from datetime import datetime
 from pathlib import Path
+from typing import IO
 
 from django.conf import settings
+from django.db import DatabaseError
 
+from hestor.backups import databases
 from hestor.backups import folder as copies
 from hestor.backups.errors import CopyFailed
-from hestor.backups.manifest import DATABASE, FileState, Manifest, state_of
+from hestor.backups.manifest import FileState, Manifest, state_of
 from hestor.core.retention import kept
 from hestor.pictures import store
-from hestor.pictures.models import Content
-from hestor.sites.models import Site
 
-_SITES = f"SELECT count(*) FROM {Site._meta.db_table}"  # noqa: S608
-_KEYS = f"SELECT DISTINCT key FROM {Content._meta.db_table} ORDER BY key"  # noqa: S608
 _SECRET = "secret-key"  # noqa: S105 the name of a file
 _TRIES = 3
 # What is without a name for so long was left by a loss of power.
 _LEFT_SECONDS = 24 * 3600
 
 
-def _snapshot(source: Path, target: Path) -> None:
-    with (
-        closing(sqlite3.connect(f"file:{source}?mode=ro", uri=True)) as kept_now,
-        closing(sqlite3.connect(target)) as new,
-    ):
-        kept_now.backup(new)
-        # One file, that can be taken elsewhere.
-        new.execute("PRAGMA journal_mode=DELETE")
-
-
-def _checked(database: Path) -> tuple[int, list[str]]:
-    """How many sites a copied database has, and the keys of its pictures. Raises CopyFailed if it is not sound."""
-    with closing(sqlite3.connect(f"file:{database}?mode=ro", uri=True)) as opened:
-        said = opened.execute("PRAGMA integrity_check").fetchone()[0]
-        if said != "ok" or opened.execute("PRAGMA foreign_key_check").fetchone():
-            raise CopyFailed(f"The copied database is not sound: {said}.")
-        try:
-            return opened.execute(_SITES).fetchone()[0], [key for (key,) in opened.execute(_KEYS)]
-        except sqlite3.OperationalError:
-            # One of an old version, before its upgrade, has other tables: all pictures are taken.
-            return 0, [path.name for path in store.masters()]
-
-
-def _copy(source: Path, target: Path) -> None:
+def _copy(source: IO[bytes], target: Path) -> None:
     """Copies a file so that it is whole or not there, also after a loss of power."""
     target.parent.mkdir(parents=True, exist_ok=True)
     draft = target.with_name(f".{target.name}.part")
     try:
-        with source.open("rb") as old, draft.open("wb") as new:
+        with source as old, draft.open("wb") as new:
             shutil.copyfileobj(old, new, 1 << 20)
             new.flush()
             os.fsync(new.fileno())
@@ -78,7 +53,7 @@ def _copy_pictures(keys: list[str], known: Mapping[str, FileState], is_last_try:
             # Lost before: no reason to copy nothing at all any more.
             continue
         if not target.exists() or (key in known and target.stat().st_size != known[key].bytes):
-            _copy(store.master_path(key), target)
+            _copy(store.open_master(key), target)
             states[key] = state_of(target)
         else:
             states[key] = known.get(key) or state_of(target)
@@ -87,14 +62,13 @@ def _copy_pictures(keys: list[str], known: Mapping[str, FileState], is_last_try:
 
 def _fill(draft: Path, now: datetime, reason: str, known: Mapping[str, FileState], is_last_try: bool) -> Manifest:
     data = Path(settings.DATA)
-    database = draft / DATABASE
+    database = draft / databases.file_name()
     database.unlink(missing_ok=True)
-    _snapshot(data / DATABASE, database)
-    sites, keys = _checked(database)
+    sites, keys = databases.snapshot(database)
     pictures = _copy_pictures(keys, known, is_last_try)
-    files = {DATABASE: state_of(database)}
+    files = {database.name: state_of(database)}
     if (data / _SECRET).exists():
-        _copy(data / _SECRET, draft / _SECRET)
+        _copy((data / _SECRET).open("rb"), draft / _SECRET)
         files[_SECRET] = state_of(draft / _SECRET)
     made = Manifest(now, reason, settings.VERSION, sites, files, pictures)
     made.write(draft)
@@ -119,7 +93,7 @@ def make(now: datetime, reason: str) -> Manifest:
                 if not left:
                     raise
         draft.rename(copies.folder() / name)
-    except (OSError, sqlite3.Error) as error:
+    except (OSError, DatabaseError, sqlite3.Error) as error:
         raise CopyFailed(f"No copy could be made: {error}.") from error
     finally:
         shutil.rmtree(draft, ignore_errors=True)

@@ -7,7 +7,6 @@ from datetime import datetime
 from pathlib import Path
 
 MANIFEST = "copy.json"
-DATABASE = "hestor.sqlite3"
 _CHUNK = 1 << 20
 
 

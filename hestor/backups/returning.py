@@ -3,10 +3,12 @@
 import shutil
 from pathlib import Path
 
+from hestor.backups import databases
 from hestor.backups import folder as copies
-from hestor.backups.errors import Damaged, NotEmpty
+from hestor.backups.errors import Damaged
 from hestor.backups.folder import Copy
-from hestor.backups.manifest import DATABASE, FileState, state_of
+from hestor.backups.manifest import FileState, state_of
+from hestor.pictures import store
 
 _DRAFT = ".restoring"
 
@@ -28,13 +30,12 @@ def faults(copy: Copy) -> tuple[list[str], list[str]]:
 def restore(copy: Copy, data: Path, even_damaged: bool = False) -> list[str]:
     """Puts a copy in place as ``data``; gives the pictures that could not be.
 
-    Raises NotEmpty if there is a database already, and Damaged if the copy is not whole; with ``even_damaged`` only if
-    its database is not. The database comes last, by renaming, so that a restore that was broken off can begin again.
+    Raises NotEmpty if there is a database already, OtherDatabase for a copy of the other kind, Damaged if the copy is
+    not whole (with ``even_damaged`` only if its database is not), and CopyFailed if the database takes nothing. It
+    comes last, and whole or not at all, so that a restore that was broken off can begin again.
     """
-    if (data / DATABASE).exists():
-        raise NotEmpty(
-            f"{data} holds a database already. Choose an empty folder as DATA, or move {data / DATABASE} away first."
-        )
+    databases.check_kind(list(copy.manifest.files))
+    databases.check_empty(data)
     own, pictures = faults(copy)
     if own or (pictures and not even_damaged):
         missing = ", ".join([*own, *([f"{len(pictures)} pictures"] if pictures else [])])
@@ -44,12 +45,12 @@ def restore(copy: Copy, data: Path, even_damaged: bool = False) -> list[str]:
     draft.mkdir(parents=True)
     for key in copy.manifest.pictures:
         if key not in pictures:
-            target = data / "pictures" / key[:2] / key
-            target.parent.mkdir(parents=True, exist_ok=True)
-            shutil.copyfile(copies.picture(key), draft / key)
-            (draft / key).replace(target)
-    for name in sorted(copy.manifest.files, key=lambda name: name == DATABASE):
-        shutil.copyfile(copy.path / name, draft / name)
-        (draft / name).replace(data / name)
+            store.replace_master(key, copies.picture(key).read_bytes())
+    database = databases.file_name()
+    for name in copy.manifest.files:
+        if name != database:
+            shutil.copyfile(copy.path / name, draft / name)
+            (draft / name).replace(data / name)
+    databases.put_back(copy.path / database, draft, data)
     draft.rmdir()
     return pictures

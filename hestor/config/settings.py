@@ -5,7 +5,7 @@ import secrets
 from datetime import datetime
 from pathlib import Path
 
-from hestor.config import smtp
+from hestor.config import database, smtp
 from hestor.version import VERSION as VERSION
 
 ROOT = Path(__file__).resolve().parents[2]
@@ -13,6 +13,8 @@ DATA = Path(os.environ.get("DATA") or ROOT / "data").resolve()
 # What is kept is for the eyes of whoever runs the server alone, also where an older version left it open.
 os.umask(0o077)
 DATA.mkdir(parents=True, exist_ok=True)
+# Pictures and what is generated from them: with more than one application host, a folder that all of them share.
+FILES = Path(os.environ["HESTOR_FILES"]).resolve() if os.environ.get("HESTOR_FILES") else None
 # Copies belong on another disk than what they are copies of; without one said, they stand beside it.
 BACKUPS = Path(os.environ.get("HESTOR_BACKUPS") or DATA / "backups").resolve()
 PORT = os.environ.get("PORT", "8000")
@@ -81,20 +83,10 @@ ROOT_URLCONF = "hestor.config.urls"
 WSGI_APPLICATION = "hestor.config.wsgi.application"
 TEMPLATES: list[dict[str, object]] = []
 
-_SQLITE = {
-    "ENGINE": "django.db.backends.sqlite3",
-    "OPTIONS": {
-        "timeout": 20,
-        "transaction_mode": "IMMEDIATE",
-        # FULL syncs every commit, so that what was kept survives a loss of power, not only of the process.
-        "init_command": "PRAGMA journal_mode=WAL; PRAGMA synchronous=FULL; PRAGMA cache_size=-32000;",
-    },
-    "CONN_MAX_AGE": None,
-}
 DATABASES = {
-    "default": {**_SQLITE, "NAME": DATA / "hestor.sqlite3"},
+    "default": database.of(os.environ.get("HESTOR_DATABASE", ""), DATA),
     # Towns are reference data, built once from a package and never written by the application.
-    "towns": {**_SQLITE, "NAME": ROOT / "build" / "towns.sqlite3"},
+    "towns": {**database.SQLITE, "NAME": ROOT / "build" / "towns.sqlite3"},
 }
 DATABASE_ROUTERS = ["hestor.towns.router.TownsRouter"]
 DEFAULT_AUTO_FIELD = "django.db.models.BigAutoField"
@@ -167,6 +159,12 @@ DATA_UPLOAD_MAX_MEMORY_SIZE = 24_000_000
 DATA_UPLOAD_MAX_NUMBER_FILES = 6_000
 DATA_UPLOAD_MAX_NUMBER_FIELDS = 6_000
 
+STORAGES = {
+    "default": {"BACKEND": "django.core.files.storage.FileSystemStorage"},
+    "staticfiles": {"BACKEND": "django.contrib.staticfiles.storage.StaticFilesStorage"},
+    "masters": {"BACKEND": "hestor.pictures.whole_files.WholeFiles", "OPTIONS": {"folder": "pictures"}},
+    "generated": {"BACKEND": "hestor.pictures.whole_files.WholeFiles", "OPTIONS": {"folder": "generated"}},
+}
 # What is done later, or by itself (hestor.jobs): rows in the database.
 TASKS = {"default": {"BACKEND": "django_tasks_db.DatabaseBackend", "QUEUES": ["default", "slow"]}}
 

@@ -33,7 +33,7 @@ class Web:
     sites: str
     domains: Sequence[str]
     front: str
-    upstream: str
+    hosts: Sequence[str]
     https: bool
     certificates: str
     headers: Mapping[str, str]

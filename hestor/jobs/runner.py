@@ -1,21 +1,20 @@
-"""Takes up jobs while the server runs: in one of its processes, whichever holds the lock, a thread for each queue."""
+"""Takes up jobs while the server runs: in one of its processes, whichever has the turn, a thread for each queue."""
 
-import fcntl
 import logging
 import socket
 import threading
 import time
-from pathlib import Path
 
-from django.conf import settings
 from django.db import DatabaseError, close_old_connections, connection
 from django_tasks_db.management.commands.db_worker import Worker
 from django_tasks_db.models import DBTaskResult
 
+from hestor import turns
 from hestor.jobs import recurring, sending, tasks
 
 _LOG = logging.getLogger("hestor.jobs")
 _TICK = 1.0
+_UNTIL_ASKED_AGAIN = 5.0
 _PROMPT = "default"
 _QUEUES = (_PROMPT, tasks.SLOW)
 
@@ -46,28 +45,12 @@ def run_ready(queue: str) -> None:
 
 
 def take_up_again() -> None:
-    """What was at work when its process was killed is done once more."""
-    # Of other machines' jobs nothing is known but that none takes this long.
-    for one in DBTaskResult.objects.running():
-        if one.worker_ids and one.worker_ids[-1] == _name():
-            DBTaskResult.objects.filter(pk=one.pk, status="RUNNING").update(status="READY", started_at=None)
+    """What was at work when its process was killed is done once more; whoever has the turn is the only one at work."""
+    DBTaskResult.objects.running().update(status="READY", started_at=None)
 
 
-def _wait_for_turn() -> object:
-    """Waits until no other process of this machine runs jobs; the file that is given holds the turn."""
-    path = Path(settings.DATA) / "jobs.lock"
-    while True:
-        held = path.open("w")
-        try:
-            fcntl.flock(held, fcntl.LOCK_EX | fcntl.LOCK_NB)
-            return held
-        except OSError:
-            held.close()
-            time.sleep(5)
-
-
-def _forever(queue: str) -> None:
-    while True:
+def _forever(queue: str, lasts: turns.Lasts) -> None:
+    while lasts():
         try:
             if queue == _PROMPT:
                 recurring.ensure()
@@ -82,24 +65,36 @@ def _forever(queue: str) -> None:
         time.sleep(_TICK)
 
 
-def _begin() -> None:
-    held = _wait_for_turn()
+def _at_turn(lasts: turns.Lasts) -> None:
     try:
         take_up_again()
     except DatabaseError:
         _LOG.exception("jobs that were broken off stay so until the next start")
     finally:
         connection.close()
-    sending.start()
-    threads = [threading.Thread(target=_forever, args=(queue,), name=f"jobs {queue}", daemon=True) for queue in _QUEUES]
+    threads = [
+        threading.Thread(target=_forever, args=(queue, lasts), name=f"jobs {queue}", daemon=True) for queue in _QUEUES
+    ]
     for thread in threads:
         thread.start()
-    # The lock lasts as long as somebody holds the file.
     for thread in threads:
         thread.join()
-    del held
+
+
+def _run() -> None:
+    sending.start()
+    while True:
+        try:
+            with turns.taken("jobs") as lasts:
+                if lasts:
+                    _at_turn(lasts)
+        except (OSError, DatabaseError):
+            _LOG.exception("jobs wait until they can be taken up")
+        finally:
+            connection.close()
+        time.sleep(_UNTIL_ASKED_AGAIN)
 
 
 def start() -> None:
     """Begins, in the background."""
-    threading.Thread(target=_begin, name="jobs", daemon=True).start()
+    threading.Thread(target=_run, name="jobs", daemon=True).start()

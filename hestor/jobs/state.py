@@ -2,7 +2,6 @@
 
 import os
 import platform
-import sqlite3
 from dataclasses import dataclass
 from datetime import datetime, timedelta
 from pathlib import Path
@@ -12,7 +11,7 @@ from django.conf import settings
 from django.db import DatabaseError, connection
 from django.db.models import Count
 from django.utils import timezone
-from django_tasks_db.models import DBTaskResult
+from django_tasks_db.models import DBTaskResult, get_date_max
 
 from hestor.backups import folder as copies
 from hestor.jobs.findings import Disk, disk
@@ -38,7 +37,7 @@ def versions() -> dict[str, str]:
         "Hestor": settings.VERSION,
         "Python": platform.python_version(),
         "Django": django.get_version(),
-        "SQLite": sqlite3.sqlite_version,
+        connection.display_name: ".".join(map(str, connection.get_database_version())),
     }
 
 
@@ -87,11 +86,18 @@ def _reason(row: DBTaskResult) -> str:
     return lines[-1].partition(": ")[2] or lines[-1] if lines else ""
 
 
+def _when(row: DBTaskResult) -> datetime | None:
+    """When a job ended, else when it is due; one that is due at once has no moment of its own but that it was asked."""
+    due: datetime | None = row.enqueued_at if row.run_after == get_date_max() else row.run_after
+    began: datetime | None = row.finished_at or row.started_at
+    return began or due
+
+
 def jobs() -> list[Job]:
     """What waits and runs, then what was done or failed last."""
     waiting = DBTaskResult.objects.filter(status__in=("RUNNING", "READY")).order_by("run_after")[:_MOST]
     ended = DBTaskResult.objects.finished().order_by("-finished_at")[:_MOST]
     return [
-        Job(row.task_path.rpartition(".")[2], row.status.lower(), row.finished_at or row.run_after, _reason(row))
+        Job(row.task_path.rpartition(".")[2], row.status.lower(), _when(row), _reason(row))
         for row in (*waiting, *ended)
     ]

@@ -10,11 +10,14 @@ from pathlib import Path
 import pytest
 
 from hestor.backups import folder, making, returning
+from hestor.backups.databases import SQLITE as DATABASE
 from hestor.backups.errors import CopyFailed, Damaged, NotEmpty
-from hestor.backups.manifest import DATABASE, MANIFEST
+from hestor.backups.manifest import MANIFEST
+from tests.support.databases import sqlite_only
 from tests.support.server import Caller, Server, copy_data, manage
 from tests.support.template import DEMO
 
+pytestmark = sqlite_only
 NOW = datetime(2026, 11, 26, 3, 15, tzinfo=UTC)
 
 
@@ -83,6 +86,15 @@ def test_a_damaged_copy_fails_loudly_and_restores_nothing(data, tmp_path, harm):
     assert not empty.exists()
 
 
+def test_a_picture_that_was_harmed_where_it_stood_is_whole_again(data):
+    made, pictures = making.make(NOW, "daily"), _pictures(data)
+    harmed = data / "pictures" / next(iter(made.pictures))[:2] / next(iter(made.pictures))
+    harmed.write_bytes(b"harmed")
+    (data / DATABASE).unlink()
+    assert returning.restore(folder.listed()[0], data) == []
+    assert {key: _pictures(data)[key] for key in made.pictures} == {key: pictures[key] for key in made.pictures}
+
+
 def test_a_picture_that_was_harmed_is_named_and_the_rest_comes_back_if_asked(data, tmp_path):
     made = making.make(NOW, "daily")
     lost = next(iter(made.pictures))
@@ -105,7 +117,7 @@ def test_a_full_disk_leaves_the_copies_that_there_were(data, settings, monkeypat
         raise OSError(errno.ENOSPC, "No space left on device")
 
     monkeypatch.setattr(making.os, "fsync", full)
-    monkeypatch.setattr(making, "_checked", lambda database: (3, ["ff00"]))
+    monkeypatch.setattr(making.databases, "_checked", lambda database: (3, ["ff00"]))
     (data / "pictures" / "ff").mkdir(exist_ok=True)
     (data / "pictures" / "ff" / "ff00").write_bytes(b"new")
     with pytest.raises(CopyFailed, match="No space left"):

@@ -9,10 +9,12 @@ from pathlib import Path
 import pytest
 
 from hestor.backups import folder, making, returning
-from hestor.backups.manifest import DATABASE
+from hestor.backups.databases import SQLITE as DATABASE
 from tests.backups.test_copies import NOW, _pictures, _rows, data  # noqa: F401 a fixture
+from tests.support.databases import sqlite_only
 from tests.support.kills import killed
 
+pytestmark = sqlite_only
 MOMENTS = (0.0, 0.002, 0.005, 0.01, 0.02, 0.04, 0.08, 0.16)
 
 

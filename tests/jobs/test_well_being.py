@@ -2,11 +2,12 @@
 
 import io
 from datetime import timedelta
-from pathlib import Path
 
 import pytest
 from django.core.management import call_command
+from django.db import connection
 from django.test import Client
+from django.utils import timezone
 from django_tasks_db.models import DBTaskResult
 
 from hestor import clock, wording
@@ -14,6 +15,7 @@ from hestor.accounts.models import Account
 from hestor.backups import making
 from hestor.jobs import findings, runner, tasks
 from hestor.jobs.findings import Disk
+from tests.support.databases import ON_POSTGRESQL
 from tests.support.server import copy_data
 from tests.support.template import DEMO
 
@@ -52,7 +54,7 @@ def test_an_installation_at_which_nothing_is_amiss(installed):
 @pytest.mark.parametrize(
     ("change", "code"),
     [
-        (lambda s: Path(s.DATA / "hestor.sqlite3").chmod(0o644), "open_to_others"),
+        (lambda s: s.DATA.chmod(0o755), "open_to_others"),
         (lambda s: setattr(s, "HTTPS", False), "no_https"),
         (lambda s: setattr(s, "DESK_HOST", "localhost"), "only_here"),
         (lambda s: setattr(s, "DESK_HOST", "sites.example"), "one_host"),
@@ -98,8 +100,8 @@ def test_by_command_the_exit_code_says_whether_anything_is_wrong(installed):
 def test_the_page_is_for_whoever_set_the_installation_up(installed, keeper, person, site):
     installed.DESK_HOST = "localhost"
     said = keeper.get("/api/well-being").json()
-    assert {one["name"] for one in said["versions"]} == {"Hestor", "Python", "Django", "SQLite"}
-    assert [copy["sites"] for copy in said["copies"]] == [3]
+    assert {one["name"] for one in said["versions"]} == {"Hestor", "Python", "Django", connection.display_name}
+    assert [copy["sites"] for copy in said["copies"]] == [0 if ON_POSTGRESQL else 3]
     assert keeper.get("/api/session").json()["account"]["keeps_installation"]
     other = person(None)
     assert other.get("/api/well-being").status_code == 403
@@ -110,7 +112,9 @@ def test_the_page_is_for_whoever_set_the_installation_up(installed, keeper, pers
 def test_a_copy_is_asked_for_and_what_fails_is_told(installed, keeper, site, monkeypatch):
     installed.DESK_HOST = "localhost"
     assert keeper.post("/api/well-being/copies").status_code == 202
-    assert keeper.get("/api/well-being").json()["queues"]["jobs_waiting"] == 1
+    said = keeper.get("/api/well-being").json()
+    assert said["queues"]["jobs_waiting"] == 1
+    assert said["jobs"][0]["at"][:4] == f"{timezone.now():%Y}"
 
     def full(now, reason):
         raise making.CopyFailed("No copy could be made: no space left.")

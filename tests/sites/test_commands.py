@@ -6,6 +6,7 @@ from django.core.management import CommandError, call_command
 from hestor.accounts.models import Account
 from hestor.sites.models import Edition, Revision, Site
 from hestor.sites.services.creation import make_site
+from tests.support.databases import ON_POSTGRESQL
 from tests.support.server import Server, make_data
 
 
@@ -59,7 +60,8 @@ def test_what_is_kept_is_its_owners_alone(tmp_path):
     data = make_data(tmp_path / "data", demo=False)
     (data / "pictures").mkdir(mode=0o755)
     data.chmod(0o755)
-    (data / "hestor.sqlite3").chmod(0o644)
+    if not ON_POSTGRESQL:
+        (data / "hestor.sqlite3").chmod(0o644)
     with Server(data, demo=False) as server:
         assert server.get("localhost", "/api/session")[0] == 200
         modes = {path.relative_to(data): path.stat().st_mode & 0o077 for path in (data, *data.rglob("*"))}

@@ -8,7 +8,7 @@ from contextlib import suppress
 
 import pytest
 
-from hestor.core.places.reading import PageReading
+from hestor.core.reading.page import PageReading
 from tests.support.server import Caller, Server, copy_data
 from tests.support.template import DEMO
 

@@ -1,5 +1,6 @@
 """Pictures in use: what follows a replacement, what a deletion leaves, what is kept for how long."""
 
+import os
 import shutil
 import time
 from datetime import timedelta
@@ -227,6 +228,18 @@ def test_what_was_generated_is_stored_once_chosen_and_deleted_in_the_end(site, l
     assert len(list(folder.iterdir())) == 1
     store.drop_generated_before(site.pk, time.time() + 60)
     assert list(folder.iterdir()) == []
+
+
+def test_what_a_crash_left_half_written_goes_after_a_day(site, logo, data):
+    draft = data / "pictures" / ".drafts" / "0a1b"
+    draft.write_bytes(b"half")
+    os.utime(draft, (NOW.timestamp(), NOW.timestamp()))
+    clean(NOW + timedelta(hours=1))
+    assert draft.exists()
+    assert set(store.masters()) == {logo.key}
+    clean(NOW + timedelta(days=2))
+    assert not draft.exists()
+    assert selectors.master(site.pk, logo.key).body
 
 
 def test_an_icon_is_cut_as_a_square(site):

@@ -10,6 +10,8 @@ from pathlib import Path
 
 import pytest
 
+from tests.support.databases import sqlite_only
+
 TOP = Path(__file__).parents[2]
 OLD = TOP / "tests" / "data" / "hestor-0.2.0.sql.gz"
 # What a server would say of it, asked in a process of its own, as tests have a database of theirs.
@@ -38,6 +40,9 @@ print(json.dumps({
     "texts": Text.objects.count(),
 }))
 """
+
+
+pytestmark = sqlite_only
 
 
 @pytest.fixture(scope="module")

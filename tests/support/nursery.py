@@ -21,6 +21,7 @@ import django
 from asgiref.local import Local
 from django.conf import empty, settings
 
+from tests.support.server import copy_data
 from tests.support.template import DEMO
 
 _SERVER = ["gunicorn.app.wsgiapp", "hestor.config.worker", "hestor.config.urls", "whitenoise.middleware"]
@@ -142,7 +143,7 @@ def main() -> None:
     if has_demo:
         # Pictures that are cached are read from here as long as there are servers.
         # Before the settings are read: the key that cookies are signed with is among the data.
-        shutil.copytree(DEMO, os.environ["DATA"], dirs_exist_ok=True)
+        copy_data(DEMO, Path(os.environ["DATA"]))
     _warm()
     if has_demo:
         _visit_the_demo()

@@ -19,6 +19,8 @@ from urllib.error import HTTPError
 from urllib.parse import urlencode
 from urllib.request import HTTPRedirectHandler, Request, build_opener, urlopen
 
+from tests.support import databases
+
 TOP = Path(__file__).parents[2]
 OWNER = "owner@quillmere.example"
 PASSWORD = "demo-seedling-42"
@@ -36,6 +38,7 @@ def environment(data: Path, port: int = 8000, demo: bool = True, workers: int = 
     own |= {"HESTOR_NOW": "2026-11-25T12:00:00+00:00"}
     # As scripts/serve sets them.
     own |= {"MALLOC_ARENA_MAX": "2", "MALLOC_TRIM_THRESHOLD_": "131072"}
+    own |= databases.environment(data)
     return {**os.environ, **own, "HESTOR_DEMO": "1" if demo else "0", "HESTOR_WORKERS": str(workers)}
 
 
@@ -51,6 +54,7 @@ def manage(data: Path, *command: str, demo: bool = True) -> None:
 
 def make_data(folder: Path, demo: bool = True) -> Path:
     folder.mkdir(parents=True, exist_ok=True)
+    databases.make(folder)
     manage(folder, "migrate", "--verbosity", "0")
     if demo:
         manage(folder, "load_demo")
@@ -58,7 +62,9 @@ def make_data(folder: Path, demo: bool = True) -> Path:
 
 
 def copy_data(template: Path, folder: Path) -> Path:
-    return Path(shutil.copytree(template, folder))
+    shutil.copytree(template, folder, dirs_exist_ok=True)
+    databases.copy(template, folder)
+    return folder
 
 
 class _Stay(HTTPRedirectHandler):
@@ -110,6 +116,7 @@ class Server:
     group: int | None = None
     workers: int = 1
     more: dict[str, str] = field(default_factory=dict)
+    address: str = "127.0.0.1"
 
     @property
     def desk(self) -> str:
@@ -146,7 +153,7 @@ class Server:
     def ask(self, method: str, host: str, path: str, body: bytes | None = None, **headers: str) -> HTTPResponse:
         """One request, as a client sends it that does not resolve ``*.localhost``; refusals are answers too."""
         sent = {"Host": f"{host}:{self.port}", **headers}
-        request = Request(f"http://127.0.0.1:{self.port}{path}", body, sent, method=method)
+        request = Request(f"http://{self.address}:{self.port}{path}", body, sent, method=method)
         try:
             return urlopen(request, timeout=60)
         except HTTPError as refusal:

@@ -9,9 +9,10 @@ import subprocess
 import sys
 from pathlib import Path
 
+from tests.support import databases
 from tests.support.server import TOP, Caller, Server, environment, make_data
 
-DEMO = TOP / "build" / "test-demo"
+DEMO = TOP / "build" / ("test-demo-postgres" if databases.ON_POSTGRESQL else "test-demo")
 ROLES = ("owner", "helper", "guest")
 _SIGN_IN = """
 import json, sys

@@ -7,7 +7,7 @@ from cachetools import LRUCache
 from django.test import Client
 
 from hestor.core.events.schedule import Schedule
-from hestor.core.places.reading import PageReading
+from hestor.core.reading.page import PageReading
 from hestor.sites.models import Site
 from hestor.sites.services.events import add_event
 from hestor.sites.services.facts import write_facts

@@ -1,23 +1,20 @@
 """Hands queued messages to a mail server (RFC 5321): in order for each receiver, each once, whatever happens meanwhile.
 
-One process sends at a time, whoever holds the lock of a file. Before a message is handed over it is marked as begun, in
-the same commit that marks the one before as sent; so a server that is killed leaves at most one of which nobody knows
-whether it went. That one is not sent again by itself, but shown, for its owner to say (docs/decisions/0032).
+One process sends at a time, whoever has the turn (``hestor.turns``). Before a message is handed over it is marked as
+begun, in the same commit that marks the one before as sent; so a server that is killed leaves at most one of which
+nobody knows whether it went. That one is not sent again by itself, but shown, for its owner to say
+(docs/decisions/0032).
 """
 
-import fcntl
 import smtplib
-from collections.abc import Iterator
-from contextlib import contextmanager
 from datetime import datetime, timedelta
-from pathlib import Path
 from typing import Any
 
 from django.conf import settings
 from django.core.mail.backends.smtp import EmailBackend
 from django.db import connection, transaction
 
-from hestor import clock
+from hestor import clock, turns
 from hestor.core.errors import NotFound
 from hestor.mail.models import Message, State
 from hestor.sites.models import Site
@@ -50,19 +47,6 @@ class _Line:
             self._backend.close()
         except (smtplib.SMTPException, OSError):
             self._backend.connection = None
-
-
-@contextmanager
-def _alone() -> Iterator[bool]:
-    """Whether this is the one that sends now."""
-    path = Path(settings.DATA) / "sending.lock"
-    with path.open("w") as held:
-        try:
-            fcntl.flock(held, fcntl.LOCK_EX | fcntl.LOCK_NB)
-        except OSError:
-            yield False
-            return
-        yield True
 
 
 def _reason(error: Exception) -> tuple[int, str]:
@@ -99,10 +83,14 @@ def _batch(now: datetime) -> tuple[list[Message], set[str]]:
 
 def _lightly() -> None:
     """From here on this thread's commits outlive the process, though not each a loss of power; that is much faster."""
-    if not connection.in_atomic_block:
-        with connection.cursor() as cursor:
-            cursor.execute("PRAGMA synchronous=NORMAL")
-            cursor.execute(f"PRAGMA wal_autocheckpoint={_CHECKPOINT}")
+    if connection.in_atomic_block:
+        return
+    with connection.cursor() as cursor:
+        if connection.vendor == "postgresql":
+            cursor.execute("SET synchronous_commit TO off")
+            return
+        cursor.execute("PRAGMA synchronous=NORMAL")
+        cursor.execute(f"PRAGMA wal_autocheckpoint={_CHECKPOINT}")
 
 
 _STEP = (
@@ -144,8 +132,10 @@ def drain(now: datetime | None = None) -> int:
     """Sends all that is due; says how many went. Where another process is at it, or nothing is set up, none."""
     if not settings.SMTP:
         return 0
-    with _alone() as alone:
-        if not alone:
+    if not Message.objects.filter(state__in=(State.QUEUED, State.BEGUN)).exists():
+        return 0
+    with turns.taken("sending") as is_ours:
+        if not is_ours:
             return 0
         _lightly()
         # Nobody else sends, so what is still begun was begun by a process that is no more.

@@ -25,6 +25,7 @@ def clean(now: datetime) -> int:
     for site_id in Site.objects.values_list("pk", flat=True):
         gone += _purge(site_id, now)
         store.drop_generated_before(site_id, (now - timedelta(days=_DAYS_GENERATED)).timestamp())
+    store.drop_left_over((now - timedelta(days=1)).timestamp())
     return gone
 
 

@@ -8,7 +8,7 @@ from django.core.management import call_command
 from django.core.management.base import BaseCommand, CommandError, CommandParser
 
 from hestor.backups import folder
-from hestor.backups.errors import Damaged, NotEmpty
+from hestor.backups.errors import CopyFailed, Damaged, NotEmpty, OtherDatabase
 from hestor.backups.returning import restore
 
 
@@ -37,7 +37,7 @@ class Command(BaseCommand):
         data = Path(settings.DATA)
         try:
             lost = restore(wanted[0], data, options["even_damaged"])
-        except (NotEmpty, Damaged) as error:
+        except (CopyFailed, NotEmpty, OtherDatabase, Damaged) as error:
             raise CommandError(str(error)) from error
         call_command("migrate", verbosity=0)
         call_command("upgrade_data", verbosity=0)

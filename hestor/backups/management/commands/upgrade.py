@@ -10,9 +10,8 @@ from django.db import connection
 from django.db.migrations.executor import MigrationExecutor
 
 from hestor import clock
-from hestor.backups import folder, making
+from hestor.backups import databases, folder, making
 from hestor.backups.errors import CopyFailed
-from hestor.backups.manifest import DATABASE
 
 
 def _is_behind() -> bool:
@@ -31,7 +30,7 @@ class Command(BaseCommand):
 
     def handle(self, *args: object, **options: Any) -> None:
         """Copies, migrates, compiles anew."""
-        is_new = not (Path(settings.DATA) / DATABASE).exists()
+        is_new = databases.is_empty(Path(settings.DATA))
         if _is_behind():
             if not is_new and not options["without_copy"]:
                 self._copy()

@@ -19,6 +19,7 @@ class Command(BaseCommand):
     def add_arguments(self, parser: CommandParser) -> None:
         """Where certificates are, and what differs from a usual machine."""
         parser.add_argument("--certificates", default="/etc/letsencrypt/live", help="a folder a domain is in it")
+        parser.add_argument("--host", action="append", help="where Hestor is asked, as 10.0.0.11:8000, of each host")
         parser.add_argument("--port", type=int, help="the port that is listened at, if not the usual one")
         parser.add_argument("--plain-port", type=int, default=80, help="the port without HTTPS, which leads on")
         parser.add_argument("--without-brotli", action="store_true", help="for an nginx without its static module")
@@ -34,7 +35,7 @@ class Command(BaseCommand):
             sites=settings.SITES_DOMAIN,
             domains=domains,
             front=str(settings.FRONT),
-            upstream=f"{os.environ.get('HESTOR_BIND', '127.0.0.1')}:{settings.PORT}",
+            hosts=options["host"] or [f"{os.environ.get('HESTOR_BIND', '127.0.0.1')}:{settings.PORT}"],
             https=settings.HTTPS,
             certificates=options["certificates"].rstrip("/"),
             headers=fixed_headers(),
