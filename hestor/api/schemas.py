@@ -73,7 +73,8 @@ class LanguageOut(Schema):
 class StyleOut(Schema):
     """The house style: the draft's facts, the live ones, and what differs.
 
-    ``words`` and ``live_words`` say each value in words, ``derived`` what stands in for facts that are unset.
+    ``words`` and ``live_words`` say each value in words, ``derived`` what stands in for facts that are unset;
+    ``shown_on`` is the page on which facts are looked at until another is chosen.
     """
 
     revision: int
@@ -85,6 +86,7 @@ class StyleOut(Schema):
     changed: list[str]
     changed_pages: int
     live_number: int
+    shown_on: str
 
 
 def _fact_schemas() -> dict[str, Any]:

@@ -11,7 +11,7 @@ from hestor.core.errors import StaleRevision
 from hestor.core.facts import document
 from hestor.core.roles import Action
 from hestor.sites.models import Site
-from hestor.sites.selectors.changes import count_changes
+from hestor.sites.selectors.changes import count_changes, page_shown
 from hestor.sites.selectors.states import live_edition
 from hestor.sites.services.facts import write_facts
 
@@ -34,6 +34,7 @@ def style_out(site: Site) -> StyleOut:
         changed=list(keys),
         changed_pages=pages,
         live_number=site.live_number,
+        shown_on=page_shown(site),
     )
 
 

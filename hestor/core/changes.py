@@ -90,7 +90,7 @@ def page_changes(gone: Iterable[PageState], come: Iterable[PageState]) -> tuple[
 
 
 def shown_on(menu: Iterable[str], changes: Iterable[Change]) -> str:
-    """The page on which changed facts are looked at: an inner one, as most pages are, that is live as it is.
+    """The page on which facts are looked at: an inner one, as most pages are, that no change touches.
 
     ``menu`` are the addresses of the pages that the menu names, in its order; where none will do, it is the home page.
     """

@@ -18,6 +18,8 @@ def test_the_house_style(desk, site):
     assert said["revision"] == site.revision
     assert said["facts"] == said["live_facts"]
     assert (said["changed"], said["changed_pages"], said["live_number"]) == ([], 0, 1)
+    # An inner page, as most pages are.
+    assert said["shown_on"] == "/about/"
     assert said["derived"] == {
         "short_name": "Seed Library",
         "accent_colour": "#3d4f7c",

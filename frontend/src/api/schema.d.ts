@@ -5550,7 +5550,8 @@ export interface components {
          * StyleOut
          * @description The house style: the draft's facts, the live ones, and what differs.
          *
-         *     ``words`` and ``live_words`` say each value in words, ``derived`` what stands in for facts that are unset.
+         *     ``words`` and ``live_words`` say each value in words, ``derived`` what stands in for facts that are unset;
+         *     ``shown_on`` is the page on which facts are looked at until another is chosen.
          */
         StyleOut: {
             /** Changed */
@@ -5571,6 +5572,8 @@ export interface components {
             };
             /** Revision */
             revision: number;
+            /** Shown On */
+            shown_on: string;
             /** Words */
             words: {
                 [key: string]: string;

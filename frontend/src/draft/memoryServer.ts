@@ -11,7 +11,7 @@ export function style(change: Partial<Facts> = {}, revision = 1): Style {
   const facts = { ...FACTS, ...change };
   const changed = (Object.keys(change) as FactKey[]).filter((key) => change[key] !== FACTS[key]);
   const words = { words: {}, live_words: {}, derived: {} };
-  return { revision, facts, live_facts: FACTS, changed, changed_pages: 0, live_number: 1, ...words };
+  return { revision, facts, live_facts: FACTS, changed, changed_pages: 0, live_number: 1, shown_on: "/", ...words };
 }
 
 export const PAGE: PageFull = {

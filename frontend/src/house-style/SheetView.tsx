@@ -15,14 +15,16 @@ import { Index } from "./Index";
 import { MomentChoice } from "../proofs/MomentChoice";
 import { PageChoice } from "../proofs/PageChoice";
 
-/** The page whose proofs the sheet shows until another is chosen: an inner one, as most pages are. */
+/** The page whose proofs the sheet shows: the chosen one while it is there, else the one that the house style names. */
 function useShownPage(site: string) {
-  const pages = usePages(site);
-  const [chosen, choose] = useState<string | null>(null);
+  const pages = usePages(site).data;
+  const proposed = useSelect(({ facts }) => facts.state.meta.shown_on);
+  const [chosen, choose] = useState(proposed);
   const [at, chooseAt] = useState("");
-  const inner = pages.data?.find((page) => page.path !== "/" && page.in_menu);
-  const known = chosen !== null && pages.data?.some((page) => page.path === chosen);
-  return { pages: pages.data ?? [], path: known ? chosen : (inner?.path ?? "/"), choose, at, chooseAt };
+  const known = (path: string) => !pages || pages.some((page) => page.path === path);
+  // The pages may have changed since the house style was read.
+  const path = [chosen, proposed].find(known) ?? "/";
+  return { pages: pages ?? [], path, choose, at, chooseAt };
 }
 
 /** What keeps the whole sheet from working: no connection, or nobody signed in any more. */

@@ -125,7 +125,9 @@ function Ready({ site, changes, publish, timing }: ReadyProps) {
           changes={changes.changes}
           tense="before"
           aside={(change) =>
-            !isHeld(change) && <ChangeProofs change={change} site={site.slug} path={changes.shown_on} live={changes.live_number} />
+            !isHeld(change) && (
+              <ChangeProofs change={change} site={site.slug} path={changes.shown_on} live={changes.live_number} />
+            )
           }
           isQuiet={isHeld}
           below={(change) =>

@@ -31,8 +31,8 @@ def changes_of(site: Site) -> tuple[Change, ...]:
     return _fact_changes(site, live_edition(site)) + page_changes(gone, come)
 
 
-def page_shown(site: Site, changes: Iterable[Change]) -> str:
-    """The page of the draft on which changed facts are looked at."""
+def page_shown(site: Site, changes: Iterable[Change] = ()) -> str:
+    """The page of the draft on which facts are looked at, or those that ``changes`` changes."""
     return shown_on((entry.path for entry in draft_of(site).menu()), changes)
 
 
