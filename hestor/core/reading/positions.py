@@ -1,17 +1,15 @@
 """Reads an HTML file so that each word knows where it stands in the file.
 
-The standard library's tokenizer gives the positions; which elements end by themselves is HTML's (13.1.2.4). Nothing
-here knows Hestor's own pages: roles come from elements, ARIA roles and relations alone.
+``tokens`` gives the positions; which elements end by themselves is HTML's (13.1.2.4). Nothing here knows Hestor's own
+pages: roles come from elements, ARIA roles and relations alone.
 """
 
 from collections.abc import Mapping
-from dataclasses import dataclass
 from html import unescape
-from html.parser import HTMLParser
 
 import regex
 
-from hestor.core.reading import landmarks
+from hestor.core.reading import landmarks, tokens
 from hestor.core.reading.source import BETWEEN, Block, Element, Piece, Source, attribute_of
 
 VOID = frozenset("area base br col embed hr img input link meta param source track wbr".split())
@@ -19,7 +17,8 @@ _INLINE = frozenset(
     "a abbr b bdi bdo cite code data del dfn em font i ins kbd label mark q rp rt ruby s samp small span strong sub "
     "sup time tt u var wbr img input picture source button".split()
 )
-_RAW = frozenset("script style template textarea".split())
+_RAW = frozenset("script style template textarea xmp iframe noembed noframes".split())
+_FOREIGN = frozenset(("svg", "math"))
 # What is ended by the start of another (HTML, 13.1.2.4), as far as texts are concerned.
 _ENDS = {
     "li": ("li",), "dt": ("dt", "dd"), "dd": ("dt", "dd"), "option": ("option",), "tr": ("tr", "td", "th"),
@@ -40,43 +39,40 @@ _METAS = {
     "twitter:title": "share", "og:site_name": "share", "og:image:alt": "share", "application-name": "short_name",
     "apple-mobile-web-app-title": "short_name", "author": "head", "copyright": "head", "keywords": "head",
 }  # fmt: skip
+_Kind = tuple[bool, bool, bool, tuple[tuple[str, ...], ...]]
+_BLOCK: _Kind = (False, False, False, ())
+# Of each element: whether it is part of a line, has no content, holds nothing that is seen, and what its start ends.
+_KINDS: Mapping[str, _Kind] = {
+    tag: (
+        tag in _INLINE,
+        tag in VOID,
+        tag in _RAW or tag == "noscript",
+        ((_ENDS[tag],) if tag in _ENDS else ()) + ((("p",),) if tag in _ENDS_P else ()),
+    )
+    for tag in _INLINE | VOID | _RAW | frozenset(_ENDS) | _ENDS_P | {"noscript"}
+}
 _PLACES = {**landmarks.TAGS, "title": "title"}
 
 
-@dataclass(slots=True)
-class _Open:
-    tag: str
-    element: int
-    place: str
-    hidden: bool = False
-
-
-class _Reader(HTMLParser):
+class _Reader:
     """Gathers the elements, blocks and pieces of a text."""
 
     def __init__(self) -> None:
-        super().__init__(convert_charrefs=False)
         self.elements: list[Element] = []
         self.blocks: list[Block] = []
         self.pieces: list[Piece] = []
         self.speaking: dict[int, None] = {}
         self._text = ""
-        self._at = 0
-        self._stack: list[_Open] = [_Open("", -1, "text")]
+        self._stack = [Element("", {}, 0, 0, -1, -1)]
         self._texts: list[str] = []
         self._length = 0
         self._block_start = 0
-        self._block_of: _Open = self._stack[0]
+        self._block_of = self._stack[0]
         self._later: list[tuple[str, str, Element]] = []
 
-    # The tokenizer counts lines; the place in the whole text is all that is wanted here, and is found much faster.
-    def updatepos(self, i: int, j: int) -> int:
-        self._at = j
-        return j
-
     def read(self, text: str) -> None:
-        self.rawdata = self._text = text
-        self.close()
+        self._text = text
+        tokens.part(text, self)
         self._end_block()
         for element in self.elements:
             if element.closes < 0:
@@ -87,42 +83,33 @@ class _Reader(HTMLParser):
     def flat(self) -> str:
         return "".join(self._texts)
 
-    def handle_starttag(self, tag: str, attrs: list[tuple[str, str | None]]) -> None:
-        self._open(tag, attrs, closed=tag in VOID)
-
-    def handle_startendtag(self, tag: str, attrs: list[tuple[str, str | None]]) -> None:
-        foreign = any(one.tag in ("svg", "math") for one in self._stack) or tag in ("svg", "math")
-        self._open(tag, attrs, closed=tag in VOID or foreign)
-
-    def _open(self, tag: str, attrs: list[tuple[str, str | None]], closed: bool) -> None:
-        start = self._at
-        if tag in _ENDS:
-            self._end_of(_ENDS[tag], start)
-        if tag in _ENDS_P:
-            self._end_of(("p",), start)
-        values: dict[str, str] = {}
-        for name, value in attrs:
-            values.setdefault(name, value or "")
-        raw = self.get_starttag_text() or ""
-        parent = self._stack[-1].element
-        number = len(self.elements)
-        element = Element(tag, values, start, start + len(raw), parent, number)
-        self.elements.append(element)
-        if tag not in _INLINE:
-            self._end_block()
-        if values:
-            self._remember(tag, values, element)
-        if closed or len(self._stack) > _DEEPEST:
-            element.closes = element.end
-            return
+    def start(self, tag: str, attributes: Mapping[str, str], at: int, end: int, slashed: bool) -> bool:
+        """A start tag."""
+        inline, void, raw, ended = _KINDS.get(tag, _BLOCK)
+        for tags in ended:
+            self._end_of(tags, at)
         above = self._stack[-1]
-        hidden = above.hidden or tag in _RAW or tag == "noscript" or "hidden" in values
-        self._stack.append(_Open(tag, number, self._place(tag, values, above.place), hidden))
-        if tag not in _INLINE:
-            self._block_of = self._stack[-1]
-        if tag == "script" and values.get("type", "").lower() == "application/ld+json":
-            self._stack[-1] = _Open(tag, number, "structured")
-            self._block_of = self._stack[-1]
+        # Of what is not HTML's a slash ends any element (HTML, 13.1.2.1).
+        void = void or (slashed and (tag in _FOREIGN or self._is_in(_FOREIGN)))
+        element = Element(tag, attributes, at, end, above.number, len(self.elements))
+        self.elements.append(element)
+        if not inline:
+            self._end_block()
+        if attributes:
+            self._remember(tag, attributes, element)
+        if void or len(self._stack) > _DEEPEST:
+            element.closes = end
+            return not void
+        is_data = tag == "script" and attributes.get("type", "").lower() == "application/ld+json"
+        element.hidden = not is_data and (raw or above.hidden or "hidden" in attributes)
+        element.place = "structured" if is_data else self._place(tag, attributes, above.place)
+        self._stack.append(element)
+        if not inline:
+            self._block_of = element
+        return True
+
+    def _is_in(self, tags: frozenset[str]) -> bool:
+        return any(one.tag in tags for one in self._stack)
 
     def _remember(self, tag: str, values: Mapping[str, str], element: Element) -> None:
         for name, place in _READ.items():
@@ -141,9 +128,9 @@ class _Reader(HTMLParser):
             return "text" if role == "main" else landmarks.ROLES[role]
         if tag == "nav" and place in ("header", "text"):
             return "menu"
-        if tag in ("header", "footer") and any(one.tag in landmarks.SECTIONS for one in self._stack):
+        if tag in ("header", "footer") and self._is_in(landmarks.SECTIONS):
             return place
-        if tag == "title" and any(one.tag in ("svg", "math") for one in self._stack):
+        if tag == "title" and self._is_in(_FOREIGN):
             return "label"
         return _PLACES.get(tag, place)
 
@@ -164,52 +151,45 @@ class _Reader(HTMLParser):
         del self._stack[depth:]
         is_inline = True
         for one in ended:
-            self.elements[one.element].closes = at
+            one.closes = at
             is_inline = is_inline and one.tag in _INLINE
         if not is_inline:
             self._end_block()
             self._block_of = next((one for one in reversed(self._stack) if one.tag not in _INLINE), self._stack[0])
 
-    def handle_endtag(self, tag: str) -> None:
+    def end(self, tag: str, at: int) -> None:
+        """An end tag."""
         stack = self._stack
-        depth = len(stack) - 1
-        while depth > 0 and stack[depth].tag != tag:
-            depth -= 1
-        if depth > 0:
-            self._close(depth, self._at)
-
-    def handle_data(self, data: str) -> None:
-        self._say(data, data)
-
-    def handle_entityref(self, name: str) -> None:
-        self._reference(f"&{name}")
-
-    def handle_charref(self, name: str) -> None:
-        self._reference(f"&#{name}")
-
-    def _reference(self, written: str) -> None:
-        text = self._text
-        end = self._at + len(written)
-        raw = f"{written};" if text[end : end + 1] == ";" else written
-        self._say(raw, unescape(raw))
-
-    def _say(self, raw: str, said: str) -> None:
-        if self._stack[-1].hidden:
+        if stack[-1].tag == tag and tag in _INLINE:
+            stack.pop().closes = at
             return
-        element = self._stack[-1].element
-        self._piece(self._at, raw, said, element)
-        if element not in self.speaking and not said.isspace():
+        for depth in range(len(stack) - 1, 0, -1):
+            if stack[depth].tag == tag:
+                self._close(depth, at)
+                return
+
+    def words(self, at: int, written: str, said: str) -> None:
+        """Words that are seen, or a character reference among them."""
+        inmost = self._stack[-1]
+        if inmost.hidden:
+            return
+        element = inmost.number
+        if not said.isspace():
             self.speaking[element] = None
+        elif self._length == self._block_start:
+            # What only lays the file out says nothing; there is more of it than of anything else.
+            return
+        self._piece(at, written, said, element)
 
     def _piece(self, at: int, raw: str, said: str, element: int) -> None:
-        self.pieces.append(Piece(self._length, at, len(raw), len(said), element))
+        self.pieces.append((self._length, at, len(raw), len(said), element))
         self._texts.append(said)
         self._length += len(said)
 
     def _end_block(self) -> None:
         if self._length > self._block_start:
             one = self._block_of
-            self.blocks.append(Block(self._block_start, self._length, one.place, one.element))
+            self.blocks.append(Block(self._block_start, self._length, one.place, one.number))
             self._between()
         self._block_start = self._length
 

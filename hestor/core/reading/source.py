@@ -4,7 +4,7 @@ import re
 from bisect import bisect_right
 from collections.abc import Iterable, Iterator, Mapping
 from dataclasses import dataclass
-from functools import cached_property
+from functools import cached_property, lru_cache
 from itertools import pairwise
 
 import regex
@@ -24,7 +24,8 @@ BETWEEN = "\0"
 class Element:
     """A start tag: its name, its attributes as the first of each name says, where the tag and its content stand.
 
-    ``parent`` and ``number`` count the page's elements; ``closes`` is where its content ends.
+    ``parent`` and ``number`` count the page's elements; ``closes`` is where its content ends. ``place`` is the part of
+    the page that it is in, ``hidden`` whether nobody sees its words.
     """
 
     tag: str
@@ -34,6 +35,8 @@ class Element:
     parent: int
     number: int
     closes: int = -1
+    place: str = "text"
+    hidden: bool = False
 
     def get(self, name: str) -> str:
         """An attribute's value without white space around it; empty where it is not there."""
@@ -51,15 +54,12 @@ class Block:
     attribute: str = ""
 
 
-@dataclass(slots=True)
-class Piece:
-    """A part of ``flat`` as the file has it; ``width`` differs from its length where it is a character reference."""
+Piece = tuple[int, int, int, int, int]
+"""A part of ``flat`` as the file has it: where it begins in ``flat`` and in the file, how long it is in the file and in
+``flat`` (which differs where it is a character reference), and the number of the element around it.
 
-    flat: int
-    at: int
-    length: int
-    width: int
-    element: int
+There are so many of them that they are tuples: nothing has to be kept in mind about these.
+"""
 
 
 @dataclass(frozen=True, slots=True)
@@ -69,6 +69,12 @@ class Spot:
     start: int
     end: int
     is_plain: bool
+
+
+@lru_cache(maxsize=32_768)
+def _words_in(written: str) -> tuple[str, ...]:
+    """The words of what stands between two spaces: the pages of a site have most of it in common."""
+    return tuple(_WORD.findall(written))
 
 
 class Source:
@@ -83,7 +89,7 @@ class Source:
         """The numbers of the elements that say words of their own, which people see."""
         self.elements, self.blocks, self.flat = elements, blocks, flat
         self._pieces = pieces
-        self._starts = [piece.flat for piece in pieces]
+        self._starts = [piece[0] for piece in pieces]
         self._block_starts = [block.start for block in blocks]
 
     @classmethod
@@ -92,7 +98,7 @@ class Source:
         size = len(text)
         whole = Element("text", {}, 0, 0, -1, 0, size)
         flat = text.replace(BETWEEN, "\ufffd")
-        return cls(path, text, [whole], [Block(0, size, place, 0)], [Piece(0, 0, size, size, 0)], flat)
+        return cls(path, text, [whole], [Block(0, size, place, 0)], [(0, 0, size, size, 0)], flat)
 
     def all(self, *tags: str) -> Iterator[Element]:
         """The elements of some names, in their order."""
@@ -102,7 +108,8 @@ class Source:
     @cached_property
     def vocabulary(self) -> frozenset[str]:
         """The words of the page, in small letters."""
-        return frozenset(_WORD.findall(self.flat.lower()))
+        written = set(self.flat.lower().replace(BETWEEN, " ").split())
+        return frozenset().union(*map(_words_in, written))
 
     @cached_property
     def by_tag(self) -> Mapping[str, list[Element]]:
@@ -132,21 +139,22 @@ class Source:
 
     def element_at(self, flat: int) -> int:
         """The number of the innermost element around a position of ``flat``."""
-        return self._pieces[self._piece_at(flat)].element
+        return self._pieces[self._piece_at(flat)][4]
 
     def piece_end(self, flat: int) -> int:
         """Where the stretch that a position of ``flat`` is in ends, as far as nothing stands between in the file."""
         following = self._piece_at(flat) + 1
-        return self._pieces[following].flat if following < len(self._pieces) else len(self.flat)
+        return self._starts[following] if following < len(self._starts) else len(self.flat)
 
     def spot(self, start: int, end: int) -> Spot:
         """Where a stretch of ``flat`` stands in the file."""
         first, last = self._piece_at(start), self._piece_at(max(start, end - 1))
-        one, other = self._pieces[first], self._pieces[last]
-        begin = one.at + (start - one.flat if one.length == one.width else 0)
-        stop = other.at + (end - other.flat if other.length == other.width else other.length)
         inside = self._pieces[first : last + 1]
-        joined = all(a.at + a.length == b.at for a, b in pairwise(inside))
+        flat, at, length, width, _ = inside[0]
+        begin = at + (start - flat if length == width else 0)
+        flat, at, length, width, _ = inside[-1]
+        stop = at + (end - flat if length == width else length)
+        joined = all(one[1] + one[2] == other[1] for one, other in pairwise(inside))
         return Spot(begin, stop, joined)
 
     def attribute_spot(self, element: Element, name: str) -> tuple[int, int]:
@@ -215,9 +223,9 @@ class Source:
     @cached_property
     def ids(self) -> frozenset[str]:
         """What a fragment of an address may name."""
-        named = (one.get("id") for one in self.elements)
-        anchors = (one.get("name") for one in self.all("a"))
-        return frozenset(name for name in (*named, *anchors) if name)
+        named = [one.get("id") for one in self.elements if "id" in one.attributes]
+        anchors = [one.get("name") for one in self.all("a")]
+        return frozenset(filter(None, named + anchors))
 
     def is_within(self, number: int, tags: frozenset[str]) -> bool:
         """Whether an element is one of some names, or is inside of one."""

@@ -1,5 +1,6 @@
 """Other contact addresses and telephone numbers than the house style's."""
 
+import re
 from collections import Counter
 from collections.abc import Callable, Iterable, Iterator, Sequence
 from dataclasses import dataclass
@@ -11,7 +12,7 @@ from phonenumbers import PhoneNumberMatcher
 from rapidfuzz.distance import DamerauLevenshtein
 
 from hestor.core.facts.organisation import likely_country
-from hestor.core.reading.source import Element, Source, windows
+from hestor.core.reading.source import Element, Source
 from hestor.core.sweep import phrases
 from hestor.core.sweep.names import is_quoted
 from hestor.core.sweep.stray import Kind, Stray, mend_if
@@ -22,6 +23,8 @@ EMAIL = regex.compile(
     r"(?<![\p{L}\p{N}._%+/=@-])[\p{L}\p{N}][\p{L}\p{M}\p{N}._%+-]*@(?:[\p{L}\p{N}](?:[\p{L}\p{M}\p{N}-]*[\p{L}\p{N}])?\.)+[\p{L}]{2,}"
 )
 _MOST_OF_ADDRESS = 120
+_AROUND_AT = re.compile(rf"@\S{{1,{_MOST_OF_ADDRESS}}}")
+_SPACES = (" ", "\n", "\0", "\u00a0")
 # A passage that is longer tells no number in its far end.
 _LONGEST_BLOCK = 4_000
 _FOR_ALL = frozenset(
@@ -96,9 +99,14 @@ def emails_on(source: Source) -> Iterator[Said]:
 
 def _written(flat: str) -> Iterator[regex.Match[str]]:
     """The addresses in a text, looked for only where an at sign is."""
-    marks = (found.start() for found in regex.finditer("@", flat))
-    for begin, end in windows(marks, _MOST_OF_ADDRESS, _MOST_OF_ADDRESS, len(flat)):
-        yield from EMAIL.finditer(flat, begin, end)
+    last = 0
+    for found in _AROUND_AT.finditer(flat):
+        begin, end = max(last, found.start() - _MOST_OF_ADDRESS), found.end()
+        # An address has no space in it: what stands before the last one before it is none of it.
+        begin += max(map(flat[begin : found.start()].rfind, _SPACES)) + 1
+        if begin < end:
+            yield from EMAIL.finditer(flat, begin, end)
+            last = end
 
 
 def _link_around(source: Source, flat: int) -> Element | None:
@@ -219,12 +227,16 @@ def _href(before: str, kind: Kind, should: str) -> str:
 
 def country_of(style: Style) -> str:
     """The country that numbers are read in: that of the house style's own number, if it says one."""
-    said = style.text("phone")
+    return _country(style.text("phone"), style.text("time_zone"), style.text("language") or "en-GB")
+
+
+@lru_cache(maxsize=64)
+def _country(said: str, zone: str, language: str) -> str:
     if said.startswith("+") and (number := _parsed(said)):
         return str(phonenumbers.region_code_for_country_code(number.country_code or 0)).replace("ZZ", "")
 
     try:
-        return likely_country(style.text("time_zone"), style.text("language") or "en-GB")
+        return likely_country(zone, language)
     except ValueError:
         return ""
 
@@ -245,7 +257,7 @@ def number_of(typed: str, country: str) -> str:
     return str(phonenumbers.format_number(found, phonenumbers.PhoneNumberFormat.E164))
 
 
-_DIGITS = regex.compile(r"(?<![\p{L}\p{N}])[+(]?\p{Nd}(?:[\s\u00a0().\-–‐‑/]{0,3}\p{Nd}){5,14}(?![\p{L}\p{N}])")
+_DIGITS = re.compile(r"\d(?:[\s().\-–‐‑/]{0,3}\d){5,14}")
 
 
 def phones_on(source: Source, country: str) -> Iterator[Said]:
@@ -273,6 +285,9 @@ def _numbers_on(source: Source, country: str) -> Iterator[tuple[int, int, str]]:
     """What reads like a number, block by block: most of those that have one stand on every page."""
     seen = -1
     for found in _DIGITS.finditer(source.flat):
+        beside = source.flat[max(0, found.start() - 1) : found.start()] + source.flat[found.end() : found.end() + 1]
+        if any(map(str.isalnum, beside)):
+            continue
         block = source.block_at(found.start())
         if block.start != seen:
             seen = block.start

@@ -3,7 +3,6 @@
 from collections import defaultdict
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass, replace
-from functools import lru_cache
 
 import regex
 
@@ -34,6 +33,15 @@ class _Look:
     style: str = ""
 
 
+@dataclass(frozen=True)
+class _Faint:
+    """Ink that stands out too little from its ground, and the contrast that it should have at least."""
+
+    ink: str
+    ground: str
+    least: float
+
+
 Chain = tuple[int, str, str | None, str | None, str | None, bool]
 
 
@@ -49,9 +57,10 @@ class Looks:
         self._custom = {key: said for sheet in sheets for key, said in sheet.custom.items()}
         self._known: dict[Chain, int] = {}
         self._looks = [_Look(_BLACK, _WHITE, 16.0, False)]
+        self._faint: dict[int, _Faint | None] = {}
 
-    def of(self, source: Source) -> list[_Look]:
-        """The looks of a page's elements, by their numbers."""
+    def of(self, source: Source) -> list[int]:
+        """The number of each element's look, by the elements' numbers."""
         keys: list[int] = []
         for element in source.elements:
             above = keys[element.parent] if element.parent >= 0 else 0
@@ -63,7 +72,17 @@ class Looks:
                 self._looks.append(self._drawn(source, element, self._looks[above]))
                 self._known[chain] = key
             keys.append(key)
-        return [self._looks[key] for key in keys]
+        return keys
+
+    def look(self, key: int) -> _Look:
+        """How elements with a look of this number are drawn."""
+        return self._looks[key]
+
+    def faint(self, key: int) -> "_Faint | None":
+        """What is amiss with a look of this number; None where its text is legible, or its ground unknown."""
+        if key not in self._faint:
+            self._faint[key] = _faint(self._looks[key])
+        return self._faint[key]
 
     def _declared(self, source: Source, element: Element) -> tuple[Declared, Declared]:
         own = inline(element)
@@ -137,48 +156,49 @@ def _over(colour: Colour, under: Colour) -> Colour:
     return mixed[0], mixed[1], mixed[2], 1.0
 
 
-@lru_cache(maxsize=4096)
-def _contrast(ink: str, ground: str) -> float:
-    return contrast(ink, ground)
-
-
 def _hex(colour: Colour) -> str:
     return "#" + "".join(f"{round(max(0.0, min(1.0, part)) * 255):02x}" for part in colour[:3])
+
+
+def _faint(look: _Look) -> _Faint | None:
+    if look.ground is None or look.ink is None:
+        return None
+    ink, ground = _hex(look.ink), _hex(look.ground)
+    is_large = look.size >= _LARGE or (look.bold and look.size >= _LARGE_BOLD)
+    least = _LARGE_CONTRAST if is_large else TEXT_CONTRAST
+    return _Faint(ink, ground, least) if contrast(ink, ground) < least else None
 
 
 def unreadable(source: Source, drawn: Looks) -> Iterator[Stray]:
     """The outermost element of each stretch of text whose ink stands out too little from its ground."""
     if drawn.is_bare and "style=" not in source.text.lower():
         return
-    looks = drawn.of(source)
+    keys = drawn.of(source)
     reported: set[int] = set()
     told: set[tuple[str, str, str]] = set()
     for number in source.speaking:
-        look = looks[number]
-        if look.ground is None or look.ink is None or source.elements[number].tag in _NO_TEXT:
+        faint = drawn.faint(keys[number])
+        if faint is None or source.elements[number].tag in _NO_TEXT:
             continue
-        ink, ground = _hex(look.ink), _hex(look.ground)
-        is_large = look.size >= _LARGE or (look.bold and look.size >= _LARGE_BOLD)
-        least = _LARGE_CONTRAST if is_large else TEXT_CONTRAST
-        if _contrast(ink, ground) >= least:
-            continue
-        element = _outermost(source, looks, number)
+        element = _outermost(source, drawn, keys, number)
         if element.number in reported or _is_out_of_sight(source, element):
             continue
         reported.add(element.number)
+        ink, ground = faint.ink, faint.ground
         key = (ink, ground, element.get("class") or str(element.number))
-        if looks[element.number].style == "sheet" and key in told:
+        if drawn.look(keys[element.number]).style == "sheet" and key in told:
             continue
         told.add(key)
-        should = f"color: {legible(ink, ground, least)}; background: {ground}"
+        should = f"color: {legible(ink, ground, faint.least)}; background: {ground}"
         says = f"color: {ink}; background: {ground}"
         sure = 0.9 if element.get("style") else 0.8
         yield Stray("contrast", source.path, "colours", element.start, element.end, says, should, sure)
 
 
-def _outermost(source: Source, looks: Sequence[_Look], number: int) -> Element:
+def _outermost(source: Source, drawn: Looks, keys: Sequence[int], number: int) -> Element:
     """The element that a pair of colours begins with: the innermost that says one of them."""
-    return next((one for one in source.above(number) if looks[one.number].own), source.elements[number])
+    above = source.above(number)
+    return next((one for one in above if drawn.look(keys[one.number]).own), source.elements[number])
 
 
 _UNSEEN = regex.compile(r"display\s*:\s*none|visibility\s*:\s*hidden", regex.IGNORECASE)

@@ -1,6 +1,6 @@
 """A sweep of a folder of pages, by whomever they were made: every kind of stray on every page."""
 
-from collections.abc import Callable, Iterator, Mapping, Sequence
+from collections.abc import Callable, Iterator, Sequence
 from dataclasses import dataclass
 from datetime import date
 
@@ -25,7 +25,7 @@ from hestor.core.sweep import (
 from hestor.core.sweep.encodings import Undecodable, decode
 from hestor.core.sweep.files import Files
 from hestor.core.sweep.others import of_text
-from hestor.core.sweep.pages_read import OtherText, Page, Unread, read_all
+from hestor.core.sweep.pages_read import OtherText, Page, Pages, Unread
 from hestor.core.sweep.propose import Usual, usual
 from hestor.core.sweep.stray import Stray, numbered
 from hestor.core.sweep.style import Style
@@ -131,36 +131,65 @@ def canonical_of(source: Source, files: Files) -> str:
     return path if leads == "found" else source.path
 
 
-def _across(pages: Sequence[Page], files: Files) -> Iterator[Stray]:
-    """What is seen only beside the other pages: titles alike, links."""
-    titled = [page_titles.titled(page.source) for page in pages]
-    canonical: Mapping[str, str] = {page.source.path: canonical_of(page.source, files) for page in pages}
-    yield from page_titles.twins(titled, canonical)
-    ids = {page.source.path: page.source.ids for page in pages}
-    for page in pages:
-        yield from links.broken(page.source, files, ids)
+class _Across:
+    """What is seen of pages only beside the others: titles alike, links."""
+
+    def __init__(self, files: Files) -> None:
+        self._files = files
+        self._titled: list[page_titles.Titled] = []
+        self._canonical: dict[str, str] = {}
+        self._ids: dict[str, frozenset[str]] = {}
+        self._broken: list[Stray] = []
+        self._parts: list[tuple[str, str, Stray]] = []
+        self.leading_out: list[Unread] = []
+
+    def add(self, source: Source) -> None:
+        """One more page."""
+        self._titled.append(page_titles.titled(source))
+        self._canonical[source.path] = canonical_of(source, self._files)
+        self._ids[source.path] = source.ids
+        led = links.led(source, self._files)
+        self._broken += led.broken
+        self._parts += led.parts
+        if led.is_out:
+            self.leading_out.append(Unread(source.path, "links_out"))
+
+    def strays(self) -> Iterator[Stray]:
+        """What is amiss, once all pages were added."""
+        yield from page_titles.twins(self._titled, self._canonical)
+        yield from self._broken
+        for path, fragment, stray in self._parts:
+            if not links.is_there(self._ids.get(path), fragment):
+                yield stray
+
+
+def sweeper_of(pages: Pages, files: Files, given: Style | None, today: date) -> tuple[Sweeper, Files, Usual]:
+    """Who holds the pages of a folder to a given style, or to what most of them agree on."""
+    files = Files(files.paths, files.read, files.hosts or own_hosts([page.source for page in pages.sample]))
+    agreed = usual(pages.sample, files, given)
+    home = pages.home.source.path if pages.home else ""
+    return Sweeper(files, agreed, today, home), files, agreed
 
 
 def sweep(files: Files, given: Style | None, today: date, progress: Progress | None = None) -> Swept:
     """Every stray in a folder, held to a given style, or to what most of its pages agree on."""
-    read = list(read_all(files))
-    pages = [one for one in read if isinstance(one, Page)]
-    files = Files(files.paths, files.read, files.hosts or own_hosts([page.source for page in pages]))
-    agreed = usual(pages, files, given)
-    home = unset.home_of([page.source.path for page in pages])
-    sweeper = Sweeper(files, agreed, today, home)
+    pages = Pages(files)
+    sweeper, files, agreed = sweeper_of(pages, files, given, today)
+    across, count = _Across(files), 0
     strays: list[Stray] = []
-    for number, page in enumerate(pages):
-        strays.extend(sweeper.page(page))
-        if progress:
-            progress(number + 1, len(pages))
-    strays.extend(_across(pages, files))
-    for one in read:
-        if isinstance(one, OtherText):
+    unread: list[Unread] = []
+    for one in pages.in_turn():
+        if isinstance(one, Page):
+            strays.extend(sweeper.page(one))
+            across.add(one.source)
+            count += 1
+            if progress:
+                progress(count, pages.count)
+        elif isinstance(one, OtherText):
             strays.extend(of_text(one, agreed.style))
-    if pages:
-        source = next(page.source for page in pages if page.source.path == home)
-        strays.extend(unset.unset(source, agreed.says))
-    unread = [one for one in read if isinstance(one, Unread)]
-    unread += [Unread(page.source.path, "links_out") for page in pages if links.leads_out(page.source, files)]
-    return Swept(len(pages), agreed.style, numbered(strays), tuple(unread))
+        else:
+            unread.append(one)
+    strays.extend(across.strays())
+    if pages.home:
+        strays.extend(unset.unset(pages.home.source, agreed.says))
+    return Swept(count, agreed.style, numbered(strays), (*unread, *across.leading_out))

@@ -6,7 +6,7 @@ from functools import lru_cache
 import regex
 
 from hestor.core import languages
-from hestor.core.reading.source import BETWEEN, Source
+from hestor.core.reading.source import BETWEEN, Block, Source
 from hestor.core.sweep import passages
 from hestor.core.sweep.passages import primary_of
 from hestor.core.sweep.stray import Stray, mend_if
@@ -112,12 +112,9 @@ def passages_of(source: Source, style: Style) -> Iterator[Stray]:
     for block in source.blocks:
         if block.end - block.start < _FEWEST_LETTERS or block.place not in _TOLD:
             continue
-        if source.elements[block.element].tag in _UNTOLD or source.is_within(block.element, _UNTOLD):
-            continue
         declared = (_own_language(source, block.element) if is_marked else "") or page
-        if not declared or not is_tag(declared):
-            continue
-        yield from _passage(source, block.start, block.end, block.place, declared)
+        if declared and is_tag(declared):
+            yield from _passage(source, block, declared, is_marked)
 
 
 def _page_language(source: Source, style: Style) -> str:
@@ -131,31 +128,27 @@ def _page_language(source: Source, style: Style) -> str:
     return _should_be(source, declared, house) or declared
 
 
-def _passage(source: Source, start: int, end: int, place: str, declared: str) -> Iterator[Stray]:
-    said = source.flat[start:end]
-    inner = _without_marked(source, start, end)
+def _passage(source: Source, block: Block, declared: str, is_marked: bool) -> Iterator[Stray]:
+    inner = _without_marked(source, block) if is_marked else source.words_of(block)
     told = passages.language_of(inner, declared)
-    if told is None:
+    if told is None or source.is_within(block.element, _UNTOLD):
         return
+    said = source.words_of(block)
     lead = len(said) - len(said.lstrip())
-    spot = source.spot(start + lead, start + len(said.rstrip()))
-    words = " ".join(said.split())
-    yield Stray("text_language", source.path, place, spot.start, spot.end, words, told[0], round(told[1] * 0.95, 2))
+    spot = source.spot(block.start + lead, block.start + len(said.rstrip()))
+    words, sure = " ".join(said.split()), round(told[1] * 0.95, 2)
+    yield Stray("text_language", source.path, block.place, spot.start, spot.end, words, told[0], sure)
 
 
-def _without_marked(source: Source, start: int, end: int) -> str:
+def _without_marked(source: Source, block: Block) -> str:
     """A block's words but for those that say their own language inside of it."""
-    if not any("lang" in one.attributes for one in source.elements[source.block_at(start).element + 1 :][:40]):
-        return source.flat[start:end]
-    block = source.block_at(start).element
-    kept, at = [], start
-    while at < end:
-        stop = min(source.piece_end(at), end)
-        inside = source.element_at(at)
-        if _marked_below(source, inside, block):
-            kept.append(" ")
-        else:
-            kept.append(source.flat[at:stop])
+    if not any("lang" in one.attributes for one in source.elements[block.element + 1 :][:40]):
+        return source.words_of(block)
+    kept, at = [], block.start
+    while at < block.end:
+        stop = min(source.piece_end(at), block.end)
+        is_other = _marked_below(source, source.element_at(at), block.element)
+        kept.append(" " if is_other else source.flat[at:stop])
         at = stop
     return "".join(kept).replace(BETWEEN, " ")
 

@@ -1,6 +1,7 @@
 """Links and files inside the site that lead nowhere."""
 
-from collections.abc import Iterator, Mapping
+from collections.abc import Iterator
+from dataclasses import dataclass, field
 
 import regex
 
@@ -16,46 +17,65 @@ _NAMING = (
 # Relations that name an address without fetching it, or another site.
 _NO_FILE = frozenset(("canonical", "preconnect", "dns-prefetch", "alternate", "pingback", "shortlink", "prev", "next"))
 _TEMPLATE = regex.compile(r"\{\{|\$\{|<%|\{%")
+_TEMPLATES = frozenset(("template",))
 _TOP = ("", "top")
 _SURE, _SURE_OF_PART = 0.95, 0.85
 
-Named = tuple[Element, str, str]
+_Named = tuple[Element, str, str]
 
 
-def named_on(source: Source) -> Iterator[Named]:
+@dataclass
+class Led:
+    """Where the links of a page lead: those to no file; those to a part of a page, which is looked for once all pages
+    are known; and whether any leads out of the folder, where nobody can say what is there.
+    """
+
+    broken: list[Stray] = field(default_factory=list)
+    parts: list[tuple[str, str, Stray]] = field(default_factory=list)
+    is_out: bool = False
+
+
+def _named_on(source: Source) -> Iterator[_Named]:
     """Each address that a page leads to or fetches: the element, its attribute, the address."""
+    has_templates = "template" in source.by_tag
     for tag, attribute in _NAMING:
         for element in source.by_tag.get(tag, ()):
             address = element.get(attribute)
-            if not address or address.startswith("#!") or _TEMPLATE.search(address):
+            if not address or address.startswith("#!") or _is_template(address):
                 continue
-            if tag == "link" and set(element.get("rel").lower().split()) & _NO_FILE:
+            if tag == "link" and not _NO_FILE.isdisjoint(element.get("rel").lower().split()):
                 continue
-            if not source.is_within(element.number, frozenset(("template",))):
+            if not (has_templates and source.is_within(element.number, _TEMPLATES)):
                 yield element, attribute, address
 
 
-def broken(source: Source, files: Files, ids: Mapping[str, frozenset[str]]) -> Iterator[Stray]:
-    """Addresses that lead to no file of the site, or to no such part of a page."""
-    for element, attribute, address in named_on(source):
+def _is_template(address: str) -> bool:
+    return ("{" in address or "<" in address) and bool(_TEMPLATE.search(address))
+
+
+def led(source: Source, files: Files) -> Led:
+    """Where a page's addresses lead that don't simply lead to a file."""
+    found = Led()
+    for element, attribute, address in _named_on(source):
         leads, path, fragment = files.led_to(source, address)
-        sure = _SURE if leads == "broken" else 0.0
-        if leads == "broken" and (files.is_folder(path) and element.tag in ("a", "form") and path.endswith("/")):
-            sure = _SURE_OF_PART
-        if leads == "found" and not _is_there(ids.get(path), fragment):
-            sure = _SURE_OF_PART
-        if sure:
-            start, end = source.attribute_spot(element, attribute)
-            should = _other_case(files, path) if leads == "broken" else ""
-            yield Stray("link_broken", source.path, "link", start, end, address, should, sure)
+        found.is_out = found.is_out or leads == "out"
+        if leads == "broken":
+            is_folder = files.is_folder(path) and element.tag in ("a", "form") and path.endswith("/")
+            sure = _SURE_OF_PART if is_folder else _SURE
+            found.broken.append(_stray(source, (element, attribute, address), _other_case(files, path), sure))
+        elif leads == "found" and fragment:
+            stray = _stray(source, (element, attribute, address), "", _SURE_OF_PART)
+            found.parts.append((path, fragment, stray))
+    return found
 
 
-def leads_out(source: Source, files: Files) -> bool:
-    """Whether a page has links that lead out of the folder, where nobody can say what is there."""
-    return any(files.led_to(source, address)[0] == "out" for _, _, address in named_on(source))
+def _stray(source: Source, named: _Named, should: str, sure: float) -> Stray:
+    element, attribute, address = named
+    start, end = source.attribute_spot(element, attribute)
+    return Stray("link_broken", source.path, "link", start, end, address, should, sure)
 
 
-def _is_there(ids: frozenset[str] | None, fragment: str) -> bool:
+def is_there(ids: frozenset[str] | None, fragment: str) -> bool:
     """Whether a page has the part that is named (HTML, 7.4.6.3); of what is no page nothing is known."""
     if ids is None or fragment.lower() in _TOP or fragment.startswith((":~:", "/")):
         return True

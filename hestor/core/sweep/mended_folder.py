@@ -5,13 +5,11 @@ from dataclasses import dataclass
 from datetime import date
 
 from hestor.core.reading.source import Source
-from hestor.core.sweep import unset
 from hestor.core.sweep.files import Files
-from hestor.core.sweep.folder import Sweeper, own_hosts
+from hestor.core.sweep.folder import Sweeper, sweeper_of
 from hestor.core.sweep.mend import mended
 from hestor.core.sweep.others import of_text
-from hestor.core.sweep.pages_read import OtherText, Page, read_all, read_one
-from hestor.core.sweep.propose import usual
+from hestor.core.sweep.pages_read import OtherText, Page, Pages, read_one
 from hestor.core.sweep.stray import Stray
 from hestor.core.sweep.style import Style
 
@@ -53,12 +51,9 @@ def _other(one: OtherText, style: Style) -> Mended | None:
 
 def mend_all(files: Files, given: Style | None, today: date) -> Iterator[Mended]:
     """The files of a folder that a mend changes; all others stay byte for byte as they are."""
-    read = list(read_all(files))
-    pages = [one for one in read if isinstance(one, Page)]
-    files = Files(files.paths, files.read, files.hosts or own_hosts([page.source for page in pages]))
-    agreed = usual(pages, files, given)
-    sweeper = Sweeper(files, agreed, today, unset.home_of([page.source.path for page in pages]))
-    for one in read:
+    pages = Pages(files)
+    sweeper, _, agreed = sweeper_of(pages, files, given, today)
+    for one in pages.in_turn():
         made = _page(sweeper, one) if isinstance(one, Page) else None
         if isinstance(one, OtherText):
             made = _other(one, agreed.style)

@@ -24,6 +24,7 @@ _IN_ADDRESS = regex.compile(r"[.-]\p{L}")
 _SHORTEST = 5
 _ROOM = 24
 _LONG_WORD = 8
+_KNOWN_WORDS = 50_000
 # Of so short words many are one letter from another: only the words around tell.
 _SHORT = 4
 # Endings by which a name is bent, in the languages of Europe: they are no misspelling.
@@ -60,16 +61,22 @@ class _Names:
             _plain_word(word) for key in ("short_name", "tagline") for word in _WORD.findall(style.text(key))
         }
         self._near: dict[str, tuple[int, ...]] = {}
-        self._hints: dict[str, bool] = {}
+        self._harmless: set[str] = set()
         self.pairs = frozenset(one + other for one, other in pairwise(self.words))
 
-    def is_hint(self, written: str) -> bool:
-        """Whether a word may be part of a slip: nearly one of the name's, two of them in one, or the begin of one."""
-        if written not in self._hints:
-            word = _plain_word(written)
-            begins = len(word) >= _SHORT and any(own.startswith(word) and own != word for own in self.words)
-            self._hints[written] = begins or word in self.pairs or bool(self.near(word))
-        return self._hints[written]
+    def hints(self, vocabulary: frozenset[str]) -> frozenset[str]:
+        """The words that may be part of a slip: nearly one of the name's, two of them in one, or the begin of one."""
+        others = vocabulary - self._harmless
+        found = frozenset(filter(self._is_hint, others))
+        if len(self._harmless) > _KNOWN_WORDS:
+            self._harmless.clear()
+        self._harmless |= others - found
+        return found
+
+    def _is_hint(self, written: str) -> bool:
+        word = _plain_word(written)
+        begins = len(word) >= _SHORT and any(own.startswith(word) and own != word for own in self.words)
+        return begins or word in self.pairs or bool(self.near(word))
 
     @property
     def is_judged(self) -> bool:
@@ -150,7 +157,7 @@ def _stray(source: Source, block: Block, kind: Kind, span: tuple[int, int], name
 def misspelt_names(source: Source, style: Style) -> Iterator[Stray]:
     """Where nearly the present name stands, with a letter or two amiss."""
     names = _names(style.text("name"), style.text("short_name"), style.text("tagline"))
-    hints = frozenset(word for word in source.vocabulary if names.is_hint(word)) if names.is_judged else frozenset()
+    hints = names.hints(source.vocabulary) if names.is_judged else frozenset()
     if hints:
         for begin, end in _around(source.flat, hints, 2 * len(names.name) + _ROOM):
             yield from _slips(source, style, names, begin, end)

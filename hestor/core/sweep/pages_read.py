@@ -1,6 +1,6 @@
 """The pages of a folder, read once: what is a page, what is another text of the site, and what could not be read."""
 
-from collections.abc import Iterator
+from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 from functools import cached_property
 from typing import Literal
@@ -10,8 +10,10 @@ from hestor.core.reading.source import Source
 from hestor.core.sweep import parts
 from hestor.core.sweep.encodings import Decoded, Undecodable, decode
 from hestor.core.sweep.files import HTML, Files
+from hestor.core.sweep.unset import home_rank
 
 MOST_BYTES = 5_000_000
+_ENOUGH = 100
 _TEXTS = {".webmanifest": "manifest", ".ics": "calendar", ".vcf": "card", ".rss": "feed", ".atom": "feed"}
 _FEED_MARKS = ("<rss", "<feed", "<rdf:rdf")
 _MANIFESTS = ("manifest.json", "site.webmanifest")
@@ -88,16 +90,42 @@ def read_one(path: str, raw: bytes) -> Read | None:
     return Page(source, decoded)
 
 
-def read_all(files: Files) -> Iterator[Read]:
-    """All that can be read of a folder, in the order of the paths."""
-    for path in sorted(files.paths):
-        if not (is_page(path) or _other_place(path)):
-            continue
-        try:
-            raw = files.read(path)
-        except OSError:
-            yield Unread(path, "unreadable")
-            continue
-        found = read_one(path, raw)
-        if found is not None:
-            yield found
+def _read(files: Files, path: str) -> Read | None:
+    try:
+        return read_one(path, files.read(path))
+    except OSError:
+        return Unread(path, "unreadable")
+
+
+class Pages:
+    """What can be read of a folder, in the order of the paths, one at a time: of a large site only a few are held.
+
+    ``sample`` are the pages that tell what most agree on, ``home`` the one that the site begins with. These are read
+    first, and kept until it is their turn.
+    """
+
+    def __init__(self, files: Files) -> None:
+        self._files = files
+        self._paths = sorted(path for path in files.paths if is_page(path) or _other_place(path))
+        names = [path for path in self._paths if is_page(path)]
+        self.count = len(names)
+        self._kept = {path: _read(files, path) for path in names[:: max(1, len(names) // _ENOUGH)]}
+        self.home = self._home(names)
+        found = [one for one in self._kept.values() if isinstance(one, Page)]
+        # Pages that only lead on say nothing of their site.
+        self.sample = [page for page in found if not page.source.leads_on] or found
+
+    def _home(self, names: Sequence[str]) -> Page | None:
+        for path in sorted(names, key=home_rank):
+            if path not in self._kept:
+                self._kept[path] = _read(self._files, path)
+            if isinstance(found := self._kept[path], Page):
+                return found
+        return None
+
+    def in_turn(self) -> Iterator[Read]:
+        """All of it, once."""
+        for path in self._paths:
+            found = self._kept.pop(path) if path in self._kept else _read(self._files, path)
+            if found is not None:
+                yield found

@@ -38,6 +38,7 @@ def _small_words(primary: str) -> frozenset[str]:
     return frozenset(stopwordsiso.stopwords(known)) if stopwordsiso.has_lang(known) else frozenset()
 
 
+@lru_cache(maxsize=256)
 def primary_of(tag: str) -> str:
     """The language of a tag without its script and region, in small letters."""
     return tag.replace("_", "-").partition("-")[0].lower()
@@ -45,12 +46,22 @@ def primary_of(tag: str) -> str:
 
 def _share(words: Sequence[str], primary: str) -> float:
     small = _small_words(primary)
-    return sum(word in small for word in words) / len(words) if words and small else 0.0
+    return sum(map(small.__contains__, words)) / len(words) if words and small else 0.0
+
+
+def language_of(text: str, declared: str) -> tuple[str, float] | None:
+    """The language (primary subtag) of a passage that is surely not in the declared one, and how sure that is."""
+    return None if _is_at_home(text[:_GLANCE], primary_of(declared)) else _told(text, declared)
+
+
+def _is_at_home(begin: str, primary: str) -> bool:
+    """Whether there is no doubt after a glance; words with a mark at their end don't count, which only raises one."""
+    words = begin.lower().split()
+    return len(words) >= _FEWEST_WORDS and _share(words, primary) >= _AT_HOME
 
 
 @lru_cache(maxsize=8192)
-def language_of(text: str, declared: str) -> tuple[str, float] | None:
-    """The language (primary subtag) of a passage that is surely not in the declared one, and how sure that is."""
+def _told(text: str, declared: str) -> tuple[str, float] | None:
     primary = primary_of(declared)
     first = _WORD.findall(text[:_GLANCE].lower().replace("’", "'"))
     if len(first) >= _FEWEST_WORDS and _share(first, primary) >= _AT_HOME:

@@ -20,7 +20,6 @@ _WEIGHTS = {"og:site_name": 3.0, "application-name": 2.0, "structured": 3.0, "he
 _SHARE = 0.3
 _LONGEST_TITLE = 500
 # What most pages agree on shows in so many, taken evenly.
-_ENOUGH = 100
 
 
 @dataclass(frozen=True)
@@ -80,9 +79,6 @@ def _tagline(pages: Sequence[Page], name: str) -> str:
 
 def usual(pages: Sequence[Page], files: Files, given: Style | None = None) -> Usual:
     """What the pages agree on; what a given style says stands before it."""
-    # Pages that only lead on say nothing of their site.
-    pages = [page for page in pages if not page.source.leads_on] or pages
-    pages = pages[:: max(1, len(pages) // _ENOUGH)]
     sources = [page.source for page in pages]
     tag = (given.text("language") if given else "") or _most(_tags(sources)) or "en-GB"
     tag = tag if is_tag(tag) else "en-GB"

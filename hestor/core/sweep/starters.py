@@ -1,7 +1,7 @@
 """Leftovers of starter texts: filler, words that stand for words, marks that somebody meant to come back to."""
 
 import re
-from collections.abc import Iterator
+from collections.abc import Iterator, Sequence
 from functools import lru_cache
 from itertools import islice
 
@@ -128,31 +128,35 @@ _TELLING = frozenset(
 }
 # Without one of these nothing of all that can be there.
 _NEAR = 60
-_HINTS = re.compile(
-    r"[{%\[<]|@(?:example|domain|your|company|email|mail|beispiel|ihre|muster|ejemplo|tudominio|exemple|votre)|\?\?\?|TO ?DO|TB[DC]|FIXME|XXX|TK|123 |Doe\b|(?:Company|Business|Site|Your|Club|Shop) Name|Mustermann|Fulano|Empresa|Entreprise|555[ .-]|000[ .-]"
+_MARKED = tuple("{|%|[|<|???|TODO|TO DO|TBD|TBC|FIXME|XXX|TK|123 |555 |555-|555.|000 |000-|000.|Doe| Name".split("|"))
+_MARKED_NAMES = frozenset("mustermann fulano empresa entreprise".split())
+_MARKED_AT = re.compile(
+    r"@(?:example|domain|your|company|email|mail|beispiel|ihre|muster|ejemplo|tudominio|exemple|votre)"
 )
+_HINTS = re.compile("|".join((*map(re.escape, _MARKED), _MARKED_AT.pattern, "Mustermann|Fulano|Empresa|Entreprise")))
 _HEADINGS = frozenset(("h1", "h2", "h3", "h4", "h5", "h6"))
 _OF_PROGRAMS = frozenset(("code", "kbd", "samp", "pre", "q", "blockquote", "cite"))
+
+
+Near = tuple[int, str]
 
 
 def starter_texts(source: Source) -> Iterator[Stray]:
     """Each leftover with where it stands; what stands in code or in a quotation is meant."""
     seen: list[tuple[int, int]] = []
-    telling = source.vocabulary & _TELLING
-    for pattern, sure in ((_WORDS, 0.95), (_TO_FILL, 0.9), (_PHRASES, 0.8)):
-        for found in islice(_found(pattern, source.flat, telling), _MOST):
-            start, end = found.span()
-            block = source.block_at(start)
-            # A title that says nothing is a stray of its own.
-            if block.place == "title" and says_nothing(source.words_of(block)):
-                continue
-            if any(start < b and a < end for a, b in seen) or _is_meant(source, start, end, block.place):
-                continue
-            if pattern is _PHRASES and end - start < _MOSTLY * (block.end - block.start):
-                continue
-            seen.append((start, end))
-            spot = source.spot(start, end)
-            yield Stray("starter_text", source.path, block.place, spot.start, spot.end, found[0], "", sure)
+    for pattern, found, sure in _all_found(source):
+        start, end = found.span()
+        block = source.block_at(start)
+        # A title that says nothing is a stray of its own.
+        if block.place == "title" and says_nothing(source.words_of(block)):
+            continue
+        if any(start < b and a < end for a, b in seen) or _is_meant(source, start, end, block.place):
+            continue
+        if pattern is _PHRASES and end - start < _MOSTLY * (block.end - block.start):
+            continue
+        seen.append((start, end))
+        spot = source.spot(start, end)
+        yield Stray("starter_text", source.path, block.place, spot.start, spot.end, found[0], "", sure)
     yield from _lines_alone(source)
 
 
@@ -173,26 +177,50 @@ def _first_words(pattern: regex.Pattern[str]) -> frozenset[str]:
 
 
 @lru_cache(maxsize=512)
-def _any_of(words: frozenset[str]) -> regex.Pattern[str]:
-    return regex.compile(rf"(?<!\p{{L}})(?:{'|'.join(map(regex.escape, sorted(words)))})(?!\p{{L}})", regex.IGNORECASE)
+def _any_of(words: frozenset[str]) -> re.Pattern[str]:
+    return re.compile("|".join(map(re.escape, sorted(words))), re.IGNORECASE)
 
 
-def _found(pattern: regex.Pattern[str], text: str, telling: frozenset[str]) -> Iterator[regex.Match[str]]:
-    if pattern is _TO_FILL:
-        marks = (one.start() for one in _HINTS.finditer(text))
-        for begin, end in windows(marks, _NEAR, _NEAR, len(text)):
-            yield from pattern.finditer(text, begin, end)
-        return
-    if not telling:
-        return
+def _all_found(source: Source) -> Iterator[tuple[regex.Pattern[str], regex.Match[str], float]]:
+    """All that patterns fit to, with how sure each is."""
+    near = _near(source.flat, source.vocabulary & _TELLING)
+    yield from ((_WORDS, one, 0.95) for one in islice(_found(_WORDS, source.flat, near), _MOST))
+    if _may_be_to_fill(source.flat, source.vocabulary):
+        yield from ((_TO_FILL, one, 0.9) for one in islice(_to_fill(source.flat), _MOST))
+    yield from ((_PHRASES, one, 0.8) for one in islice(_found(_PHRASES, source.flat, near), _MOST))
+
+
+def _found(pattern: regex.Pattern[str], text: str, near: Sequence[Near]) -> Iterator[regex.Match[str]]:
+    """Where a pattern fits that can only begin with some words: it is tried at these alone."""
     first = _first_words(pattern)
     last = 0
-    marks = (one.start() for one in _any_of(telling).finditer(text))
-    for begin, end in windows(marks, _REACH, _REACH, len(text)):
-        for word in _ANY_WORD.finditer(text, begin, end):
-            if word.start() >= last and word[0].casefold() in first and (found := pattern.match(text, word.start())):
-                yield found
-                last = found.end()
+    for start, word in near:
+        if start >= last and word in first and (found := pattern.match(text, start)):
+            yield found
+            last = found.end()
+
+
+def _may_be_to_fill(text: str, vocabulary: frozenset[str]) -> bool:
+    """Whether any mark is there at all, which is told in a hundredth of the time that it takes to look for where."""
+    if not vocabulary.isdisjoint(_MARKED_NAMES) or ("@" in text and _MARKED_AT.search(text)):
+        return True
+    return any(mark in text for mark in _MARKED)
+
+
+def _to_fill(text: str) -> Iterator[regex.Match[str]]:
+    marks = (one.start() for one in _HINTS.finditer(text))
+    for begin, end in windows(marks, _NEAR, _NEAR, len(text)):
+        yield from _TO_FILL.finditer(text, begin, end)
+
+
+def _near(text: str, telling: frozenset[str]) -> list[Near]:
+    """The words around those that tell of a starter text, in small letters, with where they begin."""
+    if not telling:
+        return []
+    # In an address such a word tells of nothing; the marks to be filled in look there.
+    marks = (one.start() for one in _any_of(telling).finditer(text) if text[max(0, one.start() - 1)] not in ".@")
+    around = windows(marks, _REACH, _REACH, len(text))
+    return [(one.start(), one[0].casefold()) for begin, end in around for one in _ANY_WORD.finditer(text, begin, end)]
 
 
 def _lines_alone(source: Source) -> Iterator[Stray]:

@@ -10,8 +10,13 @@ _HOMES = ("index.html", "index.htm", "index.xhtml", "")
 
 def home_of(paths: Sequence[str]) -> str:
     """The page that a site begins with; of several folders the one nearest to the top."""
-    homes = [path for path in paths if path.rpartition("/")[2].lower() in _HOMES or path == "/"]
-    return min(homes or paths, key=lambda path: (path.count("/"), path), default="")
+    return min(paths, key=home_rank, default="")
+
+
+def home_rank(path: str) -> tuple[bool, int, str]:
+    """By this the page that a site begins with is the first."""
+    is_home = path.rpartition("/")[2].lower() in _HOMES or path == "/"
+    return not is_home, path.count("/"), path
 
 
 def unset(home: Source, says: frozenset[str]) -> Iterator[Stray]:

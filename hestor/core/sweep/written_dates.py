@@ -84,12 +84,26 @@ def _textual(tag: str) -> tuple[regex.Pattern[str], dict[str, int]]:
     return regex.compile(rf"{_BEFORE}(?:{either}){_AFTER}", regex.IGNORECASE), months
 
 
+@lru_cache(maxsize=64)
+def _marks_of_months(tag: str) -> tuple[str, ...]:
+    """The shortest begins of the names of months: what has none of them names no month."""
+    kept: list[str] = []
+    for name in sorted(_months(primary_of(tag), tag), key=len):
+        if not name.startswith(tuple(kept)):
+            kept.append(name)
+    return tuple(kept)
+
+
 def _named(text: str, tag: str) -> Iterator[Written]:
-    years = (found.start() for found in _YEARS.finditer(text))
-    near = windows(years, _LONGEST, _LONGEST, len(text))
-    for begin, end in near:
-        for start, stop, day in _named_in(text[begin:end], tag):
-            yield Written(begin + start, begin + stop, day)
+    years = (found.start() for found in _YEARS.finditer(text) if len(found[0]) == _DIGITS_OF_YEAR)
+    marks = _marks_of_months(tag)
+    for begin, end in windows(years, _LONGEST, _LONGEST, len(text)):
+        near = text[begin:end]
+        # Where no month is named, nothing is looked for: most numbers of four digits are no years.
+        plain = near.casefold()
+        if any(mark in plain for mark in marks):
+            for start, stop, day in _named_in(near, tag):
+                yield Written(begin + start, begin + stop, day)
 
 
 @lru_cache(maxsize=4096)
@@ -142,7 +156,8 @@ def is_day_first(tag: str) -> bool:
     return short.find("d") < short.find("M")
 
 
-_YEARS = re.compile(r"\d{4}")
+_YEARS = re.compile(r"\d{4,}")
+_DIGITS_OF_YEAR = 4
 # A day, a month with its article, and a year, with some room.
 _LONGEST = 48
 

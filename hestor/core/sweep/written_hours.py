@@ -1,5 +1,6 @@
 """Opening hours found in running text: days of the week (CLDR), and from when to when."""
 
+import re
 from collections.abc import Iterator, Mapping
 from dataclasses import dataclass
 from functools import lru_cache
@@ -145,10 +146,9 @@ def _spans(found: regex.Match[str]) -> tuple[Span, ...] | None:
     return None if any(one is None for one in spans) else tuple(sorted(one for one in spans if one))
 
 
-_QUICK = regex.compile(
-    r"\p{Nd}[:.h٫]\s?\p{Nd}{2}(?!\p{Nd})|\p{Nd}\s?(?:[ap]\.?m|uhr|h(?!\p{L})|ص|م(?!\p{L}))"
-    r"|\p{Nd}\s*(?:[–—-]|to|bis|a|à)\s*\p{Nd}",
-    regex.IGNORECASE,
+_QUICK = re.compile(
+    r"\d(?:[:.h٫]\s?\d{2}(?!\d)|\s?(?:[ap]\.?m|uhr|h(?![^\W\d_])|ص|م(?![^\W\d_]))|\s*(?:[–—-]|to|bis|a|à)\s*\d)",
+    re.IGNORECASE,
 )
 
 

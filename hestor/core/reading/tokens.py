@@ -1,0 +1,122 @@
+"""Parts an HTML text into tags and words, each with where it stands (HTML, 13.2.5, as far as texts are concerned).
+
+Every text is parted to its end in one pass: what is broken is read as browsers read it; a tag that never ends is words.
+"""
+
+import re
+from collections.abc import Iterator, Mapping
+from html import unescape
+from types import MappingProxyType
+from typing import Protocol
+
+_SPACE = r"[\t\n\f\r ]"
+_NAME = r"[A-Za-z][^\t\n\f\r />]*+"
+_VALUE = r"""(?:"[^"]*+"|'[^']*+'|[^\t\n\f\r >"'][^\t\n\f\r >]*+)"""
+_REFERENCE = r"&(?:#[0-9]++|#[xX][0-9a-fA-F]++|[A-Za-z][A-Za-z0-9]*+);?"
+# A quotation mark only guards what is behind an equals sign; elsewhere it is a part of a name.
+_TOKEN = re.compile(
+    r"([^<&]*+)(?:"
+    rf"""<({_NAME})((?:[^>"'=]++|={_SPACE}*+{_VALUE}?+|["'])*+)>"""
+    rf"|</({_NAME})[^>]*+>"
+    rf"|({_REFERENCE})"
+    r"|(<!--(?:-?>|.*?(?:--!?>|\Z)))"
+    r"|(<(?:[!?]|/(?![A-Za-z]))[^>]*+>))?",
+    re.DOTALL,
+)
+_WORDS, _START, _END, _REFERRED = 1, 3, 4, 5
+_BEGUN = re.compile(r"<[A-Za-z/!?]")
+_ATTRIBUTE = re.compile(
+    r"([^\t\n\f\r />][^\t\n\f\r />=]*+)"
+    rf"""(?:{_SPACE}*+={_SPACE}*+(?:"([^"]*+)"|'([^']*+)'|["']?+([^\t\n\f\r >]*+)))?+"""
+)
+_REFERENCES = re.compile(_REFERENCE)
+# What is within them is no markup; character references count in the first two only (HTML, 13.1.2.1).
+_ESCAPABLE = frozenset(("textarea", "title"))
+_NO_MARKUP = _ESCAPABLE | {"script", "style", "xmp", "iframe", "noembed", "noframes"}
+
+
+class Told(Protocol):
+    """Who is told of the parts of a text, in their order; positions count characters of the text."""
+
+    def start(self, tag: str, attributes: Mapping[str, str], at: int, end: int, slashed: bool) -> bool:
+        """A start tag, its names in small letters; of attributes of one name the first counts. ``slashed``: ``/>``.
+
+        The answer says whether it holds anything: within some elements nothing is markup.
+        """
+
+    def end(self, tag: str, at: int) -> None:
+        """An end tag."""
+
+    def words(self, at: int, written: str, said: str) -> None:
+        """Words, or one character reference, as written and as they are read."""
+
+
+_WITHOUT: tuple[Mapping[str, str], bool] = (MappingProxyType({}), False)
+
+
+def _attributes(written: str) -> tuple[Mapping[str, str], bool]:
+    """The attributes of a start tag, and whether it ends with a slash that belongs to none of them."""
+    values: dict[str, str] = {}
+    end = 0
+    for found in _ATTRIBUTE.finditer(written):
+        name, double, single, bare = found.groups()
+        value = double or single or bare or ""
+        values.setdefault(name.lower(), unescape(value) if "&" in value else value)
+        end = found.end()
+    return values, end < len(written) and written[-1] == "/"
+
+
+def _parts(text: str, at: int, end: int) -> Iterator[tuple[int, str, str]]:
+    """Words between which character references stand."""
+    for found in _REFERENCES.finditer(text, at, end):
+        if found.start() > at:
+            yield at, text[at : found.start()], text[at : found.start()]
+        yield found.start(), found[0], unescape(found[0])
+        at = found.end()
+    if end > at:
+        yield at, text[at:end], text[at:end]
+
+
+def _raw(text: str, at: int, tag: str, told: Told) -> int:
+    """Tells what stands within an element in which nothing is markup; where its end tag begins."""
+    found = re.compile(rf"</{tag}(?=[\t\n\f\r />])", re.IGNORECASE).search(text, at)
+    end = found.start() if found else len(text)
+    if tag in _ESCAPABLE:
+        for part in _parts(text, at, end):
+            told.words(*part)
+    elif end > at:
+        told.words(at, text[at:end], text[at:end])
+    return end
+
+
+def _unended(text: str, at: int, told: Told) -> int:
+    """Tells a mark that begins nothing as a word; where a tag never ends, all that is left. Where it goes on."""
+    end = len(text) if _BEGUN.match(text, at) else at + 1
+    for one in _parts(text, at, end):
+        told.words(*one)
+    return end
+
+
+def part(text: str, told: Told) -> None:
+    """Tells all parts of a text."""
+    at, size = 0, len(text)
+    match, words, start, ended = _TOKEN.match, told.words, told.start, told.end
+    # Words of no length fit everywhere.
+    while at < size and (found := match(text, at)):
+        said, begun, written, closing, referred, *_ = found.groups()
+        if said:
+            words(at, said, said)
+            at += len(said)
+        kind, end = found.lastindex, found.end()
+        if kind == _START:
+            tag = begun.lower()
+            values, slashed = _attributes(written) if written else _WITHOUT
+            if start(tag, values, at, end, slashed) and tag in _NO_MARKUP:
+                end = _raw(text, end, tag, told)
+        elif kind == _END:
+            ended(closing.lower(), at)
+        elif kind == _REFERRED:
+            words(at, referred, unescape(referred))
+        elif kind == _WORDS and end < size:
+            end = _unended(text, end, told)
+        at = end
