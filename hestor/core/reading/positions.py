@@ -34,12 +34,14 @@ _ENDS_P = frozenset(
 )
 # The attributes that people read or hear (HTML; WAI-ARIA 1.2), with the place that each is.
 _READ = {"alt": "alt", "title": "hint", "aria-label": "label", "placeholder": "hint", "summary": "hint"}
+_SPEAKING = frozenset((*_READ, "content"))
 _METAS = {
     "description": "description", "og:description": "share", "twitter:description": "share", "og:title": "share",
     "twitter:title": "share", "og:site_name": "share", "og:image:alt": "share", "application-name": "short_name",
     "apple-mobile-web-app-title": "short_name", "author": "head", "copyright": "head", "keywords": "head",
 }  # fmt: skip
 _Kind = tuple[bool, bool, bool, tuple[tuple[str, ...], ...]]
+_ENDING_P = (("p",),)
 _BLOCK: _Kind = (False, False, False, ())
 # Of each element: whether it is part of a line, has no content, holds nothing that is seen, and what its start ends.
 _KINDS: Mapping[str, _Kind] = {
@@ -47,7 +49,7 @@ _KINDS: Mapping[str, _Kind] = {
         tag in _INLINE,
         tag in VOID,
         tag in _RAW or tag == "noscript",
-        ((_ENDS[tag],) if tag in _ENDS else ()) + ((("p",),) if tag in _ENDS_P else ()),
+        (_ENDS[tag],) if tag in _ENDS else _ENDING_P if tag in _ENDS_P else (),
     )
     for tag in _INLINE | VOID | _RAW | frozenset(_ENDS) | _ENDS_P | {"noscript"}
 }
@@ -67,7 +69,9 @@ class _Reader:
         self._texts: list[str] = []
         self._length = 0
         self._block_start = 0
-        self._block_of = self._stack[0]
+        # The open elements that words stand in on lines of their own; the last is that of the block at hand.
+        self._lined = self._stack[:]
+        self._paragraphs = 0
         self._later: list[tuple[str, str, Element]] = []
 
     def read(self, text: str) -> None:
@@ -86,26 +90,33 @@ class _Reader:
     def start(self, tag: str, attributes: Mapping[str, str], at: int, end: int, slashed: bool) -> bool:
         """A start tag."""
         inline, void, raw, ended = _KINDS.get(tag, _BLOCK)
-        for tags in ended:
-            self._end_of(tags, at)
-        above = self._stack[-1]
+        stack, elements = self._stack, self.elements
+        if ended and (self._paragraphs or ended is not _ENDING_P):
+            for tags in ended:
+                self._end_of(tags, at)
+        above = stack[-1]
         # Of what is not HTML's a slash ends any element (HTML, 13.1.2.1).
         void = void or (slashed and (tag in _FOREIGN or self._is_in(_FOREIGN)))
-        element = Element(tag, attributes, at, end, above.number, len(self.elements))
-        self.elements.append(element)
-        if not inline:
+        place = above.place
+        if tag in _PLACES or "role" in attributes:
+            place = self._place(tag, attributes, place)
+        hidden = raw or above.hidden or "hidden" in attributes
+        if tag == "script" and attributes.get("type", "").lower() == "application/ld+json":
+            place, hidden = "structured", False
+        element = Element(tag, attributes, at, end, above.number, len(elements), -1, place, hidden)
+        elements.append(element)
+        if not inline and self._length > self._block_start:
             self._end_block()
-        if attributes:
+        if not _SPEAKING.isdisjoint(attributes):
             self._remember(tag, attributes, element)
-        if void or len(self._stack) > _DEEPEST:
+        if void or len(stack) > _DEEPEST:
             element.closes = end
             return not void
-        is_data = tag == "script" and attributes.get("type", "").lower() == "application/ld+json"
-        element.hidden = not is_data and (raw or above.hidden or "hidden" in attributes)
-        element.place = "structured" if is_data else self._place(tag, attributes, above.place)
-        self._stack.append(element)
+        if tag == "p":
+            self._paragraphs += 1
+        stack.append(element)
         if not inline:
-            self._block_of = element
+            self._lined.append(element)
         return True
 
     def _is_in(self, tags: frozenset[str]) -> bool:
@@ -122,8 +133,6 @@ class _Reader:
 
     def _place(self, tag: str, values: Mapping[str, str], place: str) -> str:
         role = values.get("role")
-        if role is None and tag not in _PLACES:
-            return place
         if role in landmarks.ROLES:
             return "text" if role == "main" else landmarks.ROLES[role]
         if tag == "nav" and place in ("header", "text"):
@@ -137,8 +146,9 @@ class _Reader:
     def _end_of(self, tags: tuple[str, ...], at: int) -> None:
         """Ends the open elements of some names, if nothing that holds others stands between."""
         outermost = 0
-        for depth in range(len(self._stack) - 1, 0, -1):
-            tag = self._stack[depth].tag
+        stack = self._stack
+        for depth in range(len(stack) - 1, 0, -1):
+            tag = stack[depth].tag
             if tag in tags:
                 outermost = depth
             elif tag in _HOLDING:
@@ -147,23 +157,26 @@ class _Reader:
             self._close(outermost, at)
 
     def _close(self, depth: int, at: int) -> None:
-        ended = self._stack[depth:]
-        del self._stack[depth:]
-        is_inline = True
-        for one in ended:
-            one.closes = at
-            is_inline = is_inline and one.tag in _INLINE
-        if not is_inline:
-            self._end_block()
-            self._block_of = next((one for one in reversed(self._stack) if one.tag not in _INLINE), self._stack[0])
+        while len(self._stack) > depth:
+            self._close_inmost(at)
+
+    def _close_inmost(self, at: int) -> None:
+        one, lined = self._stack.pop(), self._lined
+        one.closes = at
+        if one.tag == "p":
+            self._paragraphs -= 1
+        if one is lined[-1]:
+            if self._length > self._block_start:
+                self._end_block()
+            lined.pop()
 
     def end(self, tag: str, at: int) -> None:
         """An end tag."""
         stack = self._stack
-        if stack[-1].tag == tag and tag in _INLINE:
-            stack.pop().closes = at
+        if stack[-1].tag == tag:
+            self._close_inmost(at)
             return
-        for depth in range(len(stack) - 1, 0, -1):
+        for depth in range(len(stack) - 2, 0, -1):
             if stack[depth].tag == tag:
                 self._close(depth, at)
                 return
@@ -187,8 +200,9 @@ class _Reader:
         self._length += len(said)
 
     def _end_block(self) -> None:
+        """Ends the run of words at hand, if there is any."""
         if self._length > self._block_start:
-            one = self._block_of
+            one = self._lined[-1]
             self.blocks.append(Block(self._block_start, self._length, one.place, one.number))
             self._between()
         self._block_start = self._length

@@ -9,6 +9,7 @@ from itertools import pairwise
 
 import regex
 
+from hestor.core.text import urls
 from hestor.core.text.lines import folded
 
 _ATTRIBUTE = regex.compile(
@@ -16,6 +17,7 @@ _ATTRIBUTE = regex.compile(
 )
 # The standard library's is much the faster, and where it parts a word at a mark, that is for a first look only.
 _WORD = re.compile(r"\w+")
+_DIGITS = re.compile(r"\d+")
 BETWEEN = "\0"
 """What stands between two blocks in ``Source.flat``; no file has it."""
 
@@ -106,9 +108,27 @@ class Source:
             yield from self.by_tag.get(tag, ())
 
     @cached_property
+    def lowered(self) -> str:
+        """``flat`` in small letters, each where its capital stands; those few that take more room stay as they are."""
+        found = self.flat.lower()
+        if len(found) == len(self.flat):
+            return found
+        return "".join(small if len(small := one.lower()) == 1 else one for one in self.flat)
+
+    @cached_property
+    def numbers(self) -> tuple[tuple[int, int], ...]:
+        """Where digits stand in a row in ``flat``: what may be a date, a time or a telephone number begins there."""
+        return tuple(found.span() for found in _DIGITS.finditer(self.flat))
+
+    @cached_property
+    def folder(self) -> str:
+        """The folder that the file is in."""
+        return urls.folder_of(self.path)
+
+    @cached_property
     def vocabulary(self) -> frozenset[str]:
         """The words of the page, in small letters."""
-        written = set(self.flat.lower().replace(BETWEEN, " ").split())
+        written = set(self.lowered.replace(BETWEEN, " ").split())
         return frozenset().union(*map(_words_in, written))
 
     @cached_property
@@ -193,6 +213,12 @@ class Source:
         return folded(self.words_of(self.title_block)) if self.title_block else ""
 
     @cached_property
+    def ways(self) -> tuple[tuple[Element, str], ...]:
+        """The links that lead to no page but to an address of mail or a number (RFC 6068, RFC 3966), and these."""
+        found = ((one, one.get("href")) for one in self.all("a", "area"))
+        return tuple((one, href) for one, href in found if href[:7].lower().startswith(("mailto:", "tel:")))
+
+    @cached_property
     def linked_hosts(self) -> frozenset[str]:
         """The hosts that the page links to, with and without www."""
         found = {
@@ -230,6 +256,14 @@ class Source:
     def is_within(self, number: int, tags: frozenset[str]) -> bool:
         """Whether an element is one of some names, or is inside of one."""
         return any(one.tag in tags for one in self.above(number))
+
+
+def all_of(text: str, words: str) -> Iterator[int]:
+    """Each position of some words in a text."""
+    at = text.find(words)
+    while at >= 0:
+        yield at
+        at = text.find(words, at + 1)
 
 
 def windows(marks: Iterable[int], before: int, after: int, size: int) -> Iterator[tuple[int, int]]:

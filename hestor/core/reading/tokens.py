@@ -19,8 +19,8 @@ _TOKEN = re.compile(
     rf"""<({_NAME})((?:[^>"'=]++|={_SPACE}*+{_VALUE}?+|["'])*+)>"""
     rf"|</({_NAME})[^>]*+>"
     rf"|({_REFERENCE})"
-    r"|(<!--(?:-?>|.*?(?:--!?>|\Z)))"
-    r"|(<(?:[!?]|/(?![A-Za-z]))[^>]*+>))?",
+    r"|<!--(?:-?>|.*?(?:--!?>|\Z))"
+    r"|<(?:[!?]|/(?![A-Za-z]))[^>]*+>)?",
     re.DOTALL,
 )
 _WORDS, _START, _END, _REFERRED = 1, 3, 4, 5
@@ -103,7 +103,7 @@ def part(text: str, told: Told) -> None:
     match, words, start, ended = _TOKEN.match, told.words, told.start, told.end
     # Words of no length fit everywhere.
     while at < size and (found := match(text, at)):
-        said, begun, written, closing, referred, *_ = found.groups()
+        said, begun, written, closing, referred = found.groups()
         if said:
             words(at, said, said)
             at += len(said)
@@ -117,6 +117,6 @@ def part(text: str, told: Told) -> None:
             ended(closing.lower(), at)
         elif kind == _REFERRED:
             words(at, referred, unescape(referred))
-        elif kind == _WORDS and end < size:
+        elif end == at < size:
             end = _unended(text, end, told)
         at = end

@@ -64,8 +64,7 @@ class Said:
     link: Element | None = None
 
 
-def _mailto(element: Element) -> str:
-    href = element.get("href")
+def _mailto(href: str) -> str:
     if not href.lower().startswith("mailto:"):
         return ""
     return urls.decoded(href[7:].partition("?")[0]).strip()
@@ -76,18 +75,17 @@ def emails_on(source: Source) -> Iterator[Said]:
     if "@" not in source.text and "%40" not in source.text and "&#" not in source.text:
         return
     told: set[int] = set()
-    for found in _written(source.flat):
-        link = _link_around(source, found.start())
-        block = source.block_at(found.start())
-        spot = source.spot(*found.span())
-        if link and _mailto(link).lower() == found[0].lower():
+    for start, end, said in _written(source.flat):
+        link = _link_around(source, start)
+        spot = source.spot(start, end)
+        if link and _mailto(link.get("href")).lower() == said.lower():
             told.add(link.number)
         else:
             link = None
-        place = block.place
-        yield Said(found[0].lower(), found[0], spot.start, spot.end, found.start(), place, spot.is_plain, link)
-    for element in source.all("a", "area"):
-        address = _mailto(element)
+        place = source.block_at(start).place
+        yield Said(said.lower(), said, spot.start, spot.end, start, place, spot.is_plain, link)
+    for element, href in source.ways:
+        address = _mailto(href)
         if address and element.number not in told and EMAIL.fullmatch(address):
             at, end = source.attribute_spot(element, "href")
             place = _place_of(source, element)
@@ -97,16 +95,22 @@ def emails_on(source: Source) -> Iterator[Said]:
                 yield Said(address.lower(), address, begin, begin + len(address), -1, place, True, None)
 
 
-def _written(flat: str) -> Iterator[regex.Match[str]]:
-    """The addresses in a text, looked for only where an at sign is."""
+def _written(flat: str) -> Iterator[tuple[int, int, str]]:
+    """The addresses in a text with where they stand, looked for only around an at sign."""
     last = 0
     for found in _AROUND_AT.finditer(flat):
         begin, end = max(last, found.start() - _MOST_OF_ADDRESS), found.end()
-        # An address has no space in it: what stands before the last one before it is none of it.
-        begin += max(map(flat[begin : found.start()].rfind, _SPACES)) + 1
+        # An address has no space in it: nothing before the last one before it is part of it.
+        begin += max(0, *map(flat[begin : found.start()].rfind, _SPACES))
         if begin < end:
-            yield from EMAIL.finditer(flat, begin, end)
+            yield from ((begin + start, begin + stop, said) for start, stop, said in _addresses_in(flat[begin:end]))
             last = end
+
+
+@lru_cache(maxsize=4096)
+def _addresses_in(text: str) -> tuple[tuple[int, int, str], ...]:
+    """The addresses in what stands between two spaces; most of them stand on every page."""
+    return tuple((*found.span(), found[0]) for found in EMAIL.finditer(text))
 
 
 def _link_around(source: Source, flat: int) -> Element | None:
@@ -274,8 +278,7 @@ def phones_on(source: Source, country: str) -> Iterator[Said]:
             link = None
         block, spot = source.block_at(start), source.spot(start, end)
         yield Said(value, raw, spot.start, spot.end, start, block.place, spot.is_plain, link)
-    for element in source.all("a"):
-        href = element.get("href")
+    for element, href in source.ways:
         if href.lower().startswith("tel:") and element.number not in told and (value := number_of(href[4:], country)):
             at, end = source.attribute_spot(element, "href")
             yield Said(value, href[4:], at + 4, end, -1, _place_of(source, element), True)
@@ -283,12 +286,15 @@ def phones_on(source: Source, country: str) -> Iterator[Said]:
 
 def _numbers_on(source: Source, country: str) -> Iterator[tuple[int, int, str]]:
     """What reads like a number, block by block: most of those that have one stand on every page."""
-    seen = -1
-    for found in _DIGITS.finditer(source.flat):
-        beside = source.flat[max(0, found.start() - 1) : found.start()] + source.flat[found.end() : found.end() + 1]
-        if any(map(str.isalnum, beside)):
+    seen, last = -1, 0
+    for begin, _ in source.numbers:
+        found = _DIGITS.match(source.flat, begin) if begin >= last else None
+        if found is None:
             continue
-        block = source.block_at(found.start())
+        last = found.end()
+        if any(map(str.isalnum, source.flat[max(0, begin - 1) : begin] + source.flat[last : last + 1])):
+            continue
+        block = source.block_at(begin)
         if block.start != seen:
             seen = block.start
             for start, end, value in _numbers_in(source.words_of(block)[:_LONGEST_BLOCK], country):

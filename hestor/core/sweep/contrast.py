@@ -42,7 +42,7 @@ class _Faint:
     least: float
 
 
-Chain = tuple[int, str, str | None, str | None, str | None, bool]
+Chain = tuple[int, str, tuple[str | None, str | None, str | None, bool] | None]
 
 
 class Looks:
@@ -65,7 +65,8 @@ class Looks:
         for element in source.elements:
             above = keys[element.parent] if element.parent >= 0 else 0
             a = element.attributes
-            chain = (above, element.tag, a.get("class"), a.get("id"), a.get("style"), "href" in a)
+            said = (a.get("class"), a.get("id"), a.get("style"), "href" in a) if a else None
+            chain = (above, element.tag, said)
             key = self._known.get(chain)
             if key is None:
                 key = len(self._looks)

@@ -34,7 +34,7 @@ def tags_of(source: Source, style: Style) -> tuple[str, ...]:
 
 def written_on(source: Source, style: Style) -> tuple[Written, ...]:
     """The whole dates that people read on a page."""
-    return dates_in(source.flat, tags_of(source, style))
+    return dates_in(source, tags_of(source, style))
 
 
 def own_forms(style: Style) -> tuple[str, ...]:

@@ -83,7 +83,7 @@ def evidence(source: Source, tag: str, country: str) -> Evidence:
     page = PageReading(source.text.encode(errors="replace"))
     found_dates = tuple(
         (source.flat[one.start : one.end], one, _is_marked(source, one))
-        for one in dates_in(source.flat, (tag,))
+        for one in dates_in(source, (tag,))
         if source.block_at(one.start).place in ("text", "footer", "header")
     )
     emails = list(contacts.emails_on(source))

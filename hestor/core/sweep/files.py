@@ -71,7 +71,7 @@ class Files:
     def led_to(self, source: Source, href: str) -> tuple[Leads, str, str]:
         """Where an address on a page leads, to which file, and to which part of it."""
         key = (
-            source.path if href[:1] in ("", "#", "?") or "base" in source.by_tag else urls.folder_of(source.path),
+            source.path if href[:1] in ("", "#", "?") or "base" in source.by_tag else source.folder,
             href,
         )
         if key not in self._led:

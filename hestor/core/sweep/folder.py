@@ -102,10 +102,10 @@ class Sweeper:
 
     def _sheets_of(self, source: Source) -> list[colour_rules.Sheet]:
         found = []
-        for element in source.elements:
+        for element in sorted(source.all("style", "link"), key=lambda one: one.number):
             if element.tag == "style":
                 found.append(colour_rules.sheet_of(source.text[element.end : element.closes]))
-            elif element.tag == "link" and "stylesheet" in element.get("rel").lower().split():
+            elif "stylesheet" in element.get("rel").lower().split():
                 if element.get("media").lower() not in ("", "all", "screen"):
                     continue
                 leads, path, _ = self._files.led_to(source, element.get("href"))

@@ -2,6 +2,7 @@
 
 from collections import Counter
 from collections.abc import Iterable, Iterator, Mapping, Sequence
+from functools import lru_cache
 from typing import Any
 
 import regex
@@ -59,7 +60,7 @@ def _clock(minutes: int) -> str:
 def said_on(source: Source, tag: str) -> tuple[WrittenHours, ...]:
     """What a page says of when the site is open."""
     found: dict[int, tuple[WrittenHours, ...]] = {}
-    for at in may_say_hours(source.flat, source.vocabulary):
+    for at in may_say_hours(source):
         block = source.block_at(at)
         if block.start not in found and block.place not in _NOT_READ:
             begin = _begin(source, block)
@@ -82,13 +83,22 @@ def _is_opening(source: Source, said: WrittenHours) -> bool:
     if is_quoted(source, said.start):
         return False
     block = source.block_at(said.start)
-    sentence = phrases.sentence_around(source.flat, said.start, said.end)
-    if _OTHERS.search(sentence):
-        return False
-    if block.place in _SITE_WIDE or phrases.OPENING.search(sentence):
-        return True
+    lines = source.flat[block.start : source.block_at(said.end - 1).end]
+    is_others, is_opening = _judged(lines, said.start - block.start, said.end - block.start)
+    if is_others or is_opening or block.place in _SITE_WIDE:
+        return not is_others
     near = source.flat[max(0, said.start - _NEAR) : said.start]
     return bool(phrases.OPENING.search(near)) and not _OTHERS.search(near)
+
+
+@lru_cache(maxsize=1024)
+def _judged(lines: str, start: int, end: int) -> tuple[bool, bool]:
+    """Whether the sentence of a statement speaks of other times than the site's, and whether of its being open.
+
+    What stands in a footer does so on every page.
+    """
+    sentence = phrases.sentence_around(lines, start, end)
+    return bool(_OTHERS.search(sentence)), bool(phrases.OPENING.search(sentence))
 
 
 def usual(pages: Sequence[Sequence[WrittenHours]]) -> Week:

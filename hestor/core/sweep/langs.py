@@ -108,11 +108,14 @@ def _own_language(source: Source, number: int) -> str:
 def passages_of(source: Source, style: Style) -> Iterator[Stray]:
     """Passages whose words are in another language than is declared for them."""
     page = _page_language(source, style)
-    is_marked = sum("lang" in one.attributes for one in source.elements) > 1
+    is_marked = len([True for one in source.elements if "lang" in one.attributes]) > 1
+    small = passages.small_words(page) if not is_marked else frozenset()
     for block in source.blocks:
         if block.end - block.start < _FEWEST_LETTERS or block.place not in _TOLD:
             continue
         declared = (_own_language(source, block.element) if is_marked else "") or page
+        if small and passages.is_at_home(source.lowered[block.start : block.end], small):
+            continue
         if declared and is_tag(declared):
             yield from _passage(source, block, declared, is_marked)
 

@@ -39,8 +39,14 @@ class Titled:
 def titled(source: Source) -> Titled:
     """What a page is compared by."""
     start, end = _spot(source)
-    heading = next((folded(source.words_of(b)) for b in source.blocks if source.elements[b.element].tag == "h1"), "")
-    return Titled(source.path, source.title, start, end, _counts(source), heading)
+    return Titled(source.path, source.title, start, end, _counts(source), _heading(source))
+
+
+def _heading(source: Source) -> str:
+    """The words of the first heading of the page."""
+    if "h1" not in source.by_tag:
+        return ""
+    return next((folded(source.words_of(b)) for b in source.blocks if source.elements[b.element].tag == "h1"), "")
 
 
 def _counts(source: Source) -> bool:
@@ -81,7 +87,7 @@ def of_page(source: Source, style: Style, home: str) -> Iterator[Stray]:
     start, end = _spot(source)
     said = source.text[start:end]
     if _is_empty(title, name, source.path == home):
-        heading = titled(source).heading
+        heading = _heading(source)
         should = _proposed(heading, name)
         mend = mend_if(should and any(source.all("title")))
         yield Stray("title_empty", source.path, "title", start, end, folded(said), should, 0.95, mend)

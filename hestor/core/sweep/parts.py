@@ -16,6 +16,8 @@ def parts_of(source: Source) -> frozenset[str]:
     """Which of the site-wide parts a page has (HTML-AAM: landmarks outside of sections)."""
     found = {block.place for block in source.blocks if block.place in PARTS}
     for element in source.elements:
+        if element.tag not in landmarks.TAGS and "role" not in element.attributes:
+            continue
         part = (
             landmarks.ROLES.get(element.get("role"))
             if "role" in element.attributes

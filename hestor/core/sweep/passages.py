@@ -32,6 +32,11 @@ def _identifier() -> Any:
     return made
 
 
+def small_words(declared: str) -> frozenset[str]:
+    """The small words of a declared language, which any text in it has; none where they are not known."""
+    return _small_words(primary_of(declared))
+
+
 @lru_cache(maxsize=64)
 def _small_words(primary: str) -> frozenset[str]:
     known = "no" if primary in ("nb", "nn") else primary
@@ -49,19 +54,15 @@ def _share(words: Sequence[str], primary: str) -> float:
     return sum(map(small.__contains__, words)) / len(words) if words and small else 0.0
 
 
-def language_of(text: str, declared: str) -> tuple[str, float] | None:
-    """The language (primary subtag) of a passage that is surely not in the declared one, and how sure that is."""
-    return None if _is_at_home(text[:_GLANCE], primary_of(declared)) else _told(text, declared)
-
-
-def _is_at_home(begin: str, primary: str) -> bool:
-    """Whether there is no doubt after a glance; words with a mark at their end don't count, which only raises one."""
-    words = begin.lower().split()
-    return len(words) >= _FEWEST_WORDS and _share(words, primary) >= _AT_HOME
+def is_at_home(lowered: str, small: frozenset[str]) -> bool:
+    """Whether a glance leaves no doubt that words are in a language; those with a mark at the end don't count."""
+    words = lowered[:_GLANCE].split()
+    return len(words) >= _FEWEST_WORDS and sum(map(small.__contains__, words)) >= _AT_HOME * len(words)
 
 
 @lru_cache(maxsize=8192)
-def _told(text: str, declared: str) -> tuple[str, float] | None:
+def language_of(text: str, declared: str) -> tuple[str, float] | None:
+    """The language (primary subtag) of a passage that is surely not in the declared one, and how sure that is."""
     primary = primary_of(declared)
     first = _WORD.findall(text[:_GLANCE].lower().replace("’", "'"))
     if len(first) >= _FEWEST_WORDS and _share(first, primary) >= _AT_HOME:

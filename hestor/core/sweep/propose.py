@@ -19,7 +19,6 @@ from hestor.core.text import lines
 _WEIGHTS = {"og:site_name": 3.0, "application-name": 2.0, "structured": 3.0, "header": 1.5, "title": 1.0, "footer": 1.0}
 _SHARE = 0.3
 _LONGEST_TITLE = 500
-# What most pages agree on shows in so many, taken evenly.
 
 
 @dataclass(frozen=True)

@@ -8,7 +8,7 @@ from itertools import islice
 import regex
 
 from hestor.core.pages.empty_titles import says_nothing
-from hestor.core.reading.source import Source, windows
+from hestor.core.reading.source import Source, all_of, windows
 from hestor.core.sweep.stray import Stray
 
 _FILLER = r"""
@@ -128,12 +128,16 @@ _TELLING = frozenset(
 }
 # Without one of these nothing of all that can be there.
 _NEAR = 60
-_MARKED = tuple("{|%|[|<|???|TODO|TO DO|TBD|TBC|FIXME|XXX|TK|123 |555 |555-|555.|000 |000-|000.|Doe| Name".split("|"))
-_MARKED_NAMES = frozenset("mustermann fulano empresa entreprise".split())
+_MARKED = ("{", "%", "[", "<", "???", "TO DO:")
+# The others by a word that they hold in small letters: only where it is there at all is it looked for as written.
+_MARKED_WORDS = {
+    said.strip().lower(): said
+    for said in "TODO,TBD,TBC,FIXME,XXX,TKTK,TK, Doe, Name,Mustermann,Fulano,Empresa,Entreprise,123,555,000".split(",")
+}
 _MARKED_AT = re.compile(
     r"@(?:example|domain|your|company|email|mail|beispiel|ihre|muster|ejemplo|tudominio|exemple|votre)"
 )
-_HINTS = re.compile("|".join((*map(re.escape, _MARKED), _MARKED_AT.pattern, "Mustermann|Fulano|Empresa|Entreprise")))
+_HINTS = re.compile("|".join((*map(re.escape, (*_MARKED, *_MARKED_WORDS.values())), _MARKED_AT.pattern)))
 _HEADINGS = frozenset(("h1", "h2", "h3", "h4", "h5", "h6"))
 _OF_PROGRAMS = frozenset(("code", "kbd", "samp", "pre", "q", "blockquote", "cite"))
 
@@ -176,14 +180,9 @@ def _first_words(pattern: regex.Pattern[str]) -> frozenset[str]:
     return frozenset(word for word in known if pattern.fullmatch(word, partial=True))
 
 
-@lru_cache(maxsize=512)
-def _any_of(words: frozenset[str]) -> re.Pattern[str]:
-    return re.compile("|".join(map(re.escape, sorted(words))), re.IGNORECASE)
-
-
 def _all_found(source: Source) -> Iterator[tuple[regex.Pattern[str], regex.Match[str], float]]:
     """All that patterns fit to, with how sure each is."""
-    near = _near(source.flat, source.vocabulary & _TELLING)
+    near = _near(source)
     yield from ((_WORDS, one, 0.95) for one in islice(_found(_WORDS, source.flat, near), _MOST))
     if _may_be_to_fill(source.flat, source.vocabulary):
         yield from ((_TO_FILL, one, 0.9) for one in islice(_to_fill(source.flat), _MOST))
@@ -202,9 +201,9 @@ def _found(pattern: regex.Pattern[str], text: str, near: Sequence[Near]) -> Iter
 
 def _may_be_to_fill(text: str, vocabulary: frozenset[str]) -> bool:
     """Whether any mark is there at all, which is told in a hundredth of the time that it takes to look for where."""
-    if not vocabulary.isdisjoint(_MARKED_NAMES) or ("@" in text and _MARKED_AT.search(text)):
+    if any(mark in text for mark in _MARKED) or ("@" in text and _MARKED_AT.search(text)):
         return True
-    return any(mark in text for mark in _MARKED)
+    return any(_MARKED_WORDS[word] in text for word in vocabulary & _MARKED_WORDS.keys())
 
 
 def _to_fill(text: str) -> Iterator[regex.Match[str]]:
@@ -213,13 +212,12 @@ def _to_fill(text: str) -> Iterator[regex.Match[str]]:
         yield from _TO_FILL.finditer(text, begin, end)
 
 
-def _near(text: str, telling: frozenset[str]) -> list[Near]:
+def _near(source: Source) -> list[Near]:
     """The words around those that tell of a starter text, in small letters, with where they begin."""
-    if not telling:
-        return []
+    text = source.lowered
+    marks = sorted(at for word in source.vocabulary & _TELLING for at in all_of(text, word))
     # In an address such a word tells of nothing; the marks to be filled in look there.
-    marks = (one.start() for one in _any_of(telling).finditer(text) if text[max(0, one.start() - 1)] not in ".@")
-    around = windows(marks, _REACH, _REACH, len(text))
+    around = windows((at for at in marks if text[max(0, at - 1)] not in ".@"), _REACH, _REACH, len(text))
     return [(one.start(), one[0].casefold()) for begin, end in around for one in _ANY_WORD.finditer(text, begin, end)]
 
 

@@ -11,7 +11,7 @@ import regex
 
 from hestor.core import languages
 from hestor.core.dates import parts, patterns
-from hestor.core.reading.source import windows
+from hestor.core.reading.source import Source, all_of, windows
 from hestor.core.sweep.passages import primary_of
 
 _BEFORE, _AFTER = r"(?<![\p{L}\p{N}/@_#=-]|\p{N}[.,:])", r"(?![\p{L}\p{N}/@_]|[-.,:]\p{N}|[-.]\p{L})"
@@ -24,7 +24,7 @@ _NUMERIC = regex.compile(
     rf"|(?P<a>\p{{Nd}}{{1,2}}){_BIDI}(?P<t>[-/]|\.[\s\u00a0]?){_BIDI}(?P<b>\p{{Nd}}{{1,2}}){_BIDI}(?P=t){_BIDI}"
     rf"(?P<z>\p{{Nd}}{{4}}|\p{{Nd}}{{2}})){_AFTER}"
 )
-_SIGNS = re.compile(r"\d[\u200e\u200f]*[./-]")
+_SIGNS = "./-\u200e\u200f"
 _SHORT = 8
 _FIRST_YEAR, _LAST_YEAR, _CENTURY = 1000, 2999, 2000
 
@@ -94,14 +94,12 @@ def _marks_of_months(tag: str) -> tuple[str, ...]:
     return tuple(kept)
 
 
-def _named(text: str, tag: str) -> Iterator[Written]:
-    years = (found.start() for found in _YEARS.finditer(text) if len(found[0]) == _DIGITS_OF_YEAR)
-    marks = _marks_of_months(tag)
-    for begin, end in windows(years, _LONGEST, _LONGEST, len(text)):
-        near = text[begin:end]
-        # Where no month is named, nothing is looked for: most numbers of four digits are no years.
-        plain = near.casefold()
-        if any(mark in plain for mark in marks):
+def _named(source: Source, tag: str) -> Iterator[Written]:
+    # Most of a text's numbers are no years, so it is the months that are looked for.
+    months = sorted(at for mark in _marks_of_months(tag) for at in all_of(source.lowered, mark))
+    for begin, end in windows(months, _LONGEST, _LONGEST, len(source.flat)):
+        near = source.flat[begin:end]
+        if _YEAR_NEAR.search(near):
             for start, stop, day in _named_in(near, tag):
                 yield Written(begin + start, begin + stop, day)
 
@@ -114,8 +112,9 @@ def _named_in(text: str, tag: str) -> tuple[tuple[int, int, date], ...]:
     return tuple((one.start(), one.end(), day) for one, day in found if day is not None)
 
 
-def _numbers(text: str, day_first: bool) -> Iterator[Written]:
-    signs = (found.start() for found in _SIGNS.finditer(text))
+def _numbers(source: Source, day_first: bool) -> Iterator[Written]:
+    text = source.flat
+    signs = (end - 1 for _, end in source.numbers if text[end : end + 1] in _SIGNS)
     near = windows(signs, _SHORT, _LONGEST, len(text))
     for found in (one for begin, end in near for one in _NUMERIC.finditer(text, begin, end)):
         if found["y"]:
@@ -156,18 +155,19 @@ def is_day_first(tag: str) -> bool:
     return short.find("d") < short.find("M")
 
 
-_YEARS = re.compile(r"\d{4,}")
-_DIGITS_OF_YEAR = 4
+_YEAR_NEAR = re.compile(r"\d{4}")
 # A day, a month with its article, and a year, with some room.
 _LONGEST = 48
 
 
-def dates_in(text: str, tags: tuple[str, ...]) -> tuple[Written, ...]:
-    """The whole dates of a text in some languages, the first of which says how numeric ones are read."""
+def dates_in(source: Source, tags: tuple[str, ...]) -> tuple[Written, ...]:
+    """The whole dates of a page in some languages, the first of which says how numeric ones are read."""
+    if not source.numbers:
+        return ()
     found: list[Written] = []
     for tag in tags:
-        found.extend(_named(text, tag))
-    found.extend(_numbers(text, is_day_first(tags[0])))
+        found.extend(_named(source, tag))
+    found.extend(_numbers(source, is_day_first(tags[0])))
     kept: list[Written] = []
     for one in sorted(found, key=lambda one: (one.start, one.start - one.end)):
         if not kept or one.start >= kept[-1].end:

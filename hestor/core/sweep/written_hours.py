@@ -9,6 +9,7 @@ import regex
 
 from hestor.core import languages
 from hestor.core.languages import WEEKDAYS
+from hestor.core.reading.source import Source
 from hestor.core.sweep.passages import primary_of
 
 Span = tuple[int, int]
@@ -158,11 +159,11 @@ _SHUT = frozenset(
 _SHUT_WORDS = regex.compile("|".join(_SHUT), regex.IGNORECASE)
 
 
-def may_say_hours(text: str, vocabulary: frozenset[str]) -> Iterator[int]:
-    """Where a text, of which these are the words, may say a time, or that it is closed."""
-    yield from (found.start() for found in _QUICK.finditer(text))
-    if vocabulary & _SHUT:
-        yield from (found.start() for found in _SHUT_WORDS.finditer(text))
+def may_say_hours(source: Source) -> Iterator[int]:
+    """Where a page may say a time, or that it is closed."""
+    yield from (end - 1 for _, end in source.numbers if _QUICK.match(source.flat, end - 1))
+    if source.vocabulary & _SHUT:
+        yield from (found.start() for found in _SHUT_WORDS.finditer(source.flat))
 
 
 @lru_cache(maxsize=4096)
