@@ -12,6 +12,8 @@ export default defineConfig({
     // The desk's security policy takes scripts, styles and fonts from files only.
     assetsInlineLimit: 0,
     modulePreload: { polyfill: false },
+    // How much comes before anything is shown, "make bench" holds to a limit, compressed.
+    chunkSizeWarningLimit: 600,
   },
   test: { environment: "node", include: ["src/**/*.test.{ts,tsx}"] },
 });

@@ -7,6 +7,7 @@ import { ApiProblem } from "./api/problem";
 import { App } from "./app/App";
 import "./styles.css";
 import { firstLanguage, speak } from "./i18n/i18n";
+import { WordsProvider } from "./i18n/useTranslation";
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content;
 if (nonce) setNonce(nonce);
@@ -33,11 +34,13 @@ void speak(firstLanguage(document.cookie, navigator.languages))
   .then(() =>
     desk.render(
       <StrictMode>
-        <QueryClientProvider client={queries}>
-          <BrowserRouter>
-            <App />
-          </BrowserRouter>
-        </QueryClientProvider>
+        <WordsProvider>
+          <QueryClientProvider client={queries}>
+            <BrowserRouter>
+              <App />
+            </BrowserRouter>
+          </QueryClientProvider>
+        </WordsProvider>
       </StrictMode>,
     ),
   );

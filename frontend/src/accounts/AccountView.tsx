@@ -1,5 +1,5 @@
-import { useTranslation } from "react-i18next";
 import type { Account } from "../api/client";
+import { useTranslation } from "../i18n/useTranslation";
 import { DeletedSites } from "../standing";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { useAccount } from "./api";

@@ -1,7 +1,7 @@
 import type { ReactNode } from "react";
-import { useTranslation } from "react-i18next";
 import { Link } from "react-router";
 import { LanguageChoice } from "../i18n/LanguageChoice";
+import { useTranslation } from "../i18n/useTranslation";
 
 /** A view that belongs to no site: the way back, the language, a title. */
 export function Apart({ title, wide = false, children }: { title: string; wide?: boolean; children: ReactNode }) {

@@ -1,7 +1,7 @@
 import { useMutation, useQuery } from "@tanstack/react-query";
-import { useTranslation } from "react-i18next";
 import { api, result, type Schemas } from "../api/client";
 import { ApiProblem } from "../api/problem";
+import { useTranslation } from "../i18n/useTranslation";
 import { AuthLayout } from "../ui/AuthLayout";
 import { Button } from "../ui/Button";
 import { ErrorNotice } from "../ui/ErrorNotice";

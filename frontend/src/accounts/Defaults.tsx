@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useTranslation } from "react-i18next";
 import { api, result, type Schemas } from "../api/client";
+import { useTranslation } from "../i18n/useTranslation";
 import { ActionLink } from "../ui/ActionLink";
 
 type Default = Schemas["DefaultOut"];

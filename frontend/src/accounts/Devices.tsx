@@ -1,6 +1,6 @@
-import { useTranslation } from "react-i18next";
 import type { Account } from "../api/client";
 import { useFormat } from "../i18n/format";
+import { useTranslation } from "../i18n/useTranslation";
 import { ErrorNotice } from "../ui/ErrorNotice";
 import { useSignOutDevice } from "./api";
 

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { useTranslation } from "react-i18next";
+import { useTranslation } from "../i18n/useTranslation";
 import { Field } from "../ui/Field";
 import { AccountForm } from "./AccountForm";
 import { CurrentPassword } from "./CurrentPassword";

@@ -1,6 +1,6 @@
 import { useState, type FormEvent } from "react";
-import { useTranslation } from "react-i18next";
 import { ApiProblem } from "../api/problem";
+import { useTranslation } from "../i18n/useTranslation";
 import { Button } from "../ui/Button";
 import { Field } from "../ui/Field";
 import { ErrorNotice } from "../ui/ErrorNotice";

@@ -1,6 +1,6 @@
 import { useState, type FormEvent } from "react";
-import { useTranslation } from "react-i18next";
 import { Link, useSearchParams } from "react-router";
+import { useTranslation } from "../i18n/useTranslation";
 import { AuthLayout } from "../ui/AuthLayout";
 import { Button } from "../ui/Button";
 import { ErrorNotice } from "../ui/ErrorNotice";

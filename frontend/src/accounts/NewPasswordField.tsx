@@ -1,4 +1,4 @@
-import { useTranslation } from "react-i18next";
+import { useTranslation } from "../i18n/useTranslation";
 import { Field } from "../ui/Field";
 import { errorsOf } from "./api";
 

@@ -1,6 +1,6 @@
 import { useState, type FormEvent } from "react";
-import { useTranslation } from "react-i18next";
 import type { Session } from "../api/client";
+import { useTranslation } from "../i18n/useTranslation";
 import { Button } from "../ui/Button";
 import { Field } from "../ui/Field";
 import { ErrorNotice } from "../ui/ErrorNotice";

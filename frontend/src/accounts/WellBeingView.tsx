@@ -1,6 +1,6 @@
-import { useTranslation } from "react-i18next";
 import type { Schemas } from "../api/client";
 import { useFormat } from "../i18n/format";
+import { useTranslation } from "../i18n/useTranslation";
 import { Button } from "../ui/Button";
 import { ErrorNotice } from "../ui/ErrorNotice";
 import { QueryBoundary } from "../ui/QueryBoundary";

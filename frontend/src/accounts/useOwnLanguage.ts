@@ -1,8 +1,8 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useEffect } from "react";
-import { useTranslation } from "react-i18next";
 import { api, type Session } from "../api/client";
 import { isDeskLanguage, rememberLanguage, speak, spoken } from "../i18n/i18n";
+import { useTranslation } from "../i18n/useTranslation";
 import { SESSION } from "./api";
 
 /** Has the desk speak what the person chose, wherever they did; and keeps what they choose here with their account. */

@@ -1,10 +1,10 @@
 import { CircleUserRound } from "lucide-react";
 import { DropdownMenu as Menu } from "radix-ui";
-import { useTranslation } from "react-i18next";
 import { Link } from "react-router";
 import type { Session, Site } from "../api/client";
 import { useSignOut } from "../accounts";
 import { useStore } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { useDeskKeys } from "./opened";
 
 interface Props {

@@ -1,7 +1,7 @@
 import { useCombobox } from "downshift";
 import { Dialog } from "radix-ui";
 import { useId, useRef } from "react";
-import { useTranslation } from "react-i18next";
+import { useTranslation } from "../i18n/useTranslation";
 import { found, type Entry } from "./entries";
 
 interface Props {

@@ -1,5 +1,5 @@
-import { useTranslation } from "react-i18next";
 import { useSignOut } from "../accounts";
+import { useTranslation } from "../i18n/useTranslation";
 import { DeletedSites } from "../standing";
 import { AuthLayout } from "../ui/AuthLayout";
 

@@ -1,5 +1,5 @@
-import { useTranslation } from "react-i18next";
 import { Link } from "react-router";
+import { useTranslation } from "../i18n/useTranslation";
 
 /** An address of the desk that leads nowhere, or to a site that the person may not see. */
 export function Nowhere() {

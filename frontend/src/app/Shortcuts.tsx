@@ -1,5 +1,5 @@
 import { Dialog } from "radix-ui";
-import { useTranslation } from "react-i18next";
+import { useTranslation } from "../i18n/useTranslation";
 
 const SHORTCUTS = ["find", "list", "undo", "redo", "move", "close"] as const;
 

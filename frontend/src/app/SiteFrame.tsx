@@ -1,9 +1,9 @@
 import { useEffect } from "react";
-import { useTranslation } from "react-i18next";
 import { ErrorBoundary } from "react-error-boundary";
 import { Outlet, useLocation, useParams } from "react-router";
 import type { Session, Site } from "../api/client";
 import { DraftProvider } from "../draft/DraftProvider";
+import { useTranslation } from "../i18n/useTranslation";
 import { useSites } from "../sites";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { DeskKeys } from "./DeskKeys";

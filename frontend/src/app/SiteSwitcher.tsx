@@ -1,9 +1,9 @@
 import { Check, ChevronDown, ExternalLink, Plus, SlidersHorizontal, Tag } from "lucide-react";
 import { DropdownMenu as Menu } from "radix-ui";
 import { useState } from "react";
-import { useTranslation } from "react-i18next";
 import { useNavigate } from "react-router";
 import type { Site } from "../api/client";
+import { useTranslation } from "../i18n/useTranslation";
 import { LabelDialog } from "../sites";
 
 const ITEM = "flex cursor-pointer items-center gap-3 rounded-md px-3 py-2 outline-none data-[highlighted]:bg-board";

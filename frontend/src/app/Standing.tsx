@@ -1,7 +1,7 @@
-import { useTranslation } from "react-i18next";
 import { Link } from "react-router";
 import type { Site } from "../api/client";
 import { useFormat } from "../i18n/format";
+import { useTranslation } from "../i18n/useTranslation";
 
 /** A line below the bar, in every view, for what must not be forgotten: closed, to be published, or not published. */
 export function Standing({ site }: { site: Site }) {

@@ -1,11 +1,11 @@
 import { Search } from "lucide-react";
 import { useEffect, useRef } from "react";
-import { useTranslation } from "react-i18next";
 import { NavLink, useLocation, useNavigate } from "react-router";
 import type { Session, Site } from "../api/client";
 import { countChanges } from "../draft/changes";
 import { useSelect, useStore } from "../draft/hooks";
 import { LanguageChoice } from "../i18n/LanguageChoice";
+import { useTranslation } from "../i18n/useTranslation";
 import { Button } from "../ui/Button";
 import { Glyph } from "../ui/Glyph";
 import { AccountMenu } from "./AccountMenu";
@@ -43,7 +43,11 @@ function Views({ site }: { site: Site }) {
   const nav = useRef<HTMLElement>(null);
   // On a phone the row of views is wider than the window: the one that is open is to be seen.
   useEffect(() => {
-    nav.current?.querySelector("[aria-current=page]")?.scrollIntoView({ inline: "center", block: "nearest" });
+    // With the next frame, which lays the view out anyway.
+    const frame = requestAnimationFrame(() => {
+      nav.current?.querySelector("[aria-current=page]")?.scrollIntoView({ inline: "center", block: "nearest" });
+    });
+    return () => cancelAnimationFrame(frame);
   }, [pathname]);
   return (
     <nav

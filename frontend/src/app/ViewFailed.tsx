@@ -1,5 +1,5 @@
 import type { FallbackProps } from "react-error-boundary";
-import { useTranslation } from "react-i18next";
+import { useTranslation } from "../i18n/useTranslation";
 import { Button } from "../ui/Button";
 
 /** A view that could not be drawn: what was typed is kept, and there is a way on. */

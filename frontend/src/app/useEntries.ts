@@ -1,4 +1,3 @@
-import { useTranslation } from "react-i18next";
 import { useNavigate } from "react-router";
 import type { Session, Site } from "../api/client";
 import { useSignOut } from "../accounts";
@@ -8,6 +7,7 @@ import { useSelect, useStore } from "../draft/hooks";
 import { focusField } from "../draft/useUndoKeys";
 import { useEditions } from "../editions";
 import { useFormat } from "../i18n/format";
+import { useTranslation } from "../i18n/useTranslation";
 import { usePages } from "../pages";
 import { usePictures } from "../pictures";
 import type { Entry } from "./entries";

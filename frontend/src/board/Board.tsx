@@ -1,8 +1,8 @@
-import { useTranslation } from "react-i18next";
 import { Link } from "react-router";
 import { DRAWN } from "../api/lists.gen";
 import { ROW_OF } from "../draft/facts";
 import { useSite } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { pieces, showsFact } from "../proofs/model";
 import { ProofFigure } from "../proofs/ProofFigure";
 import { useMorePlaces, useProofs } from "../proofs/ProofsProvider";

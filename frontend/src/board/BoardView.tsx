@@ -1,10 +1,10 @@
 import { useMutation } from "@tanstack/react-query";
 import { useRef, useState } from "react";
-import { useTranslation } from "react-i18next";
 import { save } from "../api/upload";
 import { SPOKEN } from "../api/lists.gen";
 import { BANDS } from "../draft/facts";
 import { useSite } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { usePages } from "../pages";
 import { MomentChoice } from "../proofs/MomentChoice";
 import { PageChoice } from "../proofs/PageChoice";

@@ -1,5 +1,5 @@
-import { useTranslation } from "react-i18next";
 import { useFact, useFactActions, useFieldState } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { useBrandReport } from "./BrandReport";
 import { ColourInput } from "./ColourInput";
 import { Pairs } from "./Pairs";

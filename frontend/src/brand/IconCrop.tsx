@@ -1,7 +1,7 @@
 import { useState } from "react";
-import { useTranslation } from "react-i18next";
 import ReactCrop, { type PercentCrop } from "react-image-crop";
 import "react-image-crop/dist/ReactCrop.css";
+import { useTranslation } from "../i18n/useTranslation";
 import { percent, shares } from "./crop";
 
 interface Props {

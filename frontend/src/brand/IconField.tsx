@@ -1,6 +1,6 @@
 import { useState } from "react";
-import { useTranslation } from "react-i18next";
 import { useFact, useFactActions, useSite } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { ActionLink } from "../ui/ActionLink";
 import { Advice } from "../ui/Advice";
 import { useBrandReport } from "./BrandReport";

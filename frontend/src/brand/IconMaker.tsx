@@ -1,6 +1,6 @@
-import { useTranslation } from "react-i18next";
 import { useFact, useFactActions } from "../draft/hooks";
 import type { Facts } from "../api/client";
+import { useTranslation } from "../i18n/useTranslation";
 import { ColourInput } from "./ColourInput";
 import { useBrandReport } from "./BrandReport";
 

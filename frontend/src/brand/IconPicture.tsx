@@ -1,6 +1,6 @@
 import { useCallback } from "react";
-import { useTranslation } from "react-i18next";
 import { useFact, useFactActions } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { PictureChoice, proposedCrop, UploadArea, type Picture } from "../pictures";
 import { IconCrop } from "./IconCrop";
 

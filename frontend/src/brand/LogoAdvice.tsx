@@ -1,7 +1,7 @@
-import { useTranslation } from "react-i18next";
 import type { BrandReport, Facts } from "../api/client";
 import { useFactActions } from "../draft/hooks";
 import { useFormat } from "../i18n/format";
+import { useTranslation } from "../i18n/useTranslation";
 import { ActionLink } from "../ui/ActionLink";
 import { Advice } from "../ui/Advice";
 import { useBrandReport } from "./BrandReport";

@@ -1,7 +1,7 @@
 import { useCallback, useState } from "react";
-import { useTranslation } from "react-i18next";
 import { useFact, useFactActions, useSite, useStore } from "../draft/hooks";
 import type { Facts } from "../api/client";
+import { useTranslation } from "../i18n/useTranslation";
 import { PictureChoice, UploadArea, type Picture } from "../pictures";
 import { ActionLink } from "../ui/ActionLink";
 import { useBrandReport } from "./BrandReport";

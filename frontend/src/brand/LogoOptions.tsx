@@ -1,6 +1,6 @@
-import { useTranslation } from "react-i18next";
 import { leastOf, mostOf } from "../draft/facts";
 import { useFact, useFactActions, useFieldState } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { ActionLink } from "../ui/ActionLink";
 import { useBrandReport } from "./BrandReport";
 

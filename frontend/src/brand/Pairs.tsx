@@ -1,4 +1,4 @@
-import { useTranslation } from "react-i18next";
+import { useTranslation } from "../i18n/useTranslation";
 import { Advice } from "../ui/Advice";
 import type { BrandReport } from "../api/client";
 import { useBrandReport } from "./BrandReport";

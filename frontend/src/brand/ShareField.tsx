@@ -1,7 +1,7 @@
 import { useCallback, useState } from "react";
-import { useTranslation } from "react-i18next";
 import { useFact, useFactActions, useSite } from "../draft/hooks";
 import { useFormat } from "../i18n/format";
+import { useTranslation } from "../i18n/useTranslation";
 import { PictureChoice, UploadArea, type Picture } from "../pictures";
 import { ActionLink } from "../ui/ActionLink";
 import { useBrandReport } from "./BrandReport";

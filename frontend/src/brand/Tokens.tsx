@@ -1,7 +1,7 @@
 import { useRef, useState } from "react";
-import { useTranslation } from "react-i18next";
 import { useFactActions, useSite } from "../draft/hooks";
 import { api, result, type Facts, type Schemas } from "../api/client";
+import { useTranslation } from "../i18n/useTranslation";
 import { ErrorNotice } from "../ui/ErrorNotice";
 import { Swatch } from "./Swatch";
 

@@ -1,6 +1,7 @@
-import { useEffect } from "react";
-import { useTranslation } from "react-i18next";
+import { useEffect, useRef } from "react";
 import { useFact, useFactActions } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
+import { useSeen } from "../ui/useSeen";
 import { useBrandReport } from "./BrandReport";
 import { Tokens } from "./Tokens";
 
@@ -8,8 +9,9 @@ import { Tokens } from "./Tokens";
 const asked = new Set<string>();
 
 /** Makes the public typefaces known to the desk, under names of their own, so that each is seen before it is chosen. */
-function useFaces(families: string[]) {
+function useFaces(families: string[], seen: boolean) {
   useEffect(() => {
+    if (!seen) return;
     for (const family of families.filter((one) => !asked.has(one))) {
       asked.add(family);
       const face = new FontFace(`Site ${family}`, `url(/api/typefaces/${encodeURIComponent(family)})`, {
@@ -17,13 +19,17 @@ function useFaces(families: string[]) {
       });
       document.fonts.add(face);
     }
-  }, [families]);
+  }, [families, seen]);
 }
 
 /** Rolls the list, and nothing around it, to the pair that is chosen. */
 function showChosen(label: HTMLElement | null) {
   const list = label?.parentElement;
-  if (label && list) list.scrollTop = label.offsetTop - list.offsetTop - (list.clientHeight - label.offsetHeight) / 2;
+  if (!label || !list) return;
+  // With the next frame, which lays the view out anyway.
+  requestAnimationFrame(() => {
+    list.scrollTop = label.offsetTop - list.offsetTop - (list.clientHeight - label.offsetHeight) / 2;
+  });
 }
 
 export function TypefacesField({ readOnly }: { readOnly: boolean }) {
@@ -34,10 +40,15 @@ export function TypefacesField({ readOnly }: { readOnly: boolean }) {
   const name = useFact("name");
   const tagline = useFact("tagline");
   const description = useFact("description");
-  useFaces(pairs.flatMap((pair) => [pair.heading, pair.text]));
+  const list = useRef<HTMLDivElement>(null);
+  useFaces(
+    pairs.flatMap((pair) => [pair.heading, pair.text]),
+    useSeen(list),
+  );
   return (
     <>
       <div
+        ref={list}
         role="radiogroup"
         aria-labelledby="fact-typefaces"
         data-field="typefaces"

@@ -1,10 +1,10 @@
 import { useState } from "react";
 import type { TFunction } from "i18next";
-import { useTranslation } from "react-i18next";
 import { Link } from "react-router";
 import { UndoButtons } from "../draft/UndoButtons";
 import { useSite } from "../draft/hooks";
 import { useFormat } from "../i18n/format";
+import { useTranslation } from "../i18n/useTranslation";
 import { ActionLink } from "../ui/ActionLink";
 import { Button } from "../ui/Button";
 import { ErrorNotice } from "../ui/ErrorNotice";

@@ -1,10 +1,10 @@
 import { useMutation } from "@tanstack/react-query";
 import { useRef, useState } from "react";
-import { useTranslation } from "react-i18next";
 import { Link } from "react-router";
 import type { Schemas } from "../api/client";
 import { download, sendForm } from "../api/upload";
 import { useSite } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { ActionLink } from "../ui/ActionLink";
 import { Button } from "../ui/Button";
 import { CheckBox } from "../ui/CheckBox";

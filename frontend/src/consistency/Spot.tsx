@@ -1,4 +1,4 @@
-import { useTranslation } from "react-i18next";
+import { useTranslation } from "../i18n/useTranslation";
 import type { Stray } from "./api";
 
 /** A fill-in, as texts of pages have them. */

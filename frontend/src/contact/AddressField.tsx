@@ -1,7 +1,7 @@
 import { useId } from "react";
-import { useTranslation } from "react-i18next";
 import type { Facts } from "../api/client";
 import { useFact, useFactActions, useSite } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { useCountries } from "../sites";
 import { ActionLink } from "../ui/ActionLink";
 import { Advices } from "../ui/Advices";

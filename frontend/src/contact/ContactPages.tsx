@@ -1,6 +1,6 @@
-import { useTranslation } from "react-i18next";
 import { Link } from "react-router";
 import { useSite } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { ActionLink } from "../ui/ActionLink";
 import { ErrorNotice } from "../ui/ErrorNotice";
 import { useAddContactPage, useContactState } from "./api";

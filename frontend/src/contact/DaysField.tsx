@@ -1,7 +1,7 @@
-import { useTranslation } from "react-i18next";
 import { DEFAULTS } from "../api/facts.gen";
 import { ENQUIRY_DAYS } from "../api/lists.gen";
 import { useFact, useFactActions } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { Choices } from "../ui/Choices";
 
 /** For how long messages of the form are kept. */

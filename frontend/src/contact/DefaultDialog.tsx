@@ -1,8 +1,8 @@
 import { Dialog } from "radix-ui";
 import { useState } from "react";
-import { useTranslation } from "react-i18next";
 import type { FactKey } from "../draft/changes";
 import { useSite, useStore } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { Button } from "../ui/Button";
 import { ErrorNotice } from "../ui/ErrorNotice";
 import { QueryBoundary } from "../ui/QueryBoundary";

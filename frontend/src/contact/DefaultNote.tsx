@@ -1,8 +1,8 @@
 import { useState } from "react";
-import { useTranslation } from "react-i18next";
 import { same } from "../draft/document";
 import type { FactKey } from "../draft/changes";
 import { useFact, useFactActions, useSite } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { ActionLink } from "../ui/ActionLink";
 import { later } from "../ui/later";
 import { useSiteDefaults } from "./api";

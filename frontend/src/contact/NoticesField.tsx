@@ -1,8 +1,8 @@
-import { useTranslation } from "react-i18next";
 import { Link } from "react-router";
 import { FactText } from "../draft/FactText";
 import { useFact, useSite, useStore } from "../draft/hooks";
 import { useFormat } from "../i18n/format";
+import { useTranslation } from "../i18n/useTranslation";
 import { Button } from "../ui/Button";
 import { ErrorNotice } from "../ui/ErrorNotice";
 import { useAsk, useLeave, useNotices, type Notices } from "./api";

@@ -1,6 +1,6 @@
 import { X } from "lucide-react";
-import { useTranslation } from "react-i18next";
 import { useFact, useFactActions, useFieldState } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { ActionLink } from "../ui/ActionLink";
 
 const SECOND = { registrations: "value", social: "address" } as const;

@@ -1,6 +1,6 @@
-import { useTranslation } from "react-i18next";
 import { CONTACT_PAGE_PARTS, CONTACT_PARTS } from "../api/lists.gen";
 import { useFact, useFactActions, useSelect } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { ContactPages } from "./ContactPages";
 
 const FACT = { address: "postal_address", email: "contact_email", hours: "opening_hours" } as const;

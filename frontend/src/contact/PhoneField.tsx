@@ -1,6 +1,6 @@
-import { useTranslation } from "react-i18next";
 import { useFact, useSite } from "../draft/hooks";
 import { FactText } from "../draft/FactText";
+import { useTranslation } from "../i18n/useTranslation";
 import { Advices } from "../ui/Advices";
 import { useSettled } from "../ui/useSettled";
 import { useDetails } from "./api";

@@ -1,4 +1,4 @@
-import { useTranslation } from "react-i18next";
+import { useTranslation } from "../i18n/useTranslation";
 
 /** What a country (ISO 3166) is called in the desk's language. */
 export function useCountryName(code: string): string {

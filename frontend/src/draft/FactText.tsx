@@ -1,4 +1,4 @@
-import { useTranslation } from "react-i18next";
+import { useTranslation } from "../i18n/useTranslation";
 import type { FactKey } from "./changes";
 import { useFact } from "./hooks";
 import { TextField } from "./TextField";

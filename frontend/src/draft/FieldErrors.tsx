@@ -1,4 +1,4 @@
-import { useTranslation } from "react-i18next";
+import { useTranslation } from "../i18n/useTranslation";
 import { fixOf } from "./fixes";
 import { useFieldState, useFieldText, useSelect, useStore } from "./hooks";
 import type { DocumentId } from "./store";

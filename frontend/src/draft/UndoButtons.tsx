@@ -1,5 +1,5 @@
 import { Redo2, Undo2 } from "lucide-react";
-import { useTranslation } from "react-i18next";
+import { useTranslation } from "../i18n/useTranslation";
 import { useSelect, useStore } from "./hooks";
 import { focusField } from "./useUndoKeys";
 

@@ -1,8 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { useTranslation } from "react-i18next";
 import { api, result, type Change, type Edition, type Schemas } from "../api/client";
 import { useSite, useStore } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { ChangeList } from "../review";
 import { Seen } from "./Seen";
 import { ErrorNotice } from "../ui/ErrorNotice";

@@ -1,9 +1,9 @@
 import { ExternalLink } from "lucide-react";
 import { useEffect, useRef } from "react";
-import { useTranslation } from "react-i18next";
 import { Link } from "react-router";
 import type { Edition, Site } from "../api/client";
 import { countChanges } from "../draft/changes";
+import { useTranslation } from "../i18n/useTranslation";
 import { ChangeList } from "../review";
 import { useSelect, useSite, useStore } from "../draft/hooks";
 import { useFormat } from "../i18n/format";

@@ -1,9 +1,9 @@
 import { ExternalLink } from "lucide-react";
 import { useState } from "react";
-import { useTranslation } from "react-i18next";
 import type { Change, Edition } from "../api/client";
 import { ROW_OF, type Row } from "../draft/facts";
 import { useSite } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { ProofsProvider } from "../proofs/ProofsProvider";
 import { SideProofs } from "../proofs/SideProofs";
 import { ActionLink } from "../ui/ActionLink";

@@ -1,6 +1,6 @@
-import { useTranslation } from "react-i18next";
 import { ARRANGEMENTS, FOLDS, HEADER_PARTS, LONG_RULES, WIDTHS } from "../api/lists.gen";
 import { useFact, useFactActions } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { CheckBox } from "../ui/CheckBox";
 import { Choices } from "../ui/Choices";
 

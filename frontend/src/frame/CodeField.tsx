@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { useTranslation } from "react-i18next";
 import { api, result, type Facts, type Schemas } from "../api/client";
 import { useFact, useFactActions, useFieldState, useSite } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { ActionLink } from "../ui/ActionLink";
 import { Advices } from "../ui/Advices";
 import { useSettled } from "../ui/useSettled";

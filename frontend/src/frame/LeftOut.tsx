@@ -1,8 +1,8 @@
 import { useState } from "react";
-import { useTranslation } from "react-i18next";
 import { Link } from "react-router";
 import type { Page } from "../api/client";
 import { useSite, useStore } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { fetchPage, usePages } from "../pages";
 import { ActionLink } from "../ui/ActionLink";
 

@@ -1,5 +1,5 @@
-import { useTranslation } from "react-i18next";
 import { useFact, useFactActions, useFieldState } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { ActionLink } from "../ui/ActionLink";
 
 interface Props {

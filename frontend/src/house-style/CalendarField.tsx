@@ -1,6 +1,6 @@
-import { useTranslation } from "react-i18next";
 import type { Schemas } from "../api/client";
 import { useFact, useFactActions } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { ExampleChoices } from "../ui/ExampleChoices";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { useCalendars } from "./dates";

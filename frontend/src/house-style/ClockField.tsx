@@ -1,8 +1,8 @@
 import { useEffect, useState } from "react";
-import { useTranslation } from "react-i18next";
 import type { Town } from "../api/client";
 import { useFact, useFactActions } from "../draft/hooks";
 import { useFormat } from "../i18n/format";
+import { useTranslation } from "../i18n/useTranslation";
 import { TownField, useClock } from "../sites";
 import { ActionLink } from "../ui/ActionLink";
 import { Field } from "../ui/Field";

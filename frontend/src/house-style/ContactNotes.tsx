@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { useTranslation } from "react-i18next";
 import { api, result, type Schemas } from "../api/client";
 import { useFact, useSite } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { Advices } from "../ui/Advices";
 import { useSettled } from "../ui/useSettled";
 

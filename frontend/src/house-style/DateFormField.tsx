@@ -1,8 +1,8 @@
 import { useState } from "react";
-import { useTranslation } from "react-i18next";
 import { useFact, useFactActions } from "../draft/hooks";
 import { TextField } from "../draft/TextField";
 import type { Schemas } from "../api/client";
+import { useTranslation } from "../i18n/useTranslation";
 import { ActionLink } from "../ui/ActionLink";
 import { later } from "../ui/later";
 import { ExampleChoices } from "../ui/ExampleChoices";

@@ -1,8 +1,8 @@
 import { ChevronLeft, ChevronRight, X } from "lucide-react";
 import { useRef, useState, type KeyboardEvent } from "react";
-import { useTranslation } from "react-i18next";
 import { api, result, type Schemas } from "../api/client";
 import { useFact, useFactActions } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import type { DateFact } from "./DateFormField";
 
 type Part = Schemas["PartOut"];

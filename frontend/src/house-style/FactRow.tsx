@@ -1,8 +1,8 @@
 import { memo, useRef } from "react";
-import { useTranslation } from "react-i18next";
 import { isChanged } from "../draft/changes";
 import type { Row } from "../draft/facts";
 import { useSelect } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { FactProofs } from "../proofs/FactProofs";
 import { useInView } from "../proofs/ProofsProvider";
 import { later } from "../ui/later";

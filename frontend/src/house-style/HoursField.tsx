@@ -1,8 +1,8 @@
 import { Plus, X } from "lucide-react";
 import { useState } from "react";
-import { useTranslation } from "react-i18next";
 import { useFact, useFactActions } from "../draft/hooks";
 import { useFormat, WEEKDAYS } from "../i18n/format";
+import { useTranslation } from "../i18n/useTranslation";
 import { ActionLink } from "../ui/ActionLink";
 import { NO_HOURS, nextSpan, withDay, withException, type Exceptional, type Hours, type Span } from "./hours";
 

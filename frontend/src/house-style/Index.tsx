@@ -1,8 +1,8 @@
 import { useEffect, useState } from "react";
-import { useTranslation } from "react-i18next";
 import { isChanged } from "../draft/changes";
 import { BANDS, type Band } from "../draft/facts";
 import { useSelect } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { ToSayLink } from "../unsaid";
 
 /** The section below the bands, which is about no fact. */

@@ -1,6 +1,6 @@
 import { useState } from "react";
-import { useTranslation } from "react-i18next";
 import { useFact, useFactActions } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { useLanguages } from "../sites";
 import { Combobox } from "../ui/Combobox";
 import { useSettled } from "../ui/useSettled";

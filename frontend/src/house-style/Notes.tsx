@@ -1,4 +1,3 @@
-import { useTranslation } from "react-i18next";
 import type { FactKey } from "../draft/changes";
 import { ConflictChoice } from "../draft/ConflictChoice";
 import { tidy } from "../draft/document";
@@ -6,6 +5,7 @@ import { mostOf, specOf } from "../draft/facts";
 import { FieldErrors } from "../draft/FieldErrors";
 import { FieldStatus } from "../draft/FieldStatus";
 import { useFieldState, useFieldText, useIsChanged, useSelect, useStore } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { useProofs } from "../proofs/ProofsProvider";
 
 function LiveValue({ fact, readOnly }: { fact: FactKey; readOnly: boolean }) {

@@ -1,9 +1,9 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { useTranslation } from "react-i18next";
 import { api, result, type Schemas } from "../api/client";
 import { useFact } from "../draft/hooks";
 import { useOwnWords } from "../draft/ownWords";
+import { useTranslation } from "../i18n/useTranslation";
 import { ActionLink } from "../ui/ActionLink";
 import { Notice } from "../ui/Notice";
 import { QueryBoundary } from "../ui/QueryBoundary";

@@ -1,5 +1,5 @@
-import { useTranslation } from "react-i18next";
 import { useFact, useFactActions } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { Choices } from "../ui/Choices";
 
 const KINDS = ["plain", "woven", "hidden"] as const;

@@ -1,11 +1,11 @@
 import { useEffect, useState } from "react";
-import { useTranslation } from "react-i18next";
 import { useLocation } from "react-router";
 import { BrandReportProvider } from "../brand";
 import { BANDS, type Band } from "../draft/facts";
 import { useSelect, useSite, useStore } from "../draft/hooks";
 import { UndoButtons } from "../draft/UndoButtons";
 import { useUndoKeys } from "../draft/useUndoKeys";
+import { useTranslation } from "../i18n/useTranslation";
 import { usePages } from "../pages";
 import { ProofsProvider, useProofs } from "../proofs/ProofsProvider";
 import { AddressSection } from "../sites";

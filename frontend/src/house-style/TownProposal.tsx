@@ -1,9 +1,9 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useId, useState } from "react";
-import { useTranslation } from "react-i18next";
 import { api, result, type Facts, type Schemas, type Town } from "../api/client";
 import { useFactActions, useSelect } from "../draft/hooks";
 import { useFormat } from "../i18n/format";
+import { useTranslation } from "../i18n/useTranslation";
 import { ActionLink } from "../ui/ActionLink";
 import { Button } from "../ui/Button";
 import { QueryBoundary } from "../ui/QueryBoundary";

@@ -1,6 +1,6 @@
-import { useTranslation } from "react-i18next";
 import { useFact, useFactActions } from "../draft/hooks";
 import { useFormat, WEEKDAYS } from "../i18n/format";
+import { useTranslation } from "../i18n/useTranslation";
 import { useClock } from "../sites";
 
 /** The day that weeks begin with: as is usual in the region, or one of the seven. */

@@ -1,6 +1,6 @@
 import { Languages } from "lucide-react";
-import { useTranslation } from "react-i18next";
 import { isDeskLanguage, LANGUAGES, rememberLanguage, speak, spoken } from "./i18n";
+import { useTranslation } from "./useTranslation";
 
 /** The desk's own language, to be changed by whoever can't read the present one: a sign, and each one's own name. */
 export function LanguageChoice({ compact = false, className = "" }: { compact?: boolean; className?: string }) {

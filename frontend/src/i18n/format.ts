@@ -1,4 +1,4 @@
-import { useTranslation } from "react-i18next";
+import { useTranslation } from "./useTranslation";
 
 /** The days of the week as UTS 35 names them in tags, in the order of ISO 8601. */
 export const WEEKDAYS = ["mon", "tue", "wed", "thu", "fri", "sat", "sun"] as const;
@@ -24,6 +24,16 @@ export interface Format {
   span: (minutes: number) => string;
   /** The size of a file, in the unit that suits it. */
   bytes: (count: number) => string;
+}
+
+/** The same words for the same number, without making them again. */
+function once(words: (count: number) => string): (count: number) => string {
+  const known = new Map<number, string>();
+  return (count) => {
+    const said = known.get(count) ?? words(count);
+    known.set(count, said);
+    return said;
+  };
 }
 
 function bytes(language: string, count: number): string {
@@ -59,7 +69,16 @@ function timeIn(zone: string, language: string): string {
   }
 }
 
+const FORMATS = new Map<string, Format>();
+
+/** Making what formats costs much more than formatting, so each language has it once. */
 export function formatFor(language: string): Format {
+  const known = FORMATS.get(language) ?? makeFormat(language);
+  FORMATS.set(language, known);
+  return known;
+}
+
+function makeFormat(language: string): Format {
   return {
     instant: (iso) =>
       new Intl.DateTimeFormat(language, { dateStyle: "long", timeStyle: "short" }).format(new Date(iso)),
@@ -76,8 +95,8 @@ export function formatFor(language: string): Format {
     momentIn: (moment, zone) =>
       new Intl.DateTimeFormat(language, { timeZone: zone, dateStyle: "full", timeStyle: "short" }).format(moment),
     timeIn: (zone) => timeIn(zone, language),
-    span: (minutes) => span(language, minutes),
-    bytes: (count) => bytes(language, count),
+    span: once((minutes: number) => span(language, minutes)),
+    bytes: once((count: number) => bytes(language, count)),
   };
 }
 

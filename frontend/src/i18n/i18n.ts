@@ -1,5 +1,4 @@
 import i18next, { type Resource } from "i18next";
-import { initReactI18next } from "react-i18next";
 import en from "./en.json";
 
 /** The languages of the desk, each by its own name, so that whoever can't read the present one finds theirs. */
@@ -54,7 +53,7 @@ export function rememberLanguage(language: DeskLanguage): void {
   document.cookie = `${COOKIE}=${language}; Path=/; Max-Age=${String(YEAR)}; SameSite=Lax${secure}`;
 }
 
-void i18next.use(initReactI18next).init({
+void i18next.init({
   lng: "en-GB",
   fallbackLng: "en",
   resources: { en: { translation: en } },

@@ -1,7 +1,7 @@
 import { useState } from "react";
-import { useTranslation } from "react-i18next";
 import { Link } from "react-router";
 import { useSite } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { PillChoice } from "../ui/PillChoice";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { SearchField } from "../ui/SearchField";

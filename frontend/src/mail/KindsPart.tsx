@@ -1,9 +1,9 @@
 import { useId } from "react";
-import { useTranslation } from "react-i18next";
 import { fixOf } from "../draft/fixes";
 import { FieldStatus } from "../draft/FieldStatus";
 import { useFieldState, useSelect, useSite } from "../draft/hooks";
 import { useOwnWords } from "../draft/ownWords";
+import { useTranslation } from "../i18n/useTranslation";
 import { ActionLink } from "../ui/ActionLink";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { useKinds, type Kind } from "./api";

@@ -1,5 +1,5 @@
-import { useTranslation } from "react-i18next";
 import { Link, useSearchParams } from "react-router";
+import { useTranslation } from "../i18n/useTranslation";
 import { ViewHead } from "../ui/ViewHead";
 import { InboxPart } from "./InboxPart";
 import { KindsPart } from "./KindsPart";

@@ -1,6 +1,6 @@
 import { useState } from "react";
-import { useTranslation } from "react-i18next";
 import { useSite } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { PillChoice } from "../ui/PillChoice";
 import { messageUrl, type Theme, type WholeMessage } from "./api";
 

@@ -1,8 +1,8 @@
 import { useState, type FormEvent } from "react";
-import { useTranslation } from "react-i18next";
 import { useNavigate } from "react-router";
 import { ApiProblem } from "../api/problem";
 import { useSite } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { Button } from "../ui/Button";
 import { ErrorNotice } from "../ui/ErrorNotice";
 import { Field } from "../ui/Field";

@@ -1,9 +1,9 @@
 import { useState, type FormEvent } from "react";
-import { useTranslation } from "react-i18next";
 import { useNavigate } from "react-router";
 import type { Page } from "../api/client";
 import { ApiProblem } from "../api/problem";
 import { useSite } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { Button } from "../ui/Button";
 import { ErrorNotice } from "../ui/ErrorNotice";
 import { Field } from "../ui/Field";

@@ -1,9 +1,9 @@
 import { useId, type ReactNode } from "react";
-import { useTranslation } from "react-i18next";
 import { FieldStatus } from "../draft/FieldStatus";
 import { useFieldState, useSelect, useSite, useStore } from "../draft/hooks";
 import type { DocumentId } from "../draft/store";
 import { useFormat, WEEKDAYS } from "../i18n/format";
+import { useTranslation } from "../i18n/useTranslation";
 import { useSettled } from "../ui/useSettled";
 import { useCheckedEvent } from "./api";
 import { asWholeDays, movedTo, repeated, UNITS, type Repeat, type Schedule } from "./schedule";

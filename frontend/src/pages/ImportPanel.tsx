@@ -1,9 +1,9 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useRef, useState } from "react";
-import { useTranslation } from "react-i18next";
 import type { Schemas } from "../api/client";
 import { sendForm } from "../api/upload";
 import { useSite } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { ActionLink } from "../ui/ActionLink";
 import { ErrorNotice } from "../ui/ErrorNotice";
 import { NotTaken } from "../ui/NotTaken";

@@ -1,6 +1,6 @@
 import type { EditorView } from "@codemirror/view";
 import { Bold, Heading2, Italic, Link2, List } from "lucide-react";
-import { useTranslation } from "react-i18next";
+import { useTranslation } from "../i18n/useTranslation";
 import { usePictures } from "../pictures";
 import { usePages } from "./api";
 import { FILL_INS } from "./fillIns";

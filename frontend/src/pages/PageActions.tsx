@@ -1,10 +1,10 @@
 import { ArrowDown, ArrowUp, CornerDownRight, CornerLeftUp } from "lucide-react";
 import { useState } from "react";
-import { useTranslation } from "react-i18next";
 import { useNavigate } from "react-router";
 import type { Page } from "../api/client";
 import { COPIED_KINDS, HOME_KINDS } from "../api/lists.gen";
 import { useSite } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { ActionLink } from "../ui/ActionLink";
 import { Button } from "../ui/Button";
 import { ErrorNotice } from "../ui/ErrorNotice";

@@ -1,5 +1,4 @@
 import { Fragment, useEffect, useState } from "react";
-import { useTranslation } from "react-i18next";
 import type { Page, PageFull } from "../api/client";
 import { ConflictChoice } from "../draft/ConflictChoice";
 import { FieldErrors } from "../draft/FieldErrors";
@@ -7,6 +6,7 @@ import { FieldStatus } from "../draft/FieldStatus";
 import { useFact, useSelect, useSite, useStore } from "../draft/hooks";
 import type { DocumentId } from "../draft/store";
 import { TextField } from "../draft/TextField";
+import { useTranslation } from "../i18n/useTranslation";
 import { CheckBox } from "../ui/CheckBox";
 import { later } from "../ui/later";
 import { Notice } from "../ui/Notice";

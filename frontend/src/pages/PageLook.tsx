@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState, type RefObject } from "react";
-import { useTranslation } from "react-i18next";
 import { api, result, type Schemas } from "../api/client";
 import { useSelect, useSite } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { PillChoice } from "../ui/PillChoice";
 import { useSettled } from "../ui/useSettled";
 import { usePreview } from "./api";

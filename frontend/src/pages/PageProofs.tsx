@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { useTranslation } from "react-i18next";
 import { api, result, type Proofs } from "../api/client";
 import { useSelect, useSite } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { Drawing } from "../proofs/drawings";
 import { useSettled } from "../ui/useSettled";
 

@@ -1,7 +1,7 @@
 import { useEffect } from "react";
-import { useTranslation } from "react-i18next";
 import { NavLink } from "react-router";
 import { useSite } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 
 /** The two ways to look at all pages: as a tree, and as a table of their titles. */
 export function PagesTabs({ other }: { other: { preload: () => Promise<void> } }) {

@@ -1,11 +1,11 @@
 import { ExternalLink, Pencil } from "lucide-react";
 import { useRef, useState } from "react";
-import { useTranslation } from "react-i18next";
 import type { Page } from "../api/client";
 import { useSite, useStore } from "../draft/hooks";
 import { UndoButtons } from "../draft/UndoButtons";
 import { useUndoKeys } from "../draft/useUndoKeys";
 import { useFormat } from "../i18n/format";
+import { useTranslation } from "../i18n/useTranslation";
 import { useComesIntoView, useNamed, type Named } from "../ui/named";
 import { TitlesView } from "../titles";
 import { ActionLink } from "../ui/ActionLink";

@@ -1,6 +1,6 @@
-import { useTranslation } from "react-i18next";
 import { useSite } from "../draft/hooks";
 import { useFormat } from "../i18n/format";
+import { useTranslation } from "../i18n/useTranslation";
 import { ActionLink } from "../ui/ActionLink";
 import { ErrorNotice } from "../ui/ErrorNotice";
 import { useBringBack, useRemovedPages } from "./api";

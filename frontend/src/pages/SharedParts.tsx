@@ -1,7 +1,7 @@
-import { useTranslation } from "react-i18next";
 import { SHARED_PARTS } from "../api/lists.gen";
 import { useSelect, useStore } from "../draft/hooks";
 import type { DocumentId } from "../draft/store";
+import { useTranslation } from "../i18n/useTranslation";
 import { CheckBox } from "../ui/CheckBox";
 
 /** Whether a page shows its heading, and which parts that all pages share it leaves out. */

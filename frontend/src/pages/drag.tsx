@@ -1,8 +1,8 @@
 import { GripVertical } from "lucide-react";
 import { useState, type DragEvent } from "react";
-import { useTranslation } from "react-i18next";
 import type { Page } from "../api/client";
 import { useSite } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { useMove } from "./api";
 import { dropped, type Where } from "./moves";
 

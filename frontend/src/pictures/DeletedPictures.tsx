@@ -1,4 +1,4 @@
-import { useTranslation } from "react-i18next";
+import { useTranslation } from "../i18n/useTranslation";
 import { ErrorNotice } from "../ui/ErrorNotice";
 import { useRestorePicture, type Picture } from "./api";
 

@@ -1,6 +1,6 @@
 import { useRef, useState } from "react";
-import { useTranslation } from "react-i18next";
 import { useSite } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { ErrorNotice } from "../ui/ErrorNotice";
 import { useDelete, useReplace, type Picture } from "./api";
 import { ACCEPTS } from "./kinds";

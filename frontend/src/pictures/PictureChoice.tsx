@@ -1,4 +1,4 @@
-import { useTranslation } from "react-i18next";
+import { useTranslation } from "../i18n/useTranslation";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { usePictures, type Picture } from "./api";
 

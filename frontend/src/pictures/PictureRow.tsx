@@ -1,6 +1,6 @@
 import { useRef, useState } from "react";
-import { useTranslation } from "react-i18next";
 import { useFormat } from "../i18n/format";
+import { useTranslation } from "../i18n/useTranslation";
 import { useComesIntoView } from "../ui/named";
 import type { Picture } from "./api";
 import { PictureEditor } from "./PictureEditor";

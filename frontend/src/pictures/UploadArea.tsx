@@ -1,7 +1,7 @@
 import { useCallback, useEffect, type ReactNode } from "react";
 import { useDropzone } from "react-dropzone";
-import { useTranslation } from "react-i18next";
 import { useFormat } from "../i18n/format";
+import { useTranslation } from "../i18n/useTranslation";
 import { usePictures, type Picture } from "./api";
 import { ACCEPTS } from "./kinds";
 import { UploadList } from "./UploadList";

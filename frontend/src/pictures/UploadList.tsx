@@ -1,5 +1,5 @@
-import { useTranslation } from "react-i18next";
 import { NoConnection } from "../api/problem";
+import { useTranslation } from "../i18n/useTranslation";
 import type { Upload } from "./useUploads";
 
 function Outcome({ upload }: { upload: Upload }) {

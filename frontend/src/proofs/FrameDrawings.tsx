@@ -1,4 +1,4 @@
-import { useTranslation } from "react-i18next";
+import { useTranslation } from "../i18n/useTranslation";
 import type { DrawingProps } from "./drawing";
 import { HighlightedText } from "./HighlightedText";
 import { lineOf } from "./model";

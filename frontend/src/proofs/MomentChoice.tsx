@@ -1,5 +1,5 @@
 import { useId } from "react";
-import { useTranslation } from "react-i18next";
+import { useTranslation } from "../i18n/useTranslation";
 import { WallTime } from "../ui/WallTime";
 
 interface Props {

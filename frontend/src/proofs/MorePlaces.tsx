@@ -1,6 +1,6 @@
 import { useState } from "react";
-import { useTranslation } from "react-i18next";
 import { DRAWN, type DrawnPlace } from "../api/lists.gen";
+import { useTranslation } from "../i18n/useTranslation";
 import { showsFact, type PlaceReach } from "./model";
 import { ProofFigure } from "./ProofFigure";
 import { useMorePlaces, useProofs } from "./ProofsProvider";

@@ -1,4 +1,4 @@
-import { useTranslation } from "react-i18next";
+import { useTranslation } from "../i18n/useTranslation";
 
 interface Props {
   place: "event" | "calendar" | "archive" | "hours" | "contact" | "structured" | "notice" | "side" | "cookies";

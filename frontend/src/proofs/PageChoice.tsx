@@ -1,5 +1,5 @@
-import { useTranslation } from "react-i18next";
 import type { Page } from "../api/client";
+import { useTranslation } from "../i18n/useTranslation";
 import { Select } from "../ui/Select";
 
 interface Props {

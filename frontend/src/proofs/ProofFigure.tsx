@@ -1,5 +1,5 @@
 import { memo, useState } from "react";
-import { useTranslation } from "react-i18next";
+import { useTranslation } from "../i18n/useTranslation";
 import { Drawing } from "./drawings";
 import type { PlaceReach, Variant } from "./model";
 import { useProofs } from "./ProofsProvider";

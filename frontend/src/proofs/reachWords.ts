@@ -1,4 +1,4 @@
-import { useTranslation } from "react-i18next";
+import { useTranslation } from "../i18n/useTranslation";
 import { isFile, type PlaceReach } from "./model";
 
 /** Says how far a fact reaches in one place: "24 pages", "1 file". */

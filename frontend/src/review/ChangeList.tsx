@@ -1,6 +1,6 @@
 import type { ReactNode } from "react";
-import { useTranslation } from "react-i18next";
 import type { Change } from "../api/client";
+import { useTranslation } from "../i18n/useTranslation";
 
 type Tense = "before" | "after";
 

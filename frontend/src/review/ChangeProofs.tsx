@@ -1,6 +1,6 @@
-import { useTranslation } from "react-i18next";
 import type { Change } from "../api/client";
 import { ROW_OF } from "../draft/facts";
+import { useTranslation } from "../i18n/useTranslation";
 import { ProofsProvider } from "../proofs/ProofsProvider";
 import { SideProofs } from "../proofs/SideProofs";
 

@@ -1,9 +1,9 @@
 import { useState } from "react";
-import { useTranslation } from "react-i18next";
 import { Link } from "react-router";
 import { api, result, type Schemas } from "../api/client";
 import { useSteps } from "../api/steps";
 import { useFormat } from "../i18n/format";
+import { useTranslation } from "../i18n/useTranslation";
 import { ErrorNotice } from "../ui/ErrorNotice";
 import { Button } from "../ui/Button";
 

@@ -1,5 +1,5 @@
 import { useId, useState } from "react";
-import { useTranslation } from "react-i18next";
+import { useTranslation } from "../i18n/useTranslation";
 import { Button } from "../ui/Button";
 import { Refusals } from "../ui/Refusals";
 import { WallTime } from "../ui/WallTime";

@@ -1,9 +1,9 @@
 import { ExternalLink } from "lucide-react";
 import { useEffect, useMemo, useRef, useState, type ReactNode } from "react";
-import { useTranslation } from "react-i18next";
 import { Link } from "react-router";
 import type { Change, Site } from "../api/client";
 import { useSelect, useSite } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { Button } from "../ui/Button";
 import { CheckBox } from "../ui/CheckBox";

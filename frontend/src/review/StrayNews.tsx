@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
-import { useTranslation } from "react-i18next";
 import { Link } from "react-router";
 import { api, result, type Schemas } from "../api/client";
+import { useTranslation } from "../i18n/useTranslation";
 import { Notice } from "../ui/Notice";
 
 type StrayChanges = Schemas["StrayChangesOut"];

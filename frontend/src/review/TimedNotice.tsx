@@ -1,5 +1,5 @@
-import { useTranslation } from "react-i18next";
 import { useFormat } from "../i18n/format";
+import { useTranslation } from "../i18n/useTranslation";
 import { Button } from "../ui/Button";
 import { Notice } from "../ui/Notice";
 import { useForgetTime, type Timing } from "./api";

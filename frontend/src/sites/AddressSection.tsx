@@ -1,9 +1,9 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useId, useState, type FormEvent } from "react";
-import { useTranslation } from "react-i18next";
 import { useNavigate } from "react-router";
 import { ApiProblem } from "../api/problem";
 import { useSite, useStore } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { ActionLink } from "../ui/ActionLink";
 import { Button } from "../ui/Button";
 import { CheckBox } from "../ui/CheckBox";

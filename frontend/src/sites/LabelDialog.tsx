@@ -1,8 +1,8 @@
 import { Dialog } from "radix-ui";
 import { useState, type FormEvent } from "react";
-import { useTranslation } from "react-i18next";
 import type { Site } from "../api/client";
 import { ApiProblem } from "../api/problem";
+import { useTranslation } from "../i18n/useTranslation";
 import { Button } from "../ui/Button";
 import { useSetLabel } from "./api";
 import { LabelField } from "./LabelField";

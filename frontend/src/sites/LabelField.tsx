@@ -1,5 +1,5 @@
-import { useTranslation } from "react-i18next";
 import type { ApiProblem } from "../api/problem";
+import { useTranslation } from "../i18n/useTranslation";
 import { Field } from "../ui/Field";
 
 interface Props {

@@ -1,8 +1,8 @@
 import { useState, type FormEvent } from "react";
-import { useTranslation } from "react-i18next";
 import { Link, useNavigate } from "react-router";
 import type { Town } from "../api/client";
 import { ApiProblem } from "../api/problem";
+import { useTranslation } from "../i18n/useTranslation";
 import { AuthLayout } from "../ui/AuthLayout";
 import { Button } from "../ui/Button";
 import { Field } from "../ui/Field";

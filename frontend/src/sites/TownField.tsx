@@ -1,8 +1,8 @@
 import { useId, useState } from "react";
-import { useTranslation } from "react-i18next";
 import type { Town } from "../api/client";
 import type { FieldError } from "../api/problem";
 import { useFormat } from "../i18n/format";
+import { useTranslation } from "../i18n/useTranslation";
 import { Combobox } from "../ui/Combobox";
 import { useSettled } from "../ui/useSettled";
 import { useCountries, useTowns } from "./api";

@@ -1,5 +1,5 @@
 import { useId, useState } from "react";
-import { useTranslation } from "react-i18next";
+import { useTranslation } from "../i18n/useTranslation";
 import { Part } from "../ui/Part";
 import type { Site } from "../api/client";
 import { useFormat } from "../i18n/format";

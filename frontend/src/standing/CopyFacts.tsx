@@ -1,7 +1,7 @@
 import { useState } from "react";
-import { useTranslation } from "react-i18next";
 import type { Change, Site } from "../api/client";
 import { useStore } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { Button } from "../ui/Button";
 import { CheckBox } from "../ui/CheckBox";
 import { Notice } from "../ui/Notice";

@@ -1,6 +1,6 @@
-import { useTranslation } from "react-i18next";
 import { useNavigate } from "react-router";
 import { useFormat } from "../i18n/format";
+import { useTranslation } from "../i18n/useTranslation";
 import { ErrorNotice } from "../ui/ErrorNotice";
 import { Part } from "../ui/Part";
 import { useBringSiteBack, useDeletedSites } from "./api";

@@ -1,7 +1,7 @@
 import { AlertDialog } from "radix-ui";
 import { useId, useState } from "react";
-import { useTranslation } from "react-i18next";
 import { useNavigate } from "react-router";
+import { useTranslation } from "../i18n/useTranslation";
 import { Part } from "../ui/Part";
 import type { Site } from "../api/client";
 import { Button } from "../ui/Button";

@@ -1,5 +1,5 @@
-import { useTranslation } from "react-i18next";
 import { useSite } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { ViewHead } from "../ui/ViewHead";
 import { useSites } from "../sites";

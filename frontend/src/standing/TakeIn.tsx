@@ -1,6 +1,6 @@
 import { useRef } from "react";
-import { useTranslation } from "react-i18next";
 import { Link } from "react-router";
+import { useTranslation } from "../i18n/useTranslation";
 import { Button } from "../ui/Button";
 import { Part } from "../ui/Part";
 import { Refusals } from "../ui/Refusals";

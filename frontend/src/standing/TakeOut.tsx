@@ -1,5 +1,5 @@
-import { useTranslation } from "react-i18next";
 import type { Site } from "../api/client";
+import { useTranslation } from "../i18n/useTranslation";
 import { Part } from "../ui/Part";
 
 interface OutProps {

@@ -1,6 +1,6 @@
 import { useVirtualizer } from "@tanstack/react-virtual";
 import { useCallback, useEffect, useRef, useSyncExternalStore, type KeyboardEvent } from "react";
-import { useTranslation } from "react-i18next";
+import { useTranslation } from "../i18n/useTranslation";
 import { focusCell, GridRow, TEMPLATE } from "./GridRow";
 import { COLUMNS, useGrid, type Grid as GridState, type Spot } from "./useGrid";
 

@@ -1,7 +1,7 @@
 import { memo, useRef } from "react";
-import { useTranslation } from "react-i18next";
 import { useFact, useSelect } from "../draft/hooks";
 import { cellKey, type TitleRow, type TitleTable } from "../draft/titles";
+import { useTranslation } from "../i18n/useTranslation";
 import { COLUMNS, type Actions, type RowState, type Spot } from "./useGrid";
 import { WidthBar } from "./WidthBar";
 

@@ -1,6 +1,6 @@
-import { useTranslation } from "react-i18next";
 import { FactText } from "../draft/FactText";
 import { useFieldText } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 
 /** Keywords between commas, counted. */
 export function KeywordsField({ readOnly }: { readOnly: boolean }) {

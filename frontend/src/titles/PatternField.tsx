@@ -1,8 +1,8 @@
 import { X } from "lucide-react";
 import { useRef } from "react";
-import { useTranslation } from "react-i18next";
 import { TITLE_FILL_INS } from "../api/lists.gen";
 import { useFieldState, useFieldText, useStore } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { joined, moved, pieces, removed, type Piece } from "./pattern";
 
 interface ChipProps {

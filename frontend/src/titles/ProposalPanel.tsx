@@ -1,6 +1,6 @@
-import { useTranslation } from "react-i18next";
 import { useStore } from "../draft/hooks";
 import { cellKey } from "../draft/titles";
+import { useTranslation } from "../i18n/useTranslation";
 import { Button } from "../ui/Button";
 import type { Proposal } from "./api";
 

@@ -1,6 +1,6 @@
 import { useId, useRef, useState } from "react";
-import { useTranslation } from "react-i18next";
 import { useSelect, useSite } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { ActionLink } from "../ui/ActionLink";
 import { Button } from "../ui/Button";
 import { CheckBox } from "../ui/CheckBox";

@@ -1,9 +1,9 @@
 import { useState } from "react";
-import { useTranslation } from "react-i18next";
 import { ConflictChoice } from "../draft/ConflictChoice";
 import { useSelect, useSite, useStore } from "../draft/hooks";
 import { UndoButtons } from "../draft/UndoButtons";
 import { useUndoKeys } from "../draft/useUndoKeys";
+import { useTranslation } from "../i18n/useTranslation";
 import { PagesTabs, PagesView } from "../pages";
 import { ActionLink } from "../ui/ActionLink";
 import { ErrorNotice } from "../ui/ErrorNotice";

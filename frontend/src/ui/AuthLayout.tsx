@@ -1,7 +1,7 @@
 import type { ReactNode } from "react";
-import { useTranslation } from "react-i18next";
 import { formatFor } from "../i18n/format";
 import { LanguageChoice } from "../i18n/LanguageChoice";
+import { useTranslation } from "../i18n/useTranslation";
 import { Glyph } from "./Glyph";
 
 /** A town with its clock. */

@@ -1,7 +1,7 @@
 import { useCombobox } from "downshift";
 import { useEffect, useId } from "react";
-import { useTranslation } from "react-i18next";
 import type { FieldError } from "../api/problem";
+import { useTranslation } from "../i18n/useTranslation";
 
 export interface Option<T> {
   key: string;

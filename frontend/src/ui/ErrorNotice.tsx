@@ -1,6 +1,6 @@
 import type { ReactNode } from "react";
-import { useTranslation } from "react-i18next";
 import { NoConnection } from "../api/problem";
+import { useTranslation } from "../i18n/useTranslation";
 import { Notice } from "./Notice";
 
 interface Props {

@@ -1,5 +1,5 @@
-import { useTranslation } from "react-i18next";
 import type { Schemas } from "../api/client";
+import { useTranslation } from "../i18n/useTranslation";
 
 interface Props {
   title: string;

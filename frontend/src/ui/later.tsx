@@ -1,5 +1,5 @@
 import { lazy, Suspense, useState, type ComponentType } from "react";
-import { useTranslation } from "react-i18next";
+import { useTranslation } from "../i18n/useTranslation";
 
 function Fetching() {
   const { t } = useTranslation();

@@ -1,6 +1,6 @@
-import { useTranslation } from "react-i18next";
 import { Link } from "react-router";
 import { useSelect, useSite } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { useSettled } from "../ui/useSettled";
 import { useUnsaid } from "./api";
 

@@ -1,7 +1,7 @@
 import { ArrowRight } from "lucide-react";
-import { useTranslation } from "react-i18next";
 import { Link } from "react-router";
 import { useSelect, useSite } from "../draft/hooks";
+import { useTranslation } from "../i18n/useTranslation";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { ViewHead } from "../ui/ViewHead";
 import { useUnsaid, type Unsaid } from "./api";
