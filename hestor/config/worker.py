@@ -28,7 +28,7 @@ HEAD_SECONDS, BODY_SECONDS, IDLE_SECONDS = 10, 120, 30
 # Larger than any picture may be: the refusal in words is the desk's, and this one is for strangers.
 _MOST_BYTES = 64_000_000
 # Added to the niceness of the desk's threads.
-_LESS_URGENT = 10
+_LESS_URGENT = 15
 # How long a thread may go on while another waits. At the usual 5 ms a short answer waits for several long ones.
 _SWITCH = 0.0002
 

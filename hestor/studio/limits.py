@@ -21,7 +21,7 @@ TO_MAKE = Limits(10, 20)
 """For the files that are made of a picture that was let in: up to nine sizes of it."""
 # Above what the process had when it began; the largest picture that is let in takes some 350 MB of it.
 MEMORY = 700_000_000
-_LESS_URGENT = 10
+_LESS_URGENT = 19
 
 
 def _memory_now() -> int:
