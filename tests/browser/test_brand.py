@@ -48,6 +48,9 @@ def test_a_dropped_logo_reaches_every_page(owner_desk, server):
     page.evaluate(DROP, [selector, LOGO["name"], LOGO["mimeType"], list(LOGO["buffer"])])
     expect(logo).to_contain_text("“logo.png” is here.")
     expect(logo).to_contain_text("of it is empty margin")
+    image = "document.querySelector('[data-field=logo] .checker img')"
+    # What has not come yet is of no size.
+    page.wait_for_function(f"{image}?.naturalWidth > 0")
     wide = logo.get_by_role("img", name="The logo").evaluate("i => i.naturalWidth / i.naturalHeight")
     untrimmed = logo.get_by_role("img", name="The logo").get_attribute("src")
     logo.get_by_role("button", name="Trim it").click()
@@ -57,7 +60,6 @@ def test_a_dropped_logo_reaches_every_page(owner_desk, server):
     page.keyboard.press("Control+Shift+z")
     expect(logo).to_contain_text("Trimmed to what is drawn.")
     expect(logo.get_by_role("img", name="The logo")).not_to_have_attribute("src", untrimmed or "")
-    image = "document.querySelector('[data-field=logo] .checker img')"
     page.wait_for_function(f"wide => {image}.naturalWidth / {image}.naturalHeight > wide + 1", arg=wide)
 
     # The demo's own pale version was of the former logo and went with it; the new one vanishes on dark ground.

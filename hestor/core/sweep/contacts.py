@@ -261,7 +261,7 @@ def number_of(typed: str, country: str) -> str:
     return str(phonenumbers.format_number(found, phonenumbers.PhoneNumberFormat.E164))
 
 
-_DIGITS = re.compile(r"\d(?:[\s().\-–‐‑/]{0,3}\d){5,14}")
+_DIGITS = re.compile(r"(?<![^\W_])\d(?:[\s().\-–‐‑/]{0,3}\d){5,14}(?![^\W_])")
 
 
 def phones_on(source: Source, country: str) -> Iterator[Said]:
@@ -292,8 +292,6 @@ def _numbers_on(source: Source, country: str) -> Iterator[tuple[int, int, str]]:
         if found is None:
             continue
         last = found.end()
-        if any(map(str.isalnum, source.flat[max(0, begin - 1) : begin] + source.flat[last : last + 1])):
-            continue
         block = source.block_at(begin)
         if block.start != seen:
             seen = block.start

@@ -1,6 +1,5 @@
 """Former names, and near misses of the present one, typed into texts."""
 
-import re
 from collections.abc import Iterator, Sequence
 from functools import lru_cache
 from itertools import pairwise
@@ -19,7 +18,6 @@ _NO_WORD_BEFORE = r"(?<![\p{L}\p{M}\p{N}@/_.])"
 _NO_WORD_AFTER = r"(?![\p{L}\p{M}\p{N}_@/]|\.\p{L})"
 # Apostrophes part words: what has grown onto a name in front (l’, d’) or behind (’s) is not of it.
 _WORD = regex.compile(r"[\p{L}\p{N}][\p{L}\p{M}\p{N}ـ]*")
-_PLAIN = re.compile(r"\w+")
 _MARKS = regex.compile(r"[\u064b-\u0652\u0670\u0640]")
 _CLITICS = ("وال", "بال", "فال", "كال", "لل", "ال", "و", "ب", "ف", "ك", "ل")
 _IN_ADDRESS = regex.compile(r"[.-]\p{L}")
@@ -138,7 +136,7 @@ def former_names(source: Source, style: Style) -> Iterator[Stray]:
     """Where a name of before stands; not where it is told as history, quoted, or part of the present one."""
     name = style.text("name")
     former = style.before("name")
-    if not any(_may_stand(one, source.vocabulary) for one in former):
+    if not any(_may_stand(one, source.lowered) for one in former):
         return
     found = _spans(_known(former), source.flat)
     present = _spans(_known((name,)) if name else None, source.flat) if found else []
@@ -151,10 +149,9 @@ def former_names(source: Source, style: Style) -> Iterator[Stray]:
         yield _stray(source, block, "former_name", (start, end), name, 0.97 if name else 0.8)
 
 
-def _may_stand(name: str, vocabulary: frozenset[str]) -> bool:
-    """Whether a text of which these are the words may say a name; an Arabic word may have others grown onto it."""
-    words = _PLAIN.findall(name.lower())
-    return not name.isascii() or vocabulary.issuperset(words)
+def _may_stand(name: str, lowered: str) -> bool:
+    """Whether a text, here in small letters, may say a name; of other letters than ASCII any text may."""
+    return not name.isascii() or all(word in lowered for word in name.lower().split())
 
 
 def _stray(source: Source, block: Block, kind: Kind, span: tuple[int, int], name: str, sure: float) -> Stray:
