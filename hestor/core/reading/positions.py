@@ -5,9 +5,6 @@ pages: roles come from elements, ARIA roles and relations alone.
 """
 
 from collections.abc import Mapping
-from html import unescape
-
-import regex
 
 from hestor.core.reading import landmarks, tokens
 from hestor.core.reading.source import BETWEEN, Block, Element, Piece, Source, attribute_of
@@ -40,8 +37,8 @@ _METAS = {
     "twitter:title": "share", "og:site_name": "share", "og:image:alt": "share", "application-name": "short_name",
     "apple-mobile-web-app-title": "short_name", "author": "head", "copyright": "head", "keywords": "head",
 }  # fmt: skip
-_Kind = tuple[bool, bool, bool, tuple[tuple[str, ...], ...]]
-_ENDING_P = (("p",),)
+_Kind = tuple[bool, bool, bool, tuple[str, ...]]
+_ENDING_P = ("p",)
 _BLOCK: _Kind = (False, False, False, ())
 # Of each element: whether it is part of a line, has no content, holds nothing that is seen, and what its start ends.
 _KINDS: Mapping[str, _Kind] = {
@@ -49,7 +46,7 @@ _KINDS: Mapping[str, _Kind] = {
         tag in _INLINE,
         tag in VOID,
         tag in _RAW or tag == "noscript",
-        (_ENDS[tag],) if tag in _ENDS else _ENDING_P if tag in _ENDS_P else (),
+        _ENDS.get(tag, _ENDING_P if tag in _ENDS_P else ()),
     )
     for tag in _INLINE | VOID | _RAW | frozenset(_ENDS) | _ENDS_P | {"noscript"}
 }
@@ -92,8 +89,7 @@ class _Reader:
         inline, void, raw, ended = _KINDS.get(tag, _BLOCK)
         stack, elements = self._stack, self.elements
         if ended and (self._paragraphs or ended is not _ENDING_P):
-            for tags in ended:
-                self._end_of(tags, at)
+            self._end_of(ended, at)
         above = stack[-1]
         # Of what is not HTML's a slash ends any element (HTML, 13.1.2.1).
         void = void or (slashed and (tag in _FOREIGN or self._is_in(_FOREIGN)))
@@ -105,7 +101,7 @@ class _Reader:
             place, hidden = "structured", False
         element = Element(tag, attributes, at, end, above.number, len(elements), -1, place, hidden)
         elements.append(element)
-        if not inline and self._length > self._block_start:
+        if not inline:
             self._end_block()
         if not _SPEAKING.isdisjoint(attributes):
             self._remember(tag, attributes, element)
@@ -166,8 +162,7 @@ class _Reader:
         if one.tag == "p":
             self._paragraphs -= 1
         if one is lined[-1]:
-            if self._length > self._block_start:
-                self._end_block()
+            self._end_block()
             lined.pop()
 
     def end(self, tag: str, at: int) -> None:
@@ -218,23 +213,10 @@ class _Reader:
             return
         begin, end = found
         start = self._length
-        raw = self._text[begin:end]
-        last = 0
-        for reference in _REFERENCE.finditer(raw):
-            self._plain(begin, raw, last, reference.start(), element)
-            said = unescape(reference[0])
-            self._piece(begin + reference.start(), reference[0], said, element.number)
-            last = reference.end()
-        self._plain(begin, raw, last, len(raw), element)
+        for piece in tokens.pieces(self._text, begin, end):
+            self._piece(*piece, element.number)
         self.blocks.append(Block(start, self._length, place, element.number, name))
         self._between()
-
-    def _plain(self, begin: int, raw: str, start: int, end: int, element: Element) -> None:
-        if end > start:
-            self._piece(begin + start, raw[start:end], raw[start:end], element.number)
-
-
-_REFERENCE = regex.compile(r"&(?:#\d+|#[xX][0-9a-fA-F]+|[A-Za-z][A-Za-z0-9]*);?")
 
 
 def read(path: str, text: str) -> Source:

@@ -1,4 +1,4 @@
-"""An HTML file of which each word knows where it stands; ``reader`` makes it."""
+"""An HTML file of which each word knows where it stands; ``positions`` makes it."""
 
 import re
 from bisect import bisect_right

@@ -66,8 +66,8 @@ def _attributes(written: str) -> tuple[Mapping[str, str], bool]:
     return values, end < len(written) and written[-1] == "/"
 
 
-def _parts(text: str, at: int, end: int) -> Iterator[tuple[int, str, str]]:
-    """Words between which character references stand."""
+def pieces(text: str, at: int, end: int) -> Iterator[tuple[int, str, str]]:
+    """A stretch in its words and the character references among them: where each stands, as written and as read."""
     for found in _REFERENCES.finditer(text, at, end):
         if found.start() > at:
             yield at, text[at : found.start()], text[at : found.start()]
@@ -82,7 +82,7 @@ def _raw(text: str, at: int, tag: str, told: Told) -> int:
     found = re.compile(rf"</{tag}(?=[\t\n\f\r />])", re.IGNORECASE).search(text, at)
     end = found.start() if found else len(text)
     if tag in _ESCAPABLE:
-        for part in _parts(text, at, end):
+        for part in pieces(text, at, end):
             told.words(*part)
     elif end > at:
         told.words(at, text[at:end], text[at:end])
@@ -92,7 +92,7 @@ def _raw(text: str, at: int, tag: str, told: Told) -> int:
 def _unended(text: str, at: int, told: Told) -> int:
     """Tells a mark that begins nothing as a word; where a tag never ends, all that is left. Where it goes on."""
     end = len(text) if _BEGUN.match(text, at) else at + 1
-    for one in _parts(text, at, end):
+    for one in pieces(text, at, end):
         told.words(*one)
     return end
 
