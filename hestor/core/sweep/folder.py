@@ -62,7 +62,7 @@ class Sweeper:
     """Holds pages to a style. What is found of one page depends on that page, the style and the other files' names."""
 
     def __init__(self, files: Files, agreed: Usual, today: date, home: str) -> None:
-        self._files, self._agreed, self._today = files, agreed, today
+        self.files, self.agreed, self._today = files, agreed, today
         self._forms = dates.house_forms(agreed.style, agreed.date_forms)
         self._tag = dates.tag_of(agreed.style)
         self._home = home
@@ -72,7 +72,7 @@ class Sweeper:
 
     def page(self, page: Page) -> Iterator[Stray]:
         """What is amiss with one page by itself, but for its links."""
-        source, style = page.source, self._agreed.style
+        source, style = page.source, self.agreed.style
         yield from names.former_names(source, style)
         yield from names.misspelt_names(source, style)
         yield from names.short_names(source, style)
@@ -83,12 +83,12 @@ class Sweeper:
         yield from dates.of_page(source, style, self._forms)
         yield from contacts.other_addresses(source, style)
         yield from contacts.other_phones(source, style)
-        yield from hours.of_page(source, hours.said_on(source, self._tag), self._agreed.week, False)
+        yield from hours.of_page(source, hours.said_on(source, self._tag), self.agreed.week, False)
         yield from years.past_years(source, self._today.year)
-        yield from brand.logos(source, self._files, style, self._agreed.logo)
-        yield from brand.icons(source, self._files, style, dict(self._agreed.icons))
+        yield from brand.logos(source, self.files, style, self.agreed.logo)
+        yield from brand.icons(source, self.files, style, dict(self.agreed.icons))
         yield from pictures.undescribed(source)
-        yield from parts.left_out(source, page.parts, self._agreed.wanted)
+        yield from parts.left_out(source, page.parts, self.agreed.wanted)
         yield from contrast.unreadable(source, self._looks_of(source))
 
     def _looks_of(self, source: Source) -> contrast.Looks:
@@ -108,7 +108,7 @@ class Sweeper:
             elif "stylesheet" in element.get("rel").lower().split():
                 if element.get("media").lower() not in ("", "all", "screen"):
                     continue
-                leads, path, _ = self._files.led_to(source, element.get("href"))
+                leads, path, _ = self.files.led_to(source, element.get("href"))
                 if leads == "found":
                     found.append(self._sheet(path))
         return found
@@ -116,7 +116,7 @@ class Sweeper:
     def _sheet(self, path: str) -> colour_rules.Sheet:
         if path not in self._sheets:
             try:
-                self._sheets[path] = colour_rules.sheet_of(decode(self._files.read(path)).text)
+                self._sheets[path] = colour_rules.sheet_of(decode(self.files.read(path)).text)
             except (Undecodable, OSError):
                 self._sheets[path] = colour_rules.Sheet()
         return self._sheets[path]
@@ -163,19 +163,20 @@ class _Across:
                 yield stray
 
 
-def sweeper_of(pages: Pages, files: Files, given: Style | None, today: date) -> tuple[Sweeper, Files, Usual]:
+def sweeper_of(pages: Pages, files: Files, given: Style | None, today: date) -> Sweeper:
     """Who holds the pages of a folder to a given style, or to what most of them agree on."""
     files = Files(files.paths, files.read, files.hosts or own_hosts([page.source for page in pages.sample]))
     agreed = usual(pages.sample, files, given)
     home = pages.home.source.path if pages.home else ""
-    return Sweeper(files, agreed, today, home), files, agreed
+    return Sweeper(files, agreed, today, home)
 
 
 def sweep(files: Files, given: Style | None, today: date, progress: Progress | None = None) -> Swept:
     """Every stray in a folder, held to a given style, or to what most of its pages agree on."""
     pages = Pages(files)
-    sweeper, files, agreed = sweeper_of(pages, files, given, today)
-    across, count = _Across(files), 0
+    sweeper = sweeper_of(pages, files, given, today)
+    agreed = sweeper.agreed
+    across, count = _Across(sweeper.files), 0
     strays: list[Stray] = []
     unread: list[Unread] = []
     for one in pages.in_turn():

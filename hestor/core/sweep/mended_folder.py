@@ -52,10 +52,10 @@ def _other(one: OtherText, style: Style) -> Mended | None:
 def mend_all(files: Files, given: Style | None, today: date) -> Iterator[Mended]:
     """The files of a folder that a mend changes; all others stay byte for byte as they are."""
     pages = Pages(files)
-    sweeper, _, agreed = sweeper_of(pages, files, given, today)
+    sweeper = sweeper_of(pages, files, given, today)
     for one in pages.in_turn():
         made = _page(sweeper, one) if isinstance(one, Page) else None
         if isinstance(one, OtherText):
-            made = _other(one, agreed.style)
+            made = _other(one, sweeper.agreed.style)
         if made:
             yield made
