@@ -1,7 +1,7 @@
 import { useEffect, useRef } from "react";
 import { useFact, useFactActions } from "../draft/hooks";
 import { useTranslation } from "../i18n/useTranslation";
-import { useSeen } from "../ui/useSeen";
+import { useNear } from "../ui/useNear";
 import { useBrandReport } from "./BrandReport";
 import { Tokens } from "./Tokens";
 
@@ -9,9 +9,9 @@ import { Tokens } from "./Tokens";
 const asked = new Set<string>();
 
 /** Makes the public typefaces known to the desk, under names of their own, so that each is seen before it is chosen. */
-function useFaces(families: string[], seen: boolean) {
+function useFaces(families: string[], near: boolean) {
   useEffect(() => {
-    if (!seen) return;
+    if (!near) return;
     for (const family of families.filter((one) => !asked.has(one))) {
       asked.add(family);
       const face = new FontFace(`Site ${family}`, `url(/api/typefaces/${encodeURIComponent(family)})`, {
@@ -19,7 +19,7 @@ function useFaces(families: string[], seen: boolean) {
       });
       document.fonts.add(face);
     }
-  }, [families, seen]);
+  }, [families, near]);
 }
 
 /** Rolls the list, and nothing around it, to the pair that is chosen. */
@@ -43,7 +43,7 @@ export function TypefacesField({ readOnly }: { readOnly: boolean }) {
   const list = useRef<HTMLDivElement>(null);
   useFaces(
     pairs.flatMap((pair) => [pair.heading, pair.text]),
-    useSeen(list),
+    useNear(list, 600),
   );
   return (
     <>

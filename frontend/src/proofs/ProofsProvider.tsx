@@ -3,7 +3,6 @@ import {
   useContext,
   useEffect,
   useMemo,
-  useState,
   useSyncExternalStore,
   type ReactNode,
   type RefObject,
@@ -11,6 +10,7 @@ import {
 import { api, result, type Proofs, type Reach } from "../api/client";
 import { useSelect } from "../draft/hooks";
 import type { Row } from "../draft/facts";
+import { useNear } from "../ui/useNear";
 import { ProofReader, type ReaderState } from "./reader";
 
 const Context = createContext<ProofReader | null>(null);
@@ -76,21 +76,12 @@ export function useProofs<T>(select: (state: ReaderState) => T): T {
 /** Has the proofs and the reach of a row read while it is in view. */
 export function useInView(row: Row, element: RefObject<HTMLElement | null>): void {
   const reader = useReader();
-  const [inView, setInView] = useState(false);
+  const near = useNear(element);
   useEffect(() => {
-    if (!element.current) return;
-    // A little before it comes into view, so that it is there when it does.
-    const observer = new IntersectionObserver(([entry]) => setInView(entry?.isIntersecting ?? false), {
-      rootMargin: "300px",
-    });
-    observer.observe(element.current);
-    return () => observer.disconnect();
-  }, [element]);
-  useEffect(() => {
-    if (!inView) return;
+    if (!near) return;
     const places = row.slots.map(({ place, home }) => ({ place, home: home ?? false }));
     return reader.view(row.key, { places, keys: [row.key] });
-  }, [reader, row, inView]);
+  }, [reader, row, near]);
 }
 
 /** Has further places of a fact read while they are shown. */
