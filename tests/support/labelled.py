@@ -115,9 +115,10 @@ class Sown:
 
 
 def sites() -> Iterator[Sown]:
-    """All sites of the set."""
+    """All sites of the set, two in each language."""
     for language in LANGUAGES:
-        yield _site(Sown(language, yaml.safe_load((FOLDER / f"{language}.yaml").read_text())))
+        for name in (language, f"{language}-2"):
+            yield _site(Sown(language, yaml.safe_load((FOLDER / f"{name}.yaml").read_text())))
 
 
 def _site(site: Sown) -> Sown:

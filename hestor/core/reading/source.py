@@ -146,9 +146,13 @@ class Source:
             yield element
             number = element.parent
 
+    def number_of_block(self, flat: int) -> int:
+        """Which of the blocks a position of ``flat`` is in."""
+        return bisect_right(self._block_starts, flat) - 1
+
     def block_at(self, flat: int) -> Block:
         """The block that a position of ``flat`` is in."""
-        return self.blocks[bisect_right(self._block_starts, flat) - 1]
+        return self.blocks[self.number_of_block(flat)]
 
     def words_of(self, block: Block) -> str:
         """What a block says."""

@@ -37,10 +37,15 @@ _SITE_WIDE = frozenset(("header", "footer", "menu"))
 _NOT_READ = frozenset(("hint", "head", "short_name"))
 _WITHOUT_SENTENCES = frozenset(("structured", "manifest", "calendar", "card", "feed"))
 _CALLED = regex.compile(
-    r"(?<![\p{L}])(?:tel(?:ephone|efon|éfono|efono|éphone|efoon|efone)?|phone|call|ring|mobile|fon|ruf(?:en)?|anruf(?:en)?|ll[aá]m\w+|"
-    r"appel\w+|hotline|handy|móvil|portable|fax|telefax|هاتف|الهاتف|تلفون|اتصل\w*|جوال|موبايل)(?![\p{L}])",
+    r"(?<![\p{L}])(?:t[ée]l(?:ephone|efon|éfono|efono|éphone|efoon|efone)?|phone|call|ring|mobile|fon|ruf(?:en)?|anruf(?:en)?|ll[aá]m\w+|"
+    r"appel\w+|télépho\w+|hotline|handy|móvil|portable|fax|telefax|هاتف|الهاتف|تلفون|اتصل\w*|جوال|موبايل)(?![\p{L}])",
     regex.IGNORECASE,
 )
+_SIGN = regex.compile(r"[☎☏✆📞📱][\ufe0e\ufe0f]?[\s\u00a0:]*$")
+_GROWN_ON = regex.compile(r"[-–/.]?[\p{L}\d]|[-–/]")
+_LIKE_DATE = regex.compile(r"\d{1,4}([./-])\d{1,2}\1\d{2,4}")
+# Set apart by more than one sign, as digits of an account or a part seldom are; nothing has grown onto it.
+_SET_APART = regex.compile(r"[\d(]+(?:[\s\u00a0()./–-]+\d+)+")
 # The plus, a country's code and what is left of a number even in small countries.
 _SHORTEST = 9
 _NO_DIGIT = r"[^\d+]"
@@ -205,7 +210,8 @@ def _is_history(source: Source, said: Said) -> bool:
     if said.flat < 0 or said.place != "text":
         return False
     around = phrases.sentence_around(source.flat, said.flat, said.flat + len(said.words))
-    return bool(phrases.FORMERLY.search(around)) or is_quoted(source, said.flat)
+    is_past = phrases.is_history(around, "") or bool(phrases.GONE.search(around))
+    return is_past or is_quoted(source, said.flat)
 
 
 def _is_known_domain(source: Source, domain: str) -> bool:
@@ -264,15 +270,15 @@ def number_of(typed: str, country: str) -> str:
 _DIGITS = re.compile(r"(?<![^\W_])\d(?:[\s().\-–‐‑/]{0,3}\d){5,14}(?![^\W_])")
 
 
-def phones_on(source: Source, country: str) -> Iterator[Said]:
-    """The telephone numbers on a page: those behind links, and what reads like one in its words."""
+def phones_on(source: Source, country: str, known: frozenset[str] = frozenset()) -> Iterator[Said]:
+    """The telephone numbers on a page: those behind links, known ones, and what is said to be one in its words."""
     told: set[int] = set()
     for start, end, value in _numbers_on(source, country):
         raw = source.flat[start:end]
         link = _link_around(source, start)
         if link is not None and link.get("href").lower().startswith("tel:"):
             told.add(link.number)
-        elif not _is_call(source, start, raw):
+        elif not (_is_call(source, start, raw) or (value in known and _is_apart(source, start, raw))):
             continue
         else:
             link = None
@@ -311,12 +317,21 @@ def _is_call(source: Source, flat: int, raw: str) -> bool:
     """Whether digits are said to be a number to call; in international form they say so themselves."""
     if raw.lstrip("(").startswith("+"):
         return True
-    if regex.fullmatch(r"\d{1,4}[./-]\d{1,2}[./-]\d{2,4}.*", raw):
-        return False
-    if phrases.COUNTED.search(source.flat[max(0, flat - 20) : flat]):
+    if _LIKE_DATE.fullmatch(raw):
         return False
     before = phrases.sentence_before(source.flat, flat, 60)
+    if phrases.US.search(before) or _SIGN.search(before):
+        return True
+    if phrases.COUNTED.search(source.flat[max(0, flat - 20) : flat]):
+        return False
     return bool(_CALLED.search(before)) or (" " in raw and raw.lstrip("(").startswith("0"))
+
+
+def _is_apart(source: Source, flat: int, raw: str) -> bool:
+    """Whether digits stand by themselves as people write numbers to call; those known need no word that says so."""
+    after = source.flat[flat + len(raw) : flat + len(raw) + 2]
+    is_counted = phrases.COUNTED.search(source.flat[max(0, flat - 20) : flat])
+    return bool(_SET_APART.fullmatch(raw)) and not is_counted and not _GROWN_ON.match(after)
 
 
 def other_phones(source: Source, style: Style) -> Iterator[Stray]:
@@ -325,11 +340,16 @@ def other_phones(source: Source, style: Style) -> Iterator[Stray]:
     house = number_of(shown, country)
     former = frozenset(number for one in style.before("phone") if (number := number_of(one, country)))
     if house or former:
-        yield from _others(source, phones_on(source, country), _House("phone", house, shown, former, _own_number))
+        yield from _others(
+            source, phones_on(source, country, former), _House("phone", house, shown, former, _own_number)
+        )
 
 
 def _own_number(source: Source, said: Said, house: str) -> float:
     if said.flat >= 0 and _FAX.search(phrases.sentence_before(source.flat, said.flat, 30)):
+        return 0.0
+    # One that only stands for a number is a starter text.
+    if len(set(said.value[-7:])) == 1:
         return 0.0
     if len(said.value) == len(house) and DamerauLevenshtein.distance(said.value, house, score_cutoff=1) <= 1:
         return 0.9

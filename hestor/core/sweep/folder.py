@@ -65,6 +65,7 @@ class Sweeper:
         self.files, self.agreed, self._today = files, agreed, today
         self._forms = dates.house_forms(agreed.style, agreed.date_forms)
         self._tag = dates.tag_of(agreed.style)
+        self._own = names.words_of(agreed.style)
         self._home = home
         self._sheets: dict[str, colour_rules.Sheet] = {}
         self._looks: dict[tuple[int, ...], contrast.Looks] = {}
@@ -73,7 +74,7 @@ class Sweeper:
     def page(self, page: Page) -> Iterator[Stray]:
         """What is amiss with one page by itself, but for its links."""
         source, style = page.source, self.agreed.style
-        yield from names.former_names(source, style)
+        yield from names.former_names(source, style, self._today.year)
         yield from names.misspelt_names(source, style)
         yield from names.short_names(source, style)
         yield from starters.starter_texts(source)
@@ -83,7 +84,7 @@ class Sweeper:
         yield from dates.of_page(source, style, self._forms)
         yield from contacts.other_addresses(source, style)
         yield from contacts.other_phones(source, style)
-        yield from hours.of_page(source, hours.said_on(source, self._tag), self.agreed.week, False)
+        yield from hours.of_page(source, hours.said_on(source, self._tag, self._own), self.agreed.week, False)
         yield from years.past_years(source, self._today.year)
         yield from brand.logos(source, self.files, style, self.agreed.logo)
         yield from brand.icons(source, self.files, style, dict(self.agreed.icons))

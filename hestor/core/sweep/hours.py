@@ -24,12 +24,15 @@ _LONGEST_DAYS = 40
 # A passage that is longer tells no hours in its far end.
 _LONGEST_BLOCK = 4_000
 _NEAR = 240
-_OTHERS = regex.compile(
-    r"(?<![\p{L}])(?:workshop|class|course|meeting|talk|swap|market|concert|lesson|session|event|exam|bus|train|kurs|treffen|vortrag|markt|konzert|"
-    r"tausch\w*|führung|taller|reunión|mercado|concierto|curso|charla|intercambio|atelier|marché|réunion|cours|concert|échange|"
-    r"corso|mercato|riunione|ورشة|سوق|اجتماع|دورة|لقاء|حفل|درس)",
+# Whose being open a sentence is about: what stands before the verb.
+_SUBJECT = regex.compile(
+    r"(?<![\p{L}])(?:(?:the|der|die|das|la|le|les|el|los|las|il|lo|gli|de|het|os|as|their|his|her)\s+|l['’])"
+    r"(?P<who>(?:[\p{L}\p{M}’'-]+\s+){1,4}?)"
+    r"(?:is|are|opens?|has|have|keeps?|ist|sind|hat|haben|öffnet|öffnen|est|sont|ouvre|ouvrent|está|están|abre|abren|tiene|"
+    r"è|sono|apre|aprono|zijn|abrem)(?![\p{L}])",
     regex.IGNORECASE,
 )
+_WORD = regex.compile(r"\p{L}[\p{L}\p{M}]+")
 
 
 def week_of(said: Any) -> Week:
@@ -57,8 +60,8 @@ def _clock(minutes: int) -> str:
     return f"{minutes // 60 % 24:02}:{minutes % 60:02}"
 
 
-def said_on(source: Source, tag: str) -> tuple[WrittenHours, ...]:
-    """What a page says of when the site is open."""
+def said_on(source: Source, tag: str, own: frozenset[str] = frozenset()) -> tuple[WrittenHours, ...]:
+    """What a page says of when the site is open; ``own`` are the words of its name, in small letters."""
     found: dict[int, tuple[WrittenHours, ...]] = {}
     for at in may_say_hours(source):
         block = source.block_at(at)
@@ -66,7 +69,7 @@ def said_on(source: Source, tag: str) -> tuple[WrittenHours, ...]:
             begin = _begin(source, block)
             text = source.flat[begin : min(block.end, begin + _LONGEST_BLOCK)].replace(BETWEEN, " ")
             found[block.start] = tuple(one.moved(begin) for one in hours_in(text, tag))
-    return tuple(one for said in found.values() for one in said if _is_opening(source, one))
+    return tuple(one for said in found.values() for one in said if _is_opening(source, one, own))
 
 
 def _begin(source: Source, block: Block) -> int:
@@ -78,27 +81,58 @@ def _begin(source: Source, block: Block) -> int:
     return before.start if is_beside and before.end - before.start <= _LONGEST_DAYS else block.start
 
 
-def _is_opening(source: Source, said: WrittenHours) -> bool:
+def _is_opening(source: Source, said: WrittenHours, own: frozenset[str]) -> bool:
     """Whether times are those of the site being open: said so in the sentence or the heading before, or site-wide."""
     if is_quoted(source, said.start):
         return False
     block = source.block_at(said.start)
     lines = source.flat[block.start : source.block_at(said.end - 1).end]
-    is_others, is_opening = _judged(lines, said.start - block.start, said.end - block.start)
+    is_others, is_opening = _judged(lines, said.start - block.start, said.end - block.start, own)
     if is_others or is_opening or block.place in _SITE_WIDE:
         return not is_others
-    near = source.flat[max(0, said.start - _NEAR) : said.start]
-    return bool(phrases.OPENING.search(near)) and not _OTHERS.search(near)
+    return _last_said(_before(source, said.start), own)
+
+
+def _before(source: Source, at: int) -> str:
+    """What is read before a position, back to where the header or the menu ends."""
+    begin = max(0, at - _NEAR)
+    for block in reversed(source.blocks[: source.number_of_block(at)]):
+        if block.end <= begin:
+            break
+        if block.place != "text":
+            begin = block.end
+            break
+    return source.flat[begin:at]
+
+
+def _last_said(near: str, own: frozenset[str]) -> bool:
+    """Whether the last that was said of times is that they are those of being open."""
+    opening = max((found.start() for found in phrases.OPENING.finditer(near)), default=-1)
+    return opening >= 0 and not any(found.start() > opening for found in _of_others(near, own))
+
+
+def _of_others(said: str, own: frozenset[str]) -> Iterator[regex.Match[str]]:
+    return (found for found in phrases.OTHERS.finditer(said) if found[0].casefold() not in own)
 
 
 @lru_cache(maxsize=1024)
-def _judged(lines: str, start: int, end: int) -> tuple[bool, bool]:
+def _judged(lines: str, start: int, end: int, own: frozenset[str]) -> tuple[bool, bool]:
     """Whether the sentence of a statement speaks of other times than the site's, and whether of its being open.
 
     What stands in a footer does so on every page.
     """
     sentence = phrases.sentence_around(lines, start, end)
-    return bool(_OTHERS.search(sentence)), bool(phrases.OPENING.search(sentence))
+    is_others = any(_of_others(sentence, own)) or _is_somebody_else(sentence, own)
+    return is_others, bool(phrases.OPENING.search(sentence))
+
+
+def _is_somebody_else(sentence: str, own: frozenset[str]) -> bool:
+    """Whether it is somebody else who a sentence says is open."""
+    found = _SUBJECT.search(sentence)
+    if found is None:
+        return False
+    who = {word.casefold() for word in _WORD.findall(found["who"])}
+    return bool(who) and not who & own and not who & phrases.HOUSES
 
 
 def usual(pages: Sequence[Sequence[WrittenHours]]) -> Week:

@@ -16,6 +16,10 @@ _QUOTING = frozenset(("code", "kbd", "samp", "pre", "blockquote", "q", "cite", "
 # Parts of addresses and file names are no words of a text.
 _NO_WORD_BEFORE = r"(?<![\p{L}\p{M}\p{N}@/_.])"
 _NO_WORD_AFTER = r"(?![\p{L}\p{M}\p{N}_@/]|\.\p{L})"
+# In a sentence a name loses its article or shares that of the sentence: au Troc, del Granero, at the Shed.
+_ARTICLE = regex.compile(
+    r"(?:the|an?|der|die|das|l[ea]s?|el|los|las|il|lo|gli|de|het|[oa]s?)[\s\u00a0]+|l['’]", regex.IGNORECASE
+)
 # Apostrophes part words: what has grown onto a name in front (l’, d’) or behind (’s) is not of it.
 _WORD = regex.compile(r"[\p{L}\p{N}][\p{L}\p{M}\p{N}ـ]*")
 _MARKS = regex.compile(r"[\u064b-\u0652\u0670\u0640]")
@@ -35,9 +39,17 @@ def _pattern(name: str) -> str:
     return r"[\s\u00a0]+".join(regex.escape(word) for word in name.split())
 
 
+@lru_cache(maxsize=256)
+def without_article(name: str) -> str:
+    """A name less the article that it begins with, if two words are left of it; otherwise as it is."""
+    found = _ARTICLE.match(name)
+    rest = name[found.end() :] if found else name
+    return rest if len(rest.split()) > 1 else name
+
+
 @lru_cache(maxsize=64)
 def _known(names: tuple[str, ...]) -> regex.Pattern[str] | None:
-    found = sorted((one for one in names if one.strip()), key=len, reverse=True)
+    found = [form for one in names if one.strip() for form in (one, without_article(one))]
     if not found:
         return None
     either = "|".join(sorted({form for one in found for form in (_pattern(one), _pattern(one.upper()))}, key=len)[::-1])
@@ -54,7 +66,7 @@ class _Names:
     """The present name as words, and which words are nearly one of them."""
 
     def __init__(self, style: Style) -> None:
-        self.name = style.text("name")
+        self.name = without_article(style.text("name"))
         self.words = [_plain_word(word) for word in _WORD.findall(self.name)]
         self._letters = sum(len(word) for word in self.words)
         self._others = {
@@ -132,8 +144,11 @@ def _overlaps(span: tuple[int, int], others: Sequence[tuple[int, int]]) -> bool:
     return any(span[0] < end and start < span[1] for start, end in others)
 
 
-def former_names(source: Source, style: Style) -> Iterator[Stray]:
-    """Where a name of before stands; not where it is told as history, quoted, or part of the present one."""
+def former_names(source: Source, style: Style, year: int = phrases.ANY_YEAR) -> Iterator[Stray]:
+    """Where a name of before stands; not where it is told as history, quoted, or part of the present one.
+
+    ``year`` is this year: what was so in years before is history.
+    """
     name = style.text("name")
     former = style.before("name")
     if not any(_may_stand(one, source.lowered) for one in former):
@@ -142,16 +157,31 @@ def former_names(source: Source, style: Style) -> Iterator[Stray]:
     present = _spans(_known((name,)) if name else None, source.flat) if found else []
     for start, end in found:
         block = source.block_at(start)
-        if _overlaps((start, end), present) or is_quoted(source, start):
+        # A short name of before is told as one.
+        if block.place == "short_name" or _overlaps((start, end), present) or is_quoted(source, start):
             continue
-        if block.place == "text" and phrases.FORMERLY.search(phrases.sentence_around(source.flat, start, end)):
+        if block.place == "text" and _is_told(source.flat, (start, end), present, year):
             continue
         yield _stray(source, block, "former_name", (start, end), name, 0.97 if name else 0.8)
 
 
+def words_of(style: Style) -> frozenset[str]:
+    """The words of the present name and the short one, in small letters."""
+    said = f"{style.text('name')} {style.text('short_name')}"
+    return frozenset(_plain_word(word) for word in _WORD.findall(said))
+
+
+def _is_told(text: str, span: tuple[int, int], present: Sequence[tuple[int, int]], year: int) -> bool:
+    """Whether a sentence tells of a former name: it says so, or says both names."""
+    said = phrases.sentence_around(text, *span)
+    begin = text.find(said, max(0, span[0] - len(said)))
+    is_history = phrases.is_history(said, text[begin : span[0]], year)
+    return is_history or _overlaps((begin, begin + len(said)), present)
+
+
 def _may_stand(name: str, lowered: str) -> bool:
     """Whether a text, here in small letters, may say a name; of other letters than ASCII any text may."""
-    return not name.isascii() or all(word in lowered for word in name.lower().split())
+    return not name.isascii() or all(word in lowered for word in without_article(name).lower().split())
 
 
 def _stray(source: Source, block: Block, kind: Kind, span: tuple[int, int], name: str, sure: float) -> Stray:
@@ -299,7 +329,7 @@ def short_names(source: Source, style: Style) -> Iterator[Stray]:
         if block.place != "short_name":
             continue
         said = " ".join(source.words_of(block).split())
-        if not name or said in (name, short, *style.before("name")) or (not short and belongs(said, name)):
+        if not name or said in (name, without_article(name), short) or (not short and belongs(said, name)):
             continue
         spot = source.spot(block.start, block.end)
         should = short or name

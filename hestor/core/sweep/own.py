@@ -124,7 +124,9 @@ def _text_strays(source: Source, house: OwnHouse) -> Iterator[Stray]:
     yield from dates.of_page(source, style, house.forms)
     yield from contacts.other_addresses(source, style)
     yield from contacts.other_phones(source, style)
-    yield from hours.of_page(source, hours.said_on(source, dates.tag_of(style)), house.week, True)
+    yield from hours.of_page(
+        source, hours.said_on(source, dates.tag_of(style), names.words_of(style)), house.week, True
+    )
     yield from pictures.undescribed(source)
 
 

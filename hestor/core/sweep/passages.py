@@ -15,6 +15,10 @@ from hestor.core import languages
 
 _WORD = re.compile(r"[^\W\d_]+(?:'[^\W\d_]+)*")
 _FEWEST_WORDS = 5
+# Scripts that part no words by spaces: how many signs of them a passage of another language has at most.
+_SPACELESS = re.compile(r"[\u0e00-\u0eff\u1000-\u109f\u1780-\u17ff\u3040-\u30ff\u3400-\u9fff]")
+_WITHOUT_SPACES = frozenset(("ja", "zh", "yue", "ko", "th", "lo", "my", "km"))
+_FEWEST_SIGNS = 12
 _FEWEST_SMALL = 0.18
 _LEAD = 0.10
 _LEAST_SURE = 0.9
@@ -68,18 +72,25 @@ def language_of(text: str, declared: str) -> tuple[str, float] | None:
     if len(first) >= _FEWEST_WORDS and _share(first, primary) >= _AT_HOME:
         return None
     words = _WORD.findall(text[:_LOOKED_AT].lower().replace("’", "'"))
+    if primary not in _WITHOUT_SPACES and len(_SPACELESS.findall(text[:_LOOKED_AT])) >= _FEWEST_SIGNS:
+        return _classified(text, primary)
     if len(words) < _FEWEST_WORDS:
         return None
     own = _share(words, primary)
     if own >= 0.5 or (own >= 0.3 and len(words) < 12):
         return None
-    found, sure = _identifier().classify(text[:_LOOKED_AT])
-    if _same(found, primary) or sure < _LEAST_SURE or not languages.is_known(found):
-        return None
-    other = _share(words, found)
+    told = _classified(text, primary)
+    other = _share(words, told[0]) if told else 0.0
     if _small_words(primary) and (other < _FEWEST_SMALL or other < own + _LEAD):
         return None
-    return found, float(sure)
+    return told
+
+
+def _classified(text: str, primary: str) -> tuple[str, float] | None:
+    """What the model says, where it is sure of another language than the declared one."""
+    found, sure = _identifier().classify(text[:_LOOKED_AT])
+    is_told = sure >= _LEAST_SURE and languages.is_known(found) and not _same(found, primary)
+    return (found, float(sure)) if is_told else None
 
 
 def _same(one: str, other: str) -> bool:

@@ -9,17 +9,21 @@ import regex
 
 from hestor.core.pages.empty_titles import says_nothing
 from hestor.core.reading.source import Source, all_of, windows
+from hestor.core.sweep.starter_lines import is_left_over
 from hestor.core.sweep.stray import Stray
 
 _FILLER = r"""
-lorem\s+ipsum(?:\s+dolor(?:\s+sit\s+amet)?)?|dolor\s+sit\s+amet|consectetu(?:r|er)\s+adipisc\w+|nunc\s+et\s+lorem
+(?-i:Lorem|LOREM)\s+ipsum(?:\s+dolor(?:\s+sit\s+amet)?)?|lorem\s+ipsum\s+dolor(?:\s+sit\s+amet)?|dolor\s+sit\s+amet|consectetu(?:r|er)\s+adipisc\w+|nunc\s+et\s+lorem
 the quick brown fox jumps over the lazy dog
 franz jagt im komplett verwahrlosten taxi quer durch bayern
 """
 # Whole sayings that stand for what an owner was to write.
 _SAYINGS = r"""
-your (?:text|tagline|slogan|logo|name|company|company name|business name|site name|title|headline|heading|subtitle|subheading|caption|paragraph|button text|link|image|photo|picture|content|address|email|e-mail|phone number|description|message|story) (?:goes )?here
-(?:insert|add|enter|type|put|write) (?:your |some |a |the )?(?:own )?(?:text|tagline|slogan|title|content|description|words|headline|heading|caption|name|image|picture|photo|logo|copy|address)(?: goes)? here
+your (?:text|tagline|slogan|logo|company|company name|business name|site name|title|headline|heading|subtitle|subheading|caption|paragraph|button text|link|image|photo|picture|content|description|message|story) (?:goes )?here
+your (?:name|address|email|e-mail|phone number) (?:goes )?here(?!,?\s+\p{L})
+(?:insert|add|enter|type|put|write) (?:your |some |a |the )?(?:own )?(?:text|tagline|slogan|title|content|description|words|headline|heading|caption|image|picture|photo|logo|copy)(?: goes)? here
+(?:insert|add|enter|type|put|write) (?:your |a |the )?(?:own )?(?:name|address|email|e-mail)(?: goes)? here(?!,?\s+\p{L})
+(?:add|enter|write|insert) (?:a |your )(?:short |brief )?(?:description|summary|introduction|tagline|caption)(?!,?\s+\p{L})
 (?:click|tap|double[-\x20]click) (?:here )?to (?:edit|add|change) (?:this |the |your |some )?(?:text|title|content|heading|paragraph|image|tagline|caption)
 this is (?:a |an |the |your |some )?(?:sample|example|placeholder|dummy|starter|filler|default|test) (?:page|text|post|paragraph|content|title|heading|sentence|tagline|article|entry|caption|site)
 (?:edit|replace|change) this (?:text|page|paragraph|title|heading|line|sentence|content|placeholder)(?: with your own)?
@@ -37,23 +41,24 @@ hier (?:steht|kommt|könnte|erscheint|folgt) (?:bald |später |demnächst |noch 
 hier entsteht (?:eine|unsere|die|in kürze eine) (?:neue )?(?:website|webseite|internetseite|homepage|seite)|(?:bitte )?(?:text|titel|inhalt|slogan) (?:eingeben|einfügen|eintragen|ergänzen)|titel der seite
 (?:ihr|dein) (?:text|slogan|titel|logo|firmenname|name|untertitel|inhalt) (?:hier|kommt hier\w*|steht hier)
 (?:text|titel|inhalt|slogan|beschreibung|überschrift) hier (?:eingeben|einfügen|eintragen|schreiben|ändern)
-(?:klicken sie|klick|klicke) (?:hier|hierher)?,? ?um (?:den |diesen |ihren )?(?:text|titel|inhalt|absatz|slogan) zu (?:bearbeiten|ändern)
+(?:klicken sie|klick|klicke) (?:hier|hierher)?,? ?um (?:den |diesen |ihren |einen )?(?:text|titel|inhalt|absatz|slogan) (?:zu (?:bearbeiten|ändern)|(?:einzugeben|einzufügen|hinzuzufügen))
+(?:bild|foto|logo|video|name) hier (?:einfügen|eingeben|hochladen)|diese (?:seite|webseite|website) (?:befindet sich|ist) (?:noch |derzeit |gerade )?im aufbau
 (?:das|dies) ist (?:ein|eine) (?:beispiel|muster|platzhalter|blind|test)[-\x20]?(?:text|seite|beitrag|titel|absatz|inhalt)
 musterfirma|musterstra(?:ß|ss)e(?: \d+)?|musterstadt|mustermann|meine neue (?:website|webseite|homepage)
 (?:su|tu) (?:texto|eslogan|lema|título|logo|logotipo|nombre|empresa|descripción|contenido) (?:va )?aquí
-(?:escriba|escribe|inserte|inserta|introduzca|añada|añade|ponga|pon) (?:aquí )?(?:su |tu |el |un |algún )?(?:propio )?(?:texto|título|eslogan|lema|contenido|descripción|nombre)(?: aquí)?
+(?:escriba|escribe|inserte|inserta|introduzca|añada|añade|ponga|pon) (?:aquí )?(?:su |tu |el |un |algún )?(?:propio )?(?:texto|título|eslogan|lema|contenido|descripción|nombre)(?: aquí|(?!,?\s+\p{L}))
 (?:haga|haz) clic (?:aquí )?para (?:editar|cambiar|añadir)(?: (?:este|el|su|tu))?(?: (?:texto|título|contenido))?
 (?:este|esta|esto) es (?:un |una )?(?:texto|página|entrada|párrafo|título|contenido|frase) de (?:ejemplo|muestra|prueba|relleno)
-nombre de (?:su|tu|la) empresa aquí|mi (?:nuevo )?sitio web|texto provisional|aquí va (?:su|tu|el) (?:texto|título|eslogan|contenido|lema|nombre)|añad[ae] (?:un |su |tu )?(?:texto|título|contenido)(?: aquí)?|una línea corta sobre nosotros|describa (?:su|tu) (?:empresa|negocio)(?: aquí)?
+nombre de (?:su|tu|la) empresa aquí|mi (?:nuevo )?sitio web|texto provisional|aquí va (?:su|tu|el) (?:texto|título|eslogan|contenido|lema|nombre)|añad[ae] (?:un |su |tu )?(?:texto|título|contenido)(?: aquí)?|una línea corta sobre nosotros|(?:añade|añada|escribe|escriba) (?:aquí )?una (?:breve )?descripción(?: aquí)?(?!,?\s+\p{L})|esta página está en construcción|describa (?:su|tu) (?:empresa|negocio)(?: aquí)?
 (?:votre|ton) (?:texte|slogan|titre|logo|nom|contenu|description|entreprise) (?:va |vient )?ici
-(?:insérez|insérer|ajoutez|ajouter|saisissez|écrivez|tapez) (?:ici )?(?:votre |un |le |du )?(?:texte|titre|slogan|contenu|description|nom)(?: ici)?
+(?:insérez|insérer|ajoutez|ajouter|saisissez|écrivez|tapez) (?:ici )?(?:votre |un |le |du )?(?:texte|titre|slogan|contenu|description|nom)(?: ici|(?!,?\s+\p{L}))
 cliquez (?:ici )?pour (?:modifier|éditer|changer|ajouter)(?: (?:ce|le|votre|du))?(?: (?:texte|titre|contenu|paragraphe))?
 (?:ceci|c['’]est|voici) (?:est )?une? (?:texte|page|article|paragraphe|titre|exemple|phrase|contenu) (?:d['’]exemple|de test|de remplissage|provisoire|fictif|de page)
-nom de (?:votre |l['’])entreprise|mon (?:nouveau )?site (?:web|internet)|faux[-\x20]texte|(?:saisissez|saisir|tapez|entrez) (?:ici )?votre (?:texte|titre|slogan|contenu)|titre de la page|ici (?:vient|va) votre (?:texte|titre|slogan)|décrivez votre (?:entreprise|activité)(?: ici)?
+nom de (?:votre |l['’])entreprise|mon (?:nouveau )?site (?:web|internet)|faux[-\x20]texte|(?:saisissez|saisir|tapez|entrez) (?:ici )?votre (?:texte|titre|slogan|contenu)|titre de la page|(?:ajoutez|insérez|saisissez) une (?:courte |brève )?(?:description|légende|accroche)(?: ici)?(?!,?\s+\p{L})|(?:cette|la) page est en (?:cours de )?construction|ici (?:vient|va) votre (?:texte|titre|slogan)|décrivez votre (?:entreprise|activité)(?: ici)?
 (?:il tuo|il vostro|il suo) (?:testo|slogan|titolo|logo|nome) (?:va )?qui|inserisci qui (?:il tuo )?(?:testo|titolo)|inserire qui (?:il )?(?:testo|titolo)
 (?:uw|jouw|je) (?:tekst|slogan|titel|naam|logo) (?:komt )?hier|dit is (?:een )?voorbeeld(?:tekst|pagina)
 (?:o |a )?(?:seu|sua|teu|tua) (?:texto|slogan|título|nome|logótipo|logotipo|conteúdo) (?:vai )?aqui|insira (?:aqui )?(?:o )?(?:seu )?(?:texto|título)(?: aqui)?
-(?:اكتب|أدخل|ادخل|ضع|أضف|اكتبوا|أدخلوا) (?:نصك|النص|نصا|نصًا|نص|عنوانك|العنوان|عنوانا|شعارك|الشعار|اسم شركتك|اسم الموقع|وصفك|المحتوى|وصفا)(?: الخاص بك)?(?: هنا)?
+(?:اكتب|أدخل|ادخل|ضع|أضف|اكتبوا|أدخلوا) (?:نصك|النص|نصا|نصًا|نص|عنوانك|العنوان|عنوانا|شعارك|الشعار|اسم شركتك|اسم الموقع|وصفك|المحتوى|وصفا)(?: الخاص بك)?(?: هنا|(?!,?\s+\p{L}))
 (?:هذا|هذه) (?:نص|صفحة|مقال|عنوان|فقرة|محتوى) (?:تجريبي|تجريبية|افتراضي|افتراضية|مؤقت|مؤقتة|للتجربة|نموذجي|نموذجية|نموذج)
 شعارك هنا|نصك هنا|عنوانك هنا|اسم شركتك هنا|لوريم إيبسوم|هذا النص هو مثال(?: لنص يمكن أن يستبدل(?: في نفس المساحة)?)?|سطر قصير عن[ّ]?ا|صف شركتك هنا|عنوان الصفحة هنا|موقعي الجديد|مرحبا بك في موقعي
 """
@@ -69,7 +74,7 @@ exemple de (?:texte|titre|contenu|paragraphe|slogan|page)
 (?:نص|صفحة|عنوان|محتوى|فقرة) (?:تجريبي|تجريبية|افتراضي|افتراضية|مؤقت|مؤقتة|نموذجي|نموذجية|بديل)|مثال لنص
 """
 _MARKS = r"""
-(?-i:\bTODO\b|\bTO DO:|\bTBD\b|\bTBC\b|\bFIXME\b|\bXXX\b|\bTKTK\b|\bTK\b)|\?\?\?+
+(?-i:\bTODO\b(?![ -](?:list|app|item))|\bTO DO:|\bTBD\b|\bTBC\b|\bFIXME\b|\bXXX\b|\bTKTK\b|\bTK\b)|\?\?\?+
 """
 # What a program was to fill in, and did not.
 _UNFILLED = r"""
@@ -80,9 +85,9 @@ _UNFILLED = r"""
 # Names, addresses and numbers that were only ever an example.
 _EXAMPLES = r"""
 (?-i:\bJ(?:ohn|ane) Doe\b|\b(?:Company|Business|Site|Your|Club|Shop) Name\b|\bErika Mustermann\b|\bFulano de Tal\b|\bNombre de la Empresa\b|\bNom de l['’]Entreprise\b)
-(?:your|you|name|email|user|username|info|someone|mail|test|yourname|yourname|jane|john|ihre?|name|tu|votre|max\.mustermann|erika\.mustermann)[._-]?(?:name|email|mail|adresse|correo)?@(?:example|domain|yourdomain|your-domain|yoursite|your-site|yourcompany|company|email|mail|beispiel|ihredomain|ihre-domain|musterfirma|ejemplo|tudominio|exemple|votredomaine)\.(?:com|org|net|de|es|fr|tld|xyz)
+(?:your|you|name|email|user|username|info|someone|mail|test|yourname|jane[._]doe|john[._]doe|jane|john|ihre?|tu|votre|max\.mustermann|erika\.mustermann)[._-]?(?:name|email|mail|adresse|correo)?@(?:example|domain|yourdomain|your-domain|yoursite|your-site|yourcompany|company|email|mail|beispiel|ihredomain|ihre-domain|musterfirma|ejemplo|tudominio|exemple|votredomaine)\.(?:com|org|net|de|es|fr|tld|xyz)
 \b123 (?:main|example|any|anywhere|sample|fake) (?:street|st\.?|road|avenue|lane)\b
-\(?\b(?:123|555|000)\)?[ .-](?:456|555|000)[ .-](?:7890|0000|1234)\b
+\(?\b(?:123|555|000)\)?[ .-](?:456|555|000)[ .-](?:7890|0000|1234|5555)\b|(?-i:[$€£]\s?X{1,3}[.,]X{2}\b|\bX{2,3}[.,]X{2}\s?[$€£])
 """
 
 
@@ -101,17 +106,11 @@ _MOST = 300
 _TO_FILL = regex.compile(
     "|".join(f"(?:{line})" for line in (_MARKS + _UNFILLED + _EXAMPLES).split("\n") if line), regex.IGNORECASE
 )
-# What is left of a start where it is all that a line says.
-_ALONE = regex.compile(
-    r"[\s\u00a0]*(?:(?:this )?(?:page|site|web ?site) (?:is )?under construction|under construction|coming soon|text to follow|content to follow|more to come|placeholder|sample|"
-    r"im aufbau|seite im aufbau|text folgt|inhalt folgt|folgt in kürze|platzhalter|in bearbeitung|en construcción|página en construcción|próximamente|por completar|pendiente|"
-    r"en construction|page en construction|texte à venir|contenu à venir|à venir|à compléter|à définir|قيد الإنشاء|الصفحة قيد الإنشاء|قريبا|قريبًا|سيضاف المحتوى قريبا|قيد الإعداد)[\s\u00a0.…!]*",
-    regex.IGNORECASE,
-)
 # Each saying has one of these words, and none is longer than the reach.
 _REACH = 90
 _TELLING = frozenset(
     "here lorem dolor consectetur consectetuer nunc fox taxi sample example placeholder dummy starter filler default test edit "
+    "description summary introduction caption légende accroche descripción aufbau construction construcción hochladen einzugeben einzufügen hinzuzufügen "
     "something visitors business company shop club organisation organization tagline slogan website webpage homepage "
     "heading headline sentence untitled describe hier muster musterfirma mustermann musterstadt musterstraße musterstrasse mustertext "
     "eingeben einfügen eintragen ergänzen bearbeiten ändern titel webseite blindtext platzhaltertext "
@@ -128,7 +127,7 @@ _TELLING = frozenset(
 }
 # Without one of these nothing of all that can be there.
 _NEAR = 60
-_MARKED = ("{", "%", "[", "<", "???", "TO DO:")
+_MARKED = ("{", "%", "[", "<", "???", "TO DO:", "X.X", "X,X")
 # The others by a word that they hold in small letters: only where it is there at all is it looked for as written.
 _MARKED_WORDS = {
     said.strip().lower(): said
@@ -139,6 +138,7 @@ _MARKED_AT = re.compile(
 )
 _HINTS = re.compile("|".join((*map(re.escape, (*_MARKED, *_MARKED_WORDS.values())), _MARKED_AT.pattern)))
 _HEADINGS = frozenset(("h1", "h2", "h3", "h4", "h5", "h6"))
+_LINES_OF = frozenset(("text", "title", "description"))
 _OF_PROGRAMS = frozenset(("code", "kbd", "samp", "pre", "q", "blockquote", "cite"))
 
 
@@ -161,7 +161,7 @@ def starter_texts(source: Source) -> Iterator[Stray]:
         seen.append((start, end))
         spot = source.spot(start, end)
         yield Stray("starter_text", source.path, block.place, spot.start, spot.end, found[0], "", sure)
-    yield from _lines_alone(source)
+    yield from _lines_alone(source, seen)
 
 
 @lru_cache(maxsize=4)
@@ -221,14 +221,14 @@ def _near(source: Source) -> list[Near]:
     return [(one.start(), one[0].casefold()) for begin, end in around for one in _ANY_WORD.finditer(text, begin, end)]
 
 
-def _lines_alone(source: Source) -> Iterator[Stray]:
+def _lines_alone(source: Source, seen: Sequence[tuple[int, int]]) -> Iterator[Stray]:
     for block in source.blocks:
-        is_heading = source.elements[block.element].tag in _HEADINGS
-        if block.place in ("text", "title", "description") and block.end - block.start < 60 and not is_heading:
-            said = source.words_of(block)
-            if _ALONE.fullmatch(said):
-                spot = source.spot(block.start, block.end)
-                yield Stray("starter_text", source.path, block.place, spot.start, spot.end, said.strip(), "", 0.75)
+        if block.place not in _LINES_OF or source.elements[block.element].tag in _HEADINGS:
+            continue
+        said = source.words_of(block)
+        if is_left_over(said) and not any(block.start < b and a < block.end for a, b in seen):
+            spot = source.spot(block.start, block.end)
+            yield Stray("starter_text", source.path, block.place, spot.start, spot.end, said.strip(), "", 0.75)
 
 
 def _is_meant(source: Source, start: int, end: int, place: str) -> bool:

@@ -60,6 +60,13 @@ def _bare(name: str) -> str:
     return unicodedata.normalize("NFC", name).casefold().rstrip(".").strip()
 
 
+# Further short names of months that people write, beside CLDR's.
+_MORE_MONTHS = {
+    "en": {"sept": 9}, "de": {"mrz": 3, "jän": 1, "feber": 2, "sept": 9}, "es": {"sep": 9, "sept": 9, "set": 9}, "fr": {"sep": 9},
+    "it": {"sett": 9}, "pt": {"set": 9}, "nl": {"mrt": 3, "sept": 9},
+}  # fmt: skip
+
+
 @lru_cache(maxsize=64)
 def _months(primary: str, tag: str) -> dict[str, int]:
     found: dict[str, int] = {}
@@ -69,7 +76,7 @@ def _months(primary: str, tag: str) -> dict[str, int]:
                 for number, name in locale.months[kind][width].items():
                     if len(_bare(name)) > 1 and not _bare(name).isdigit():
                         found.setdefault(_bare(name), number)
-    return found
+    return _MORE_MONTHS.get(primary, {}) | found
 
 
 @lru_cache(maxsize=64)
@@ -112,8 +119,8 @@ def _named_in(text: str, tag: str) -> tuple[tuple[int, int, date], ...]:
     return tuple((one.start(), one.end(), day) for one, day in found if day is not None)
 
 
-def _numbers(source: Source, day_first: bool) -> Iterator[Written]:
-    text = source.flat
+def _numbers(source: Source, tag: str) -> Iterator[Written]:
+    text, day_first = source.flat, is_day_first(tag)
     signs = (end - 1 for _, end in source.numbers if text[end : end + 1] in _SIGNS)
     near = windows(signs, _SHORT, _LONGEST, len(text))
     for found in (one for begin, end in near for one in _NUMERIC.finditer(text, begin, end)):
@@ -123,7 +130,7 @@ def _numbers(source: Source, day_first: bool) -> Iterator[Written]:
                 yield Written(found.start(), found.end(), day, numeric=found["s"])
             continue
         year = found["z"] if len(found["z"]) == 4 else str(_CENTURY + int(found["z"]))
-        if len(found["z"]) == 2 and (int(year) > _CENTURY + 60 or not _is_said(text, found)):
+        if len(found["z"]) == 2 and (int(year) > _CENTURY + 60 or not _is_said(text, found, tag)):
             continue
         ways = [_day(year, found["b"], found["a"]), _day(year, found["a"], found["b"])]
         # With full stops the day comes first, wherever there are such dates (CLDR).
@@ -142,10 +149,26 @@ _ON = regex.compile(
 )
 
 
-def _is_said(text: str, found: regex.Match[str]) -> bool:
+def _is_said(text: str, found: regex.Match[str], tag: str) -> bool:
     """Whether numbers with a year of two digits are a date: all of two digits, or with a word before that says so."""
-    whole = all(len(found[name]) == 2 for name in "ab")
-    return whole or bool(_ON.search(text[max(0, found.start() - 20) : found.start()]))
+    if all(len(found[name]) == 2 for name in "ab"):
+        return True
+    before = text[max(0, found.start() - 20) : found.start()]
+    return bool(_ON.search(before) or _weekday(tag).search(before)) or before.rstrip(" \u00a0").endswith((":", "："))
+
+
+@lru_cache(maxsize=64)
+def _weekday(tag: str) -> regex.Pattern[str]:
+    """A day of the week with which a text ends (CLDR)."""
+    locale = languages.locale_of(tag)
+    days = {
+        _bare(name)
+        for kind in ("format", "stand-alone")
+        for width in ("wide", "abbreviated")
+        for name in locale.days[kind][width].values()
+    }
+    either = "|".join(map(regex.escape, sorted(days, key=len, reverse=True)))
+    return regex.compile(rf"(?<![\p{{L}}])(?:{either})\.?,?[\s\u00a0]+$", regex.IGNORECASE)
 
 
 @lru_cache(maxsize=64)
@@ -167,7 +190,7 @@ def dates_in(source: Source, tags: tuple[str, ...]) -> tuple[Written, ...]:
     found: list[Written] = []
     for tag in tags:
         found.extend(_named(source, tag))
-    found.extend(_numbers(source, is_day_first(tags[0])))
+    found.extend(_numbers(source, tags[0]))
     kept: list[Written] = []
     for one in sorted(found, key=lambda one: (one.start, one.start - one.end)):
         if not kept or one.start >= kept[-1].end:

@@ -25,12 +25,14 @@ _FROM = r"(?:from|between|von|ab|de|desde|du|des|dalle|dal|van|das|من|de las|a
 _AND = r"(?:,|;|and|und|y|e|et|en|&|\+|/|و)"
 _HALF = r"(?P<{0}x>a\.?m\.?|p\.?m\.?|uhr|h|hrs?|ص|م|صباحا|صباحًا|مساء|مساءً|ظهرا|ظهرًا)"
 _GAP = r"[\s\u00a0\u202f]*"
+_NOON = "noon|midday|mittags?|midi|mediodía|mezzogiorno|middag|meio-dia"
 
 
 def _time(name: str) -> str:
     half = _HALF.format(name)
     return (
-        rf"(?P<{name}h>\p{{Nd}}{{1,2}})(?:{_GAP}[:.h٫]{_GAP}?(?P<{name}m>\p{{Nd}}{{2}}))?(?:{_GAP}{half}(?![\p{{L}}]))?"
+        rf"(?:(?P<{name}n>{_NOON})(?![\p{{L}}])|"
+        rf"(?P<{name}h>\p{{Nd}}{{1,2}})(?:{_GAP}[:.h٫]{_GAP}?(?P<{name}m>\p{{Nd}}{{2}}))?(?:{_GAP}{half}(?![\p{{L}}]))?)"
     )
 
 
@@ -92,6 +94,8 @@ def _statement(tag: str) -> tuple[regex.Pattern[str], Mapping[str, int]]:
 
 
 def _minutes(found: regex.Match[str], name: str, half: str) -> int | None:
+    if found[f"{name}n"]:
+        return 12 * 60
     hour, minute = int(found[f"{name}h"]), int(found[f"{name}m"] or 0)
     if half[:1] in ("p", "م", "ظ") and hour < 12:
         hour += 12
@@ -100,7 +104,7 @@ def _minutes(found: regex.Match[str], name: str, half: str) -> int | None:
     return hour * 60 + minute if hour <= 24 and minute < 60 else None
 
 
-def _span(found: regex.Match[str], one: str, other: str) -> Span | None:
+def _span(found: regex.Match[str], one: str, other: str, is_halved: bool) -> Span | None:
     second = (found[f"{other}x"] or "").casefold()
     first = (found[f"{one}x"] or "").casefold()
     opens, closes = _minutes(found, one, first), _minutes(found, other, second)
@@ -108,7 +112,22 @@ def _span(found: regex.Match[str], one: str, other: str) -> Span | None:
         return None
     if not first and second[:1] == "p" and opens + 12 * 60 < closes and opens < 7 * 60:
         opens += 12 * 60
+    # As it is spoken: from nine to two, and from one to five, are no hours of the night.
+    if is_halved and not first and not second and not _is_exact(found, one):
+        opens += 12 * 60 if opens < 7 * 60 and closes < 12 * 60 else 0
+        closes += 12 * 60 if closes <= opens and closes <= 12 * 60 else 0
     return opens, closes
+
+
+def _is_exact(found: regex.Match[str], name: str) -> bool:
+    """Whether an hour is written as on a clock of 24."""
+    return bool(found[f"{name}h"]) and found[f"{name}h"].startswith("0")
+
+
+@lru_cache(maxsize=64)
+def _is_halved(tag: str) -> bool:
+    """Whether a language's day is told in two halves of twelve hours (CLDR), or is in speech."""
+    return "a" in str(languages.locale_of(tag).time_formats["short"]) or primary_of(tag) == "en"
 
 
 def _days(said: str, names: Mapping[str, int]) -> tuple[str, ...]:
@@ -138,12 +157,12 @@ def _days(said: str, names: Mapping[str, int]) -> tuple[str, ...]:
     return tuple(WEEKDAYS[day] for day in dict.fromkeys(days))
 
 
-def _spans(found: regex.Match[str]) -> tuple[Span, ...] | None:
+def _spans(found: regex.Match[str], is_halved: bool) -> tuple[Span, ...] | None:
     if found["closed"]:
         return ()
-    spans = [_span(found, "a", "b")]
-    if found["ch"]:
-        spans.append(_span(found, "c", "d"))
+    spans = [_span(found, "a", "b", is_halved)]
+    if found["ch"] or found["cn"]:
+        spans.append(_span(found, "c", "d", is_halved))
     return None if any(one is None for one in spans) else tuple(sorted(one for one in spans if one))
 
 
@@ -156,14 +175,15 @@ _QUICK = re.compile(
 _SHUT = frozenset(
     "closed geschlossen ruhetag cerrado cerramos fermé fermée fermés fermées chiuso chiusi gesloten fechado مغلق مغلقون نغلق".split()
 )
-_SHUT_WORDS = regex.compile("|".join(_SHUT), regex.IGNORECASE)
+_TELLING = _SHUT | frozenset("noon midday mittag mittags midi mediodía mezzogiorno middag".split())
+_TELLING_WORDS = regex.compile("|".join(_TELLING), regex.IGNORECASE)
 
 
 def may_say_hours(source: Source) -> Iterator[int]:
-    """Where a page may say a time, or that it is closed."""
+    """Where a page may say a time, or that it is closed; noon is a time without a digit."""
     yield from (end - 1 for _, end in source.numbers if _QUICK.match(source.flat, end - 1))
-    if source.vocabulary & _SHUT:
-        yield from (found.start() for found in _SHUT_WORDS.finditer(source.flat))
+    if source.vocabulary & _TELLING:
+        yield from (found.start() for found in _TELLING_WORDS.finditer(source.flat))
 
 
 @lru_cache(maxsize=4096)
@@ -175,6 +195,6 @@ def hours_in(text: str, tag: str) -> tuple[WrittenHours, ...]:
 def _found(text: str, tag: str) -> Iterator[WrittenHours]:
     pattern, names = _statement(tag)
     for found in pattern.finditer(text):
-        days, spans = _days(found["days"], names), _spans(found)
+        days, spans = _days(found["days"], names), _spans(found, _is_halved(tag))
         if days and spans is not None:
             yield WrittenHours(found.start(), found.start("spans"), found.end(), days, spans)
