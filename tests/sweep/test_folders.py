@@ -174,3 +174,31 @@ def test_bytes_are_text_only_if_they_come_back_the_same():
 def test_the_published_schema_is_the_one_that_is_read():
     kept = json.loads((Path(__file__).parents[2] / "docs" / "house-style.schema.json").read_text())
     assert kept == schema(), "stale: run make types"
+
+
+@pytest.mark.parametrize("top", ['<div class="top">{}</div>', "<TABLE><TR><TD>{}</TD></TR></TABLE>"])
+def test_pages_without_a_header_have_a_logo_and_a_name_that_is_longer_than_the_short_one(top):
+    first = top.format('<a href="index.html"><img src="{}.png" alt=""></a>')
+    short = '<meta name="application-name" content="Leaf Club">'
+    files = {
+        f"p{number}_html": page(
+            f"{first.format('old' if number == 3 else 'sign')}<h1>Peas</h1><p>© 2026 Bean & Leaf Club</p>",
+            f"Peas {number} | Bean & Leaf Club",
+            short,
+        )
+        for number in range(5)
+    }
+    swept = sweep(folder(index_html=files["p0_html"], sign_png=b"new", old_png=b"old", **files), None, TODAY)
+    assert {key: swept.style.text(key) for key in ("name", "short_name", "logo")} == {
+        "name": "Bean & Leaf Club", "short_name": "Leaf Club", "logo": "sign.png",
+    }  # fmt: skip
+    assert [(one.page, one.says) for one in swept.strays if one.kind == "old_logo"] == [("p3.html", "old.png")]
+
+
+def test_what_stands_around_a_name_within_a_title_is_no_tagline():
+    files = folder(
+        index_html=page("<h1>A</h1>", "The Bean & Leaf Club of Lower Fen"),
+        a_html=page("<p>Peas.</p>"),
+        b_html=page("<p>Beans.</p>"),
+    )
+    assert sweep(files, None, TODAY).style.text("tagline") == ""

@@ -10,6 +10,7 @@ from hestor.core.reading.source import Element, Source
 from hestor.core.sweep.files import Files
 from hestor.core.sweep.stray import Kind, Stray, mend_if
 from hestor.core.sweep.style import Style
+from hestor.core.sweep.unset import home_of, home_rank
 from hestor.core.text import urls
 
 _LOGO = regex.compile(r"logo|wordmark|signet|brand(?:mark)?\b|شعار", regex.IGNORECASE)
@@ -65,12 +66,33 @@ def _in_header(source: Source, element: Element) -> bool:
     return inside
 
 
+def _leads_home(source: Source, files: Files, element: Element) -> bool:
+    """Whether a picture is in a link to the page that the site begins with."""
+    link = next((one for one in source.above(element.number) if one.tag == "a"), None)
+    if link is None:
+        return False
+    leads, path, _ = files.led_to(source, link.get("href"))
+    return leads == "found" and path == home_of((path, source.path)) and not home_rank(path)[0]
+
+
+def _at_top(source: Source, files: Files, name: str) -> Iterator[Element]:
+    """Pictures of a page that marks no header: before its own words, those that lead home or bear the name."""
+    if any(True for _ in source.all("header")) or any(one.get("role") == "banner" for one in source.elements):
+        return
+    first = min((one.start for one in source.all("h1", "main", "article")), default=0)
+    for one in source.all("img"):
+        if one.start < first and (_is_logo(source, one, name) or _leads_home(source, files, one)):
+            yield one
+
+
 def header_logo(source: Source, files: Files, name: str) -> Used | None:
     """The logo in a page's header: of the pictures there one that says so, else the one that leads home."""
     inside = [one for one in source.all("img") if _in_header(source, one)]
     found = next((one for one in inside if _is_logo(source, one, name)), None)
     if found is None:
         found = next((one for one in inside if any(up.tag == "a" for up in source.above(one.number))), None)
+    if found is None:
+        found = next(_at_top(source, files, name), None)
     return _used(source, files, found, "src") if found else None
 
 

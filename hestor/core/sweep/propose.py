@@ -17,7 +17,9 @@ from hestor.core.sweep.unset import home_of
 from hestor.core.text import lines
 
 _WEIGHTS = {"og:site_name": 3.0, "application-name": 2.0, "structured": 3.0, "header": 1.5, "title": 1.0, "footer": 1.0}
+_APPLICATION = "application-name"
 _SHARE = 0.3
+_MARKS = "-–—|·•:»,.;"
 _LONGEST_TITLE = 500
 
 
@@ -47,8 +49,17 @@ def _name(found: Sequence[Evidence]) -> str:
     likely = [key for key in scores if pages[key] >= max(1, _SHARE * len(found)) and len(key) > 1]
     if not likely:
         return ""
-    best = max(likely, key=lambda key: (scores[key], len(key)))
+    best = _whole(max(likely, key=lambda key: (scores[key], len(key))), likely, found)
     return written[best].most_common(1)[0][0]
+
+
+def _whole(best: str, likely: Sequence[str], found: Sequence[Evidence]) -> str:
+    """The name that one is only the short form of: where an application is named, pages often say the short one."""
+    pages = Counter(
+        key for one in found for key in {said.casefold() for where, said in one.names if where != _APPLICATION}
+    )
+    longer = [key for key in likely if pages[key] > pages[best] and f" {best} " in f" {key} "]
+    return max(longer, key=lambda key: (pages[key], len(key)), default=best)
 
 
 def _most(said: Iterable[str], least: int = 1) -> str:
@@ -70,8 +81,10 @@ def _tagline(pages: Sequence[Page], name: str) -> str:
         return ""
     title = source.title
     for start, end in lines.occurrences(name, title, match_case=False):
-        rest = (title[:start] + title[end:]).strip(" -–—|·•:»")
-        if len(rest.split()) > 2:
+        before, after = title[:start].rstrip(), title[end:].lstrip()
+        is_apart = (not before or before[-1] in _MARKS) and (not after or after[0] in _MARKS)
+        rest = (before + after).strip(f" {_MARKS}")
+        if is_apart and len(rest.split()) > 2:
             return rest
     return ""
 
