@@ -64,7 +64,7 @@ def _ratio() -> float:
             parser.close()
 
     parsed, swept_all = [], []
-    for _ in range(6):
+    for _ in range(12):
         parsed.append(least(bare, 1))
         swept_all.append(least(lambda: sweep(seen, style, _TODAY), 1))
     return min(swept_all) / min(parsed)

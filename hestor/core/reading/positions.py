@@ -74,7 +74,8 @@ class _Reader:
     def read(self, text: str) -> None:
         self._text = text
         tokens.part(text, self)
-        self._end_block()
+        if self._length > self._block_start:
+            self._end_block()
         for element in self.elements:
             if element.closes < 0:
                 element.closes = len(text)
@@ -93,17 +94,18 @@ class _Reader:
         above = stack[-1]
         # Of what is not HTML's a slash ends any element (HTML, 13.1.2.1).
         void = void or (slashed and (tag in _FOREIGN or self._is_in(_FOREIGN)))
-        place = above.place
-        if tag in _PLACES or "role" in attributes:
+        place, hidden = above.place, raw or above.hidden
+        if tag in _PLACES or (attributes and "role" in attributes):
             place = self._place(tag, attributes, place)
-        hidden = raw or above.hidden or "hidden" in attributes
-        if tag == "script" and attributes.get("type", "").lower() == "application/ld+json":
-            place, hidden = "structured", False
+        if attributes:
+            hidden = hidden or "hidden" in attributes
+            if tag == "script" and attributes.get("type", "").lower() == "application/ld+json":
+                place, hidden = "structured", False
         element = Element(tag, attributes, at, end, above.number, len(elements), -1, place, hidden)
         elements.append(element)
-        if not inline:
+        if not inline and self._length > self._block_start:
             self._end_block()
-        if not _SPEAKING.isdisjoint(attributes):
+        if attributes and not _SPEAKING.isdisjoint(attributes):
             self._remember(tag, attributes, element)
         if void or len(stack) > _DEEPEST:
             element.closes = end
@@ -162,7 +164,8 @@ class _Reader:
         if one.tag == "p":
             self._paragraphs -= 1
         if one is lined[-1]:
-            self._end_block()
+            if self._length > self._block_start:
+                self._end_block()
             lined.pop()
 
     def end(self, tag: str, at: int) -> None:
@@ -195,11 +198,10 @@ class _Reader:
         self._length += len(said)
 
     def _end_block(self) -> None:
-        """Ends the run of words at hand, if there is any."""
-        if self._length > self._block_start:
-            one = self._lined[-1]
-            self.blocks.append(Block(self._block_start, self._length, one.place, one.number))
-            self._between()
+        """Ends the run of words at hand."""
+        one = self._lined[-1]
+        self.blocks.append(Block(self._block_start, self._length, one.place, one.number))
+        self._between()
         self._block_start = self._length
 
     def _between(self) -> None:

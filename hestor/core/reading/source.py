@@ -2,7 +2,7 @@
 
 import re
 from bisect import bisect_right
-from collections.abc import Iterable, Iterator, Mapping
+from collections.abc import Callable, Iterable, Iterator, Mapping
 from dataclasses import dataclass
 from functools import cached_property, lru_cache
 from itertools import pairwise
@@ -17,7 +17,9 @@ _ATTRIBUTE = regex.compile(
 )
 # The standard library's is much the faster, and where it parts a word at a mark, that is for a first look only.
 _WORD = re.compile(r"\w+")
-_DIGITS = re.compile(r"\d+")
+# All of ASCII that is part of no word, as spaces.
+_WORDS_APART = bytes(at if at > 127 or chr(at).isalnum() or chr(at) == "_" else ord(" ") for at in range(256))
+_DIGITS = regex.compile(r"\d+")
 BETWEEN = "\0"
 """What stands between two blocks in ``Source.flat``; no file has it."""
 
@@ -128,8 +130,10 @@ class Source:
     @cached_property
     def vocabulary(self) -> frozenset[str]:
         """The words of the page, in small letters."""
-        written = set(self.lowered.replace(BETWEEN, " ").split())
-        return frozenset().union(*map(_words_in, written))
+        written = set(self.lowered.encode(errors="replace").translate(_WORDS_APART).decode().split())
+        # Marks that are not ASCII's stand in few of them.
+        marked = [word for word in written if not word.isascii()]
+        return frozenset(written.difference(marked).union(*map(_words_in, marked)))
 
     @cached_property
     def by_tag(self) -> Mapping[str, list[Element]]:
@@ -262,6 +266,25 @@ class Source:
         return any(one.tag in tags for one in self.above(number))
 
 
+class Telling:
+    """Tells words that mean something to a rule from all others, each of which it asks about once."""
+
+    _MOST = 50_000
+
+    def __init__(self, tells: Callable[[str], bool]) -> None:
+        self._tells = tells
+        self._others: set[str] = set()
+
+    def among(self, vocabulary: frozenset[str]) -> frozenset[str]:
+        """Those of a page's words that tell."""
+        asked = vocabulary - self._others
+        found = frozenset(filter(self._tells, asked))
+        if len(self._others) > self._MOST:
+            self._others.clear()
+        self._others |= asked - found
+        return found
+
+
 def all_of(text: str, words: str) -> Iterator[int]:
     """Each position of some words in a text."""
     at = text.find(words)
@@ -286,12 +309,15 @@ def windows(marks: Iterable[int], before: int, after: int, size: int) -> Iterato
 
 def attribute_of(text: str, element: Element, wanted: str) -> tuple[int, int] | None:
     """Where an attribute's value stands in the file, without its quotes; None where it is not there."""
-    raw = text[element.start : element.end]
-    begin = 1 + len(element.tag)
-    for found in _ATTRIBUTE.finditer(raw, begin):
+    found = _attribute_in(text[element.start : element.end], 1 + len(element.tag), wanted)
+    return (element.start + found[0], element.start + found[1]) if found else None
+
+
+@lru_cache(maxsize=8192)
+def _attribute_in(tag: str, begin: int, wanted: str) -> tuple[int, int] | None:
+    """Where an attribute's value stands in a start tag: the pages of a site have most of their tags in common."""
+    for found in _ATTRIBUTE.finditer(tag, begin):
         if found["name"].lower() == wanted:
             group = next((one for one in "dsu" if found[one] is not None), None)
-            if group is None:
-                return element.start + found.end(), element.start + found.end()
-            return element.start + found.start(group), element.start + found.end(group)
+            return found.span(group) if group else (found.end(), found.end())
     return None

@@ -5,6 +5,7 @@ Every text is parted to its end in one pass: what is broken is read as browsers 
 
 import re
 from collections.abc import Iterator, Mapping
+from functools import lru_cache
 from html import unescape
 from types import MappingProxyType
 from typing import Protocol
@@ -54,8 +55,12 @@ class Told(Protocol):
 _WITHOUT: tuple[Mapping[str, str], bool] = (MappingProxyType({}), False)
 
 
+@lru_cache(maxsize=8192)
 def _attributes(written: str) -> tuple[Mapping[str, str], bool]:
-    """The attributes of a start tag, and whether it ends with a slash that belongs to none of them."""
+    """The attributes of a start tag, and whether it ends with a slash that belongs to none of them.
+
+    The pages of a site have most of their tags in common: who is told must leave the mapping as it is.
+    """
     values: dict[str, str] = {}
     end = 0
     for found in _ATTRIBUTE.finditer(written):

@@ -110,12 +110,14 @@ def passages_of(source: Source, style: Style) -> Iterator[Stray]:
     page = _page_language(source, style)
     is_marked = len([True for one in source.elements if "lang" in one.attributes]) > 1
     small = passages.small_words(page) if not is_marked else frozenset()
+    lowered = source.lowered if small else ""
     for block in source.blocks:
-        if block.end - block.start < _FEWEST_LETTERS or block.place not in _TOLD:
+        start, end = block.start, block.end
+        if end - start < _FEWEST_LETTERS or block.place not in _TOLD:
+            continue
+        if small and passages.is_at_home(lowered[start : min(end, start + passages.GLANCE)], small):
             continue
         declared = (_own_language(source, block.element) if is_marked else "") or page
-        if small and passages.is_at_home(source.lowered[block.start : block.end], small):
-            continue
         if declared and is_tag(declared):
             yield from _passage(source, block, declared, is_marked)
 

@@ -7,7 +7,7 @@ from itertools import pairwise
 import regex
 from rapidfuzz.distance import DamerauLevenshtein
 
-from hestor.core.reading.source import Block, Source, windows
+from hestor.core.reading.source import Block, Source, Telling, windows
 from hestor.core.sweep import phrases
 from hestor.core.sweep.stray import Kind, Stray, mend_if
 from hestor.core.sweep.style import Style
@@ -28,7 +28,6 @@ _IN_ADDRESS = regex.compile(r"[.-]\p{L}")
 _SHORTEST = 5
 _ROOM = 24
 _LONG_WORD = 8
-_KNOWN_WORDS = 50_000
 # Of so short words many are one letter from another: only the words around tell.
 _SHORT = 4
 # Endings by which a name is bent, in the languages of Europe: they are no misspelling.
@@ -73,18 +72,13 @@ class _Names:
             _plain_word(word) for key in ("short_name", "tagline") for word in _WORD.findall(style.text(key))
         }
         self._near: dict[str, tuple[int, ...]] = {}
-        self._harmless: set[str] = set()
+        self._hints = Telling(self._is_hint)
         self._has_numbers = any(map(str.isdigit, self.name))
         self.pairs = frozenset(one + other for one, other in pairwise(self.words))
 
     def hints(self, vocabulary: frozenset[str]) -> frozenset[str]:
         """The words that may be part of a slip: nearly one of the name's, two of them in one, or the begin of one."""
-        others = vocabulary - self._harmless
-        found = frozenset(filter(self._is_hint, others))
-        if len(self._harmless) > _KNOWN_WORDS:
-            self._harmless.clear()
-        self._harmless |= others - found
-        return found
+        return self._hints.among(vocabulary)
 
     def _is_hint(self, written: str) -> bool:
         if written.isdigit() and not self._has_numbers:

@@ -14,7 +14,7 @@ from hestor.core.sweep.unset import home_rank
 
 MOST_BYTES = 5_000_000
 # What most pages agree on shows in so many, taken evenly.
-_ENOUGH = 60
+_ENOUGH = 40
 _TEXTS = {".webmanifest": "manifest", ".ics": "calendar", ".vcf": "card", ".rss": "feed", ".atom": "feed"}
 _FEED_MARKS = ("<rss", "<feed", "<rdf:rdf")
 _MANIFESTS = ("manifest.json", "site.webmanifest")

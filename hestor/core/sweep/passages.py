@@ -23,8 +23,10 @@ _FEWEST_SMALL = 0.18
 _LEAD = 0.10
 _LEAST_SURE = 0.9
 _LOOKED_AT = 400
-# So much of a text is glanced at, and so many small words among it leave no doubt.
-_GLANCE, _AT_HOME = 140, 0.5
+GLANCE = 80
+"""So much of a text is glanced at."""
+# So many small words among it leave no doubt.
+_AT_HOME = 0.5
 # The languages between which it is decided: those that sites are written in, far beyond those of the desk.
 _AMONG = "ar bg ca cs da de el en es et eu fa fi fr ga he hi hr hu id is it ja ko lt lv nl no pl pt ro ru sk sl sq sr sv tr uk ur vi zh".split()  # noqa: E501
 
@@ -59,8 +61,8 @@ def _share(words: Sequence[str], primary: str) -> float:
 
 
 def is_at_home(lowered: str, small: frozenset[str]) -> bool:
-    """Whether a glance leaves no doubt that words are in a language; those with a mark at the end don't count."""
-    words = lowered[:_GLANCE].split()
+    """Whether the first words of a text leave no doubt of their language; those with a mark at the end don't count."""
+    words = lowered.split()
     return len(words) >= _FEWEST_WORDS and sum(map(small.__contains__, words)) >= _AT_HOME * len(words)
 
 
@@ -68,7 +70,7 @@ def is_at_home(lowered: str, small: frozenset[str]) -> bool:
 def language_of(text: str, declared: str) -> tuple[str, float] | None:
     """The language (primary subtag) of a passage that is surely not in the declared one, and how sure that is."""
     primary = primary_of(declared)
-    first = _WORD.findall(text[:_GLANCE].lower().replace("’", "'"))
+    first = _WORD.findall(text[:GLANCE].lower().replace("’", "'"))
     if len(first) >= _FEWEST_WORDS and _share(first, primary) >= _AT_HOME:
         return None
     words = _WORD.findall(text[:_LOOKED_AT].lower().replace("’", "'"))

@@ -7,7 +7,8 @@ from functools import lru_cache
 
 import regex
 
-_MOST = 100
+LONGEST = 90
+"""What is longer is read as a sentence."""
 _END = r"[\s\u00a0.…!:]*"
 _PAGE = r"(?:web ?site|web ?page|page|site|section|web|seite|webseite|website|homepage|rubrik|bereich|rubrique|página|sitio|sección|pagina|sito|sezione|secção|الصفحة|الموقع|القسم|صفحة)"
 _THIS = r"(?:the|this|our|die|diese[rs]?|unsere?|dieser|cette|ce|la|le|notre|esta|este|el|nuestr[ao]|questa|questo|il|deze|onze|a|o|هذه|هذا)"
@@ -59,9 +60,22 @@ _FOR_WORDS = regex.compile(
 _PRESSED = regex.compile(rf"(?<![\p{{L}}]){_PRESS}(?![\p{{L}}])".replace(" ", r"[\s\u00a0]+"), regex.IGNORECASE)
 
 
-@lru_cache(maxsize=8192)
+@lru_cache(maxsize=32_768)
+def _can_begin(word: str) -> bool:
+    return bool(_LINE.fullmatch(word, partial=True))
+
+
 def is_left_over(line: str) -> bool:
     """Whether a line says only that something is to come, or to be written, in one of several languages."""
-    if len(line) > _MOST or not _LINE.fullmatch(line):
+    if len(line) > LONGEST:
+        return False
+    # Its first word tells of nearly every line that it is none.
+    begun = line.split(None, 1)
+    return bool(begun) and _can_begin(begun[0]) and _is_left_over(line)
+
+
+@lru_cache(maxsize=8192)
+def _is_left_over(line: str) -> bool:
+    if not _LINE.fullmatch(line):
         return False
     return not _PRESSED.search(line) or bool(_FOR_WORDS.search(line))

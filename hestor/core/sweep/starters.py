@@ -9,7 +9,7 @@ import regex
 
 from hestor.core.pages.empty_titles import says_nothing
 from hestor.core.reading.source import Source, all_of, windows
-from hestor.core.sweep.starter_lines import is_left_over
+from hestor.core.sweep.starter_lines import LONGEST, is_left_over
 from hestor.core.sweep.stray import Stray
 
 _FILLER = r"""
@@ -223,7 +223,8 @@ def _near(source: Source) -> list[Near]:
 
 def _lines_alone(source: Source, seen: Sequence[tuple[int, int]]) -> Iterator[Stray]:
     for block in source.blocks:
-        if block.place not in _LINES_OF or source.elements[block.element].tag in _HEADINGS:
+        is_short = block.end - block.start <= LONGEST
+        if not is_short or block.place not in _LINES_OF or source.elements[block.element].tag in _HEADINGS:
             continue
         said = source.words_of(block)
         if is_left_over(said) and not any(block.start < b and a < block.end for a, b in seen):

@@ -11,7 +11,7 @@ import regex
 
 from hestor.core import languages
 from hestor.core.dates import parts, patterns
-from hestor.core.reading.source import Source, all_of, windows
+from hestor.core.reading.source import Source, Telling, all_of, windows
 from hestor.core.sweep.passages import primary_of
 
 _BEFORE, _AFTER = r"(?<![\p{L}\p{N}/@_#=-]|\p{N}[.,:])", r"(?![\p{L}\p{N}/@_]|[-.,:]\p{N}|[-.]\p{L})"
@@ -92,18 +92,19 @@ def _textual(tag: str) -> tuple[regex.Pattern[str], dict[str, int]]:
 
 
 @lru_cache(maxsize=64)
-def _marks_of_months(tag: str) -> tuple[str, ...]:
-    """The shortest begins of the names of months: what has none of them names no month."""
+def _months_told(tag: str) -> Telling:
+    """The words that may begin the name of a month, or have it grown onto another."""
     kept: list[str] = []
-    for name in sorted(_months(primary_of(tag), tag), key=len):
-        if not name.startswith(tuple(kept)):
+    for name in sorted((name.split()[0] for name in _months(primary_of(tag), tag)), key=len):
+        if not any(one in name for one in kept):
             kept.append(name)
-    return tuple(kept)
+    return Telling(lambda word: any(one in word for one in kept))
 
 
 def _named(source: Source, tag: str) -> Iterator[Written]:
     # Most of a text's numbers are no years, so it is the months that are looked for.
-    months = sorted(at for mark in _marks_of_months(tag) for at in all_of(source.lowered, mark))
+    words = _months_told(tag).among(source.vocabulary)
+    months = sorted(at for word in words for at in all_of(source.lowered, word))
     for begin, end in windows(months, _LONGEST, _LONGEST, len(source.flat)):
         near = source.flat[begin:end]
         if _YEAR_NEAR.search(near):
