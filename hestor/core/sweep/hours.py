@@ -96,7 +96,8 @@ def _is_opening(source: Source, said: WrittenHours, own: frozenset[str]) -> bool
 def _before(source: Source, at: int) -> str:
     """What is read before a position, back to where the header or the menu ends."""
     begin = max(0, at - _NEAR)
-    for block in reversed(source.blocks[: source.number_of_block(at)]):
+    for number in range(source.number_of_block(at) - 1, -1, -1):
+        block = source.blocks[number]
         if block.end <= begin:
             break
         if block.place != "text":
