@@ -82,12 +82,21 @@ class DeskTask:
         self._channel.cancel()
 
 
+def stand_back() -> None:
+    """Lets the system prefer all others to this thread, and leaves one of the processors to them, if there are more."""
+    this = threading.get_native_id()
+    os.setpriority(os.PRIO_PROCESS, this, _LESS_URGENT)
+    processors = sorted(os.sched_getaffinity(this))
+    if len(processors) > 1:
+        os.sched_setaffinity(this, processors[1:])
+
+
 class DeskThreads(ThreadedTaskDispatcher):
     """Threads for the desk's work, to which the system prefers those for visitors."""
 
     def handler_thread(self, thread_no: int) -> None:
         """Works until told to end."""
-        os.setpriority(os.PRIO_PROCESS, threading.get_native_id(), _LESS_URGENT)
+        stand_back()
         super().handler_thread(thread_no)
 
 

@@ -1,11 +1,12 @@
 """The desk's threads take turns, and none waits with the turn in its hand."""
 
+import os
 import threading
 import time
 
 import pytest
 
-from hestor.config.worker import DESK, Turn
+from hestor.config.worker import DESK, Turn, stand_back
 from hestor.studio import front, waiting
 from hestor.studio.limits import Limits
 
@@ -87,3 +88,23 @@ def test_another_gets_on_while_one_waits(turn):
 def test_who_has_no_turn_has_none_to_pass_on(turn):
     with waiting.aside(), turn.taken():
         pass
+
+
+def test_a_thread_that_stands_back_leaves_a_processor_to_the_others():
+    told = []
+
+    def work() -> None:
+        before = os.sched_getaffinity(threading.get_native_id())
+        stand_back()
+        this = threading.get_native_id()
+        told.append((before, os.sched_getaffinity(this), os.getpriority(os.PRIO_PROCESS, this)))
+
+    mine = os.sched_getaffinity(0), os.getpriority(os.PRIO_PROCESS, 0)
+    thread = threading.Thread(target=work)
+    thread.start()
+    thread.join()
+    ((before, after, priority),) = told
+    assert len(after) == max(1, len(before) - 1)
+    assert after <= before
+    assert priority > mine[1]
+    assert (os.sched_getaffinity(0), os.getpriority(os.PRIO_PROCESS, 0)) == mine
