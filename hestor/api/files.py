@@ -1,12 +1,12 @@
 """Files generated from a site's pictures, for the desk, whose own origin must not depend on a site's."""
 
 import json
-from functools import cached_property
 from typing import Any
 from urllib.parse import urlencode
 
 from django.http import HttpRequest, HttpResponse
 from ninja import Router
+from propcache.api import cached_property
 
 from hestor.api.auth import site_for
 from hestor.api.description import gives

@@ -9,8 +9,9 @@ import json
 import re
 from collections.abc import Callable
 from dataclasses import dataclass
-from functools import cached_property
 from typing import Any
+
+from propcache.api import cached_property
 
 from hestor.core import languages
 from hestor.core.facts import document

@@ -3,11 +3,12 @@
 from collections.abc import Mapping
 from dataclasses import dataclass, replace
 from datetime import date, datetime, time
-from functools import cached_property, lru_cache
+from functools import lru_cache
 from typing import Any
 
 from jinja2 import Environment, PackageLoader, StrictUndefined
 from markupsafe import Markup, escape
+from propcache.api import cached_property
 
 from hestor import wording
 from hestor.core import languages, numerals, zones

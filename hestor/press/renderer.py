@@ -2,7 +2,8 @@
 
 from collections.abc import Callable, Mapping
 from datetime import datetime
-from functools import cached_property
+
+from propcache.api import cached_property
 
 from hestor import wording
 from hestor.core import languages

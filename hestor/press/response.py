@@ -2,7 +2,8 @@
 
 import hashlib
 from dataclasses import dataclass
-from functools import cached_property
+
+from propcache.api import cached_property
 
 HTML = "text/html; charset=utf-8"
 

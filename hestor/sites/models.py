@@ -1,13 +1,13 @@
 """What is kept of a site. Rules live in ``hestor.core``; writing is done by this app's services."""
 
 from datetime import date
-from functools import cached_property
 from typing import ClassVar
 from uuid import uuid4
 
 from django.conf import settings
 from django.db import models
 from django.db.models import F, Q
+from propcache.api import cached_property
 
 from hestor import clock
 from hestor.core.facts import document

@@ -6,11 +6,11 @@ the circle of 40 % of the width; and an SVG where the source is one.
 """
 
 from dataclasses import dataclass
-from functools import cached_property
 from typing import Literal
 
 import numpy as np
 from PIL import Image
+from propcache.api import cached_property
 
 from hestor.core.imaging import crops, emblems, measuring, raster, svg
 from hestor.core.imaging.emblems import SAFE_RADIUS, Emblem, Outline

@@ -9,11 +9,11 @@ import io
 import re
 from collections.abc import Iterator
 from dataclasses import dataclass
-from functools import cached_property
 
 import resvg_py
 from lxml import etree
 from PIL import Image
+from propcache.api import cached_property
 
 from hestor.core.imaging import svg_css
 

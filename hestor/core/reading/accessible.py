@@ -20,6 +20,7 @@ _UNREAD = (
 _LANDMARKS = {"nav": "navigation", "main": "main", "aside": "complementary"}
 _HEADINGS = frozenset({"h1", "h2", "h3", "h4", "h5", "h6"})
 _HEADING_ROLES = frozenset(f"heading{level}" for level in range(1, 7))
+_STOPS = _HEADINGS | {"a", "button", "summary"}
 _LISTS = frozenset({"ul", "ol"})
 _MOST = 60
 
@@ -47,7 +48,8 @@ def _label(a: Mapping[str, str | None], root: LexborNode) -> str:
     if ids := (a.get("aria-labelledby") or "").split():
         named = (root.css_first(f'[id="{one}"]') for one in ids if '"' not in one)
         return folded(" ".join(found.text(deep=True) for found in named if found))
-    return folded(a.get("aria-label"))
+    label = a.get("aria-label")
+    return folded(label) if label else ""
 
 
 class _Walk:
@@ -71,22 +73,22 @@ class _Walk:
 
     def _stop(self, node: LexborNode, tag: str) -> Spoken | None:
         """What an element is read as in one go, with all that is in it; None for one that is gone into."""
+        if tag not in _STOPS:
+            return None
         if tag == "a" and "href" in (a := node.attributes):
             current = a.get("aria-current") not in (None, "false")
             return Spoken("current" if current else "link", self._name(node, a))
-        if tag in ("button", "summary"):
-            return Spoken("button", self._name(node, node.attributes))
         if tag in _HEADINGS:
             return Spoken(f"heading{tag[1]}", self._name(node, node.attributes))
-        return None
+        return Spoken("button", self._name(node, node.attributes)) if tag != "a" else None
 
     def _opened(self, node: LexborNode, tag: str, inside: frozenset[str]) -> Spoken | None:
         """What is said at the beginning of an element that is gone into."""
+        if tag in _LISTS:
+            return Spoken("list", str(self._entries(node)))
         if tag == "header" and not inside & SECTIONS:
             return Spoken("banner", _label(node.attributes, self._body))
-        if tag in _LANDMARKS:
-            return Spoken(_LANDMARKS[tag], _label(node.attributes, self._body))
-        return Spoken("list", str(self._entries(node))) if tag in _LISTS else None
+        return Spoken(_LANDMARKS[tag], _label(node.attributes, self._body)) if tag in _LANDMARKS else None
 
     def _is_over(self) -> bool:
         return len(self.found) >= _MOST or self.found[-1].role in _HEADING_ROLES

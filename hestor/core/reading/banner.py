@@ -8,8 +8,8 @@ an icon, else a logo.
 """
 
 import re
-from functools import cached_property
 
+from propcache.api import cached_property
 from selectolax.lexbor import LexborNode
 
 from hestor.core.reading.head import HeadReading

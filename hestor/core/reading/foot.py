@@ -1,7 +1,6 @@
 """What a page says in its footer: the contentinfo of WAI-ARIA."""
 
-from functools import cached_property
-
+from propcache.api import cached_property
 from selectolax.lexbor import LexborNode
 
 from hestor.core.reading.banner import BannerReading

@@ -3,8 +3,9 @@
 import json
 import re
 from collections.abc import Iterator, Mapping
-from functools import cached_property
 from typing import Any
+
+from propcache.api import cached_property
 
 from hestor.core.reading.tree import ImageReading, Tree, number, said
 from hestor.core.text.lines import folded

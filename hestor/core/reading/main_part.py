@@ -1,6 +1,6 @@
 """What a page says in its main part: heading, text, dates, and what is a place of its own there."""
 
-from functools import cached_property
+from propcache.api import cached_property
 
 from hestor.core.reading.foot import FootReading
 from hestor.core.reading.tree import said, seen

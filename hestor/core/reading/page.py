@@ -3,8 +3,7 @@
 Where in the file its words stand is read by ``positions``; what feeds, cards and manifests say, by ``files``.
 """
 
-from functools import cached_property
-
+from propcache.api import cached_property
 from selectolax.lexbor import LexborNode
 
 from hestor.core.reading.accessible import Spoken, top_of

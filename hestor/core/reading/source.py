@@ -4,10 +4,11 @@ import re
 from bisect import bisect_right
 from collections.abc import Callable, Iterable, Iterator, Mapping
 from dataclasses import dataclass
-from functools import cached_property, lru_cache
+from functools import lru_cache
 from itertools import pairwise
 
 import regex
+from propcache.api import cached_property
 
 from hestor.core.text import urls
 from hestor.core.text.lines import folded

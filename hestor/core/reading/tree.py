@@ -6,8 +6,8 @@ roles, relations and what the page's own stylesheet does with them, never by nam
 
 from collections.abc import Iterator
 from dataclasses import dataclass
-from functools import cached_property
 
+from propcache.api import cached_property
 from selectolax.lexbor import LexborHTMLParser, LexborNode
 
 from hestor.core.reading.landmarks import SECTIONS
@@ -84,9 +84,10 @@ def printed(node: LexborNode, off: frozenset[int]) -> Iterator[str]:
 def bare(node: LexborNode, off: frozenset[int], holding: set[int], found: list[str]) -> None:
     """The same words as ``printed`` without the gaps between blocks; ``holding`` are the elements with some ``off``."""
     for child in node.iter(include_text=True):
-        if child.mem_id in holding:
+        known = child.mem_id
+        if known in holding:
             bare(child, off, holding, found)
-        elif child.mem_id not in off:
+        elif known not in off:
             found.append(child.text(deep=True))
 
 

@@ -2,9 +2,10 @@
 
 from collections.abc import Callable, Collection
 from dataclasses import dataclass
-from functools import cached_property
 from hashlib import blake2b
 from typing import Literal
+
+from propcache.api import cached_property
 
 from hestor.core.reading.source import Source
 from hestor.core.text import urls

@@ -2,8 +2,9 @@
 
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
-from functools import cached_property
 from typing import Literal
+
+from propcache.api import cached_property
 
 from hestor.core.reading import positions
 from hestor.core.reading.source import Source

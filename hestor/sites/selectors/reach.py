@@ -6,7 +6,7 @@ from threading import Lock
 from typing import Any
 
 from cachetools import LRUCache, cached
-from django.utils.functional import cached_property
+from propcache.api import cached_property
 
 from hestor.core.facts import document
 from hestor.core.facts.assets import PROBE_KEY
@@ -112,14 +112,13 @@ def _message(renderer: Renderer) -> bytes:
 
 def _feed(renderer: Renderer) -> bytes | None:
     """The feed, where there is news."""
-    found = renderer.respond("/feed.xml")
-    return found.body if found.status == 200 else None
+    return renderer.respond("/feed.xml").body if renderer.frame.has_news else None
 
 
 def _card(renderer: Renderer) -> bytes | None:
     """The card, where there is a way to reach the site."""
-    found = renderer.respond(card.PATH)
-    return found.body if found.status == 200 else None
+    made = card.respond(renderer.frame)
+    return made.body if made else None
 
 
 _SOURCES: Mapping[Source, Callable[[Renderer], bytes | None]] = {
@@ -148,7 +147,6 @@ class ReachFinder:
     def _groups(self) -> tuple[Group, ...]:
         return groups.groups_of(self._site)
 
-    # Django's own has no lock, which a thread that waits for the studio would hold meanwhile (Python's has, in 3.11).
     @cached_property
     def _as_it_is(self) -> SiteReading:
         return _reading(self._site, self._facts, self._groups)
