@@ -34,7 +34,7 @@ def test_a_line_that_says_something_is_none(line):
     ("said", "spans"),
     [
         ("Sat 9–2", (540, 840)), ("Wed 12–7", (720, 1140)), ("Wednesdays from noon to 6", (720, 1080)), ("Sat 1–5", (780, 1020)),
-        ("Sat 09:00–12:00", (540, 720)), ("Sat 10–16", (600, 960)), ("Sat 9 am–noon", (540, 720)),
+        ("Sat 09:00–12:00", (540, 720)), ("Sat 10–16", (600, 960)), ("Fri 22–2", (1320, 120)), ("Sat 6–2", (360, 840)), ("Sat 9 am–noon", (540, 720)),
     ],
 )  # fmt: skip
 def test_hours_as_they_are_spoken_are_those_of_the_day(said, spans):

@@ -212,17 +212,17 @@ export function ConsistencyView() {
     <div className="min-h-[calc(100vh-60px)] bg-paper pb-8">
       <div className="flex flex-wrap items-center pe-6">
         <ViewHead title={t("view.consistency")} lead={t("consistency.lead")} />
-        {site.role !== "viewer" && <UndoButtons />}
-        {site.live_number > 0 && (
-          <span className="ms-auto max-sm:ms-6 max-sm:pb-2">
+        <div className="ms-auto flex flex-wrap items-center gap-x-4 max-sm:ms-6 max-sm:pb-2">
+          {site.role !== "viewer" && <UndoButtons />}
+          {site.live_number > 0 && (
             <Select
               label={t("consistency.of")}
               value={edition === null ? "" : String(edition)}
               onChoose={(chosen) => setEdition(chosen ? Number(chosen) : null)}
               options={[["", t("consistency.draft")], ...editions(site.live_number, t)]}
             />
-          </span>
-        )}
+          )}
+        </div>
       </div>
       {edition === null ? <Looking sweeping={sweeping} /> : <OfEdition edition={edition} />}
       {edition === null && !waits && (

@@ -234,14 +234,20 @@ def _made(
 
 
 def _before(text: str, at: int) -> str:
-    """The words before a spot, none of them cut."""
+    """The words of its paragraph before a spot, none of them cut."""
     said = text[max(0, at - _AROUND) : at]
-    return said if at <= _AROUND else said.partition(" ")[2]
+    whole = said if at <= _AROUND else said.partition(" ")[2]
+    return whole.rpartition(_APART)[2]
 
 
 def _after(text: str, at: int) -> str:
     said = text[at : at + _AROUND]
-    return said if at + _AROUND >= len(text) else said.rpartition(" ")[0]
+    whole = said if at + _AROUND >= len(text) else said.rpartition(" ")[0]
+    return whole.partition(_APART)[0]
+
+
+# What stands between two paragraphs.
+_APART = "\n\n"
 
 
 # What takes fill-ins, as texts of pages and facts do.

@@ -92,19 +92,21 @@ def _textual(tag: str) -> tuple[regex.Pattern[str], dict[str, int]]:
 
 
 @lru_cache(maxsize=64)
-def _months_told(tag: str) -> Telling:
-    """The words that may begin the name of a month, or have it grown onto another."""
+def _marks_of_months(tag: str) -> tuple[tuple[str, ...], Telling]:
+    """The shortest begins of the names of months, and which words have one: what has none of them names no month."""
     kept: list[str] = []
     for name in sorted((name.split()[0] for name in _months(primary_of(tag), tag)), key=len):
         if not any(one in name for one in kept):
             kept.append(name)
-    return Telling(lambda word: any(one in word for one in kept))
+    return tuple(kept), Telling(lambda word: any(one in word for one in kept))
 
 
 def _named(source: Source, tag: str) -> Iterator[Written]:
     # Most of a text's numbers are no years, so it is the months that are looked for.
-    words = _months_told(tag).among(source.vocabulary)
-    months = sorted(at for word in words for at in all_of(source.lowered, word))
+    marks, telling = _marks_of_months(tag)
+    words = telling.among(source.vocabulary)
+    said = [mark for mark in marks if any(mark in word for word in words)]
+    months = sorted(at for mark in said for at in all_of(source.lowered, mark))
     for begin, end in windows(months, _LONGEST, _LONGEST, len(source.flat)):
         near = source.flat[begin:end]
         if _YEAR_NEAR.search(near):

@@ -24,6 +24,7 @@ _TO = r"(?:–|—|-|‐|‑|to|till|until|bis|bis zum|a|al|hasta(?: las)?|à|au
 _FROM = r"(?:from|between|von|ab|de|desde|du|des|dalle|dal|van|das|من|de las|a las|:|,|\(|um|à partir de)"
 _AND = r"(?:,|;|and|und|y|e|et|en|&|\+|/|و)"
 _HALF = r"(?P<{0}x>a\.?m\.?|p\.?m\.?|uhr|h|hrs?|ص|م|صباحا|صباحًا|مساء|مساءً|ظهرا|ظهرًا)"
+_NOON_AT = 12 * 60
 _GAP = r"[\s\u00a0\u202f]*"
 _NOON = "noon|midday|mittags?|midi|mediodía|mezzogiorno|middag|meio-dia"
 
@@ -95,7 +96,7 @@ def _statement(tag: str) -> tuple[regex.Pattern[str], Mapping[str, int]]:
 
 def _minutes(found: regex.Match[str], name: str, half: str) -> int | None:
     if found[f"{name}n"]:
-        return 12 * 60
+        return _NOON_AT
     hour, minute = int(found[f"{name}h"]), int(found[f"{name}m"] or 0)
     if half[:1] in ("p", "م", "ظ") and hour < 12:
         hour += 12
@@ -114,8 +115,9 @@ def _span(found: regex.Match[str], one: str, other: str, is_halved: bool) -> Spa
         opens += 12 * 60
     # As it is spoken: from nine to two, and from one to five, are no hours of the night.
     if is_halved and not first and not second and not _is_exact(found, one):
-        opens += 12 * 60 if opens < 7 * 60 and closes < 12 * 60 else 0
-        closes += 12 * 60 if closes <= opens and closes <= 12 * 60 else 0
+        if opens < 7 * 60 and opens < closes < _NOON_AT:
+            return opens + _NOON_AT, closes + _NOON_AT
+        closes += _NOON_AT if closes <= opens <= _NOON_AT else 0
     return opens, closes
 
 
