@@ -214,19 +214,21 @@ def _bodies(site: Sown) -> None:
 
 
 _ALT = (
-    ('⟦<img src="img/door.png">⟧', '⟦<img src="img/hands.png" alt="IMG_2031.jpg">⟧', '<a href="0.html">⟦<img src="img/door.png" alt="">⟧</a>'),
+    ('⟦<img src="img/door.png">⟧', '⟦<img src="img/hands.png" alt="IMG_2031.jpg">⟧', '<a href="0.html">⟦<img src="img/door.png" alt="">⟧</a>',
+     '⟦<svg role="img">⟧<path d="M0 0h9"/></svg>', '⟦<img src="img/door.png" alt="image">⟧'),
     ('<img src="img/door.png" alt="">', '<img src="img/door.png" role="presentation">', '<img src="img/door.png" aria-label="{w}">',
-     '<a href="0.html"><img src="img/door.png" alt="">{w}</a>', '<span aria-hidden="true"><img src="img/hands.png"></span>'),
+     '<a href="0.html"><img src="img/door.png" alt="">{w}</a>', '<span aria-hidden="true"><img src="img/hands.png"></span>', '<svg role="img"><title>{w}</title><path d="M0 0h9"/></svg>', '<svg><path d="M0 0h9"/></svg>'),
 )  # fmt: skip
 _LINKS = (
-    ('<a href="⟦nowhere.html⟧">{w}</a>', '<img src="⟦img/lost.png⟧" alt="{w}">', '<a href="0.html#⟦lost⟧">{w}</a>', '<a href="⟦Index.html⟧">{w}</a>'),
+    ('<a href="⟦nowhere.html⟧">{w}</a>', '<img src="⟦img/lost.png⟧" alt="{w}">', '<a href="0.html#⟦lost⟧">{w}</a>', '<a href="⟦Index.html⟧">{w}</a>', '<img srcset="img/door.png 1x, ⟦img/door@2x.png⟧ 2x" src="img/door.png" alt="{w}">'),
     ('<a href="https://elsewhere.example/x.html">{w}</a>', '<a href="#">{w}</a>', '<a href="tel:+441">{w}</a>', '<a href="./">{w}</a>',
-     '<a href="0.html?from=here">{w}</a>', '<h2 id="part">{w}</h2><a href="#part">{w}</a>', '<a href="/index.html">{w}</a>'),
+     '<a href="0.html?from=here">{w}</a>', '<h2 id="part">{w}</h2><a href="#part">{w}</a>', '<a href="/index.html">{w}</a>', '<img srcset="img/door.png 320w, img/hands.png 640w" src="img/door.png" alt="{w}">'),
 )  # fmt: skip
 _COLOURS = (
-    ('⟦<p style="color:#aaa">⟧{w}</p>', '⟦<p class="faint">⟧{w}</p>', '⟦<div style="background:#ffe;color:#cc9">⟧{w}</div>', '⟦<span style="color: rgb(200, 200, 200)">⟧{w}</span>'),
+    ('⟦<p style="color:#aaa">⟧{w}</p>', '⟦<p class="faint">⟧{w}</p>', '⟦<div style="background:#ffe;color:#cc9">⟧{w}</div>', '⟦<span style="color: rgb(200, 200, 200)">⟧{w}</span>',
+     '⟦<font color="#cccccc">⟧{w}</font>', '⟦<p style="color:hsl(0 0% 75%)">⟧{w}</p>', '⟦<p style="opacity:.3">⟧{w}</p>'),
     ('<p style="color:#555">{w}</p>', '<div class="dark"><p>{w}</p></div>', '<p class="soft">{w}</p>', '<h2 style="color:#888;font-size:32px">{w}</h2>',
-     '<div style="background:#000"><p style="color:#ccc">{w}</p></div>', '<p style="color:#ddd;background-image:url(img/door.png)">{w}</p>'),
+     '<div style="background:#000"><p style="color:#ccc">{w}</p></div>', '<p style="color:#ddd;background-image:url(img/door.png)">{w}</p>', '<font color="#333333">{w}</font>', '<p style="opacity:0.9">{w}</p>'),
 )  # fmt: skip
 
 

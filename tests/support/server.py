@@ -26,10 +26,18 @@ OWNER = "owner@quillmere.example"
 PASSWORD = "demo-seedling-42"
 
 
+_PORTS: set[int] = set()
+
+
 def free_port() -> int:
-    with socket.socket() as probe:
-        probe.bind(("127.0.0.1", 0))
-        return probe.getsockname()[1]
+    """A port that nobody listens at, and that was not given before."""
+    while True:
+        with socket.socket() as probe:
+            probe.bind(("127.0.0.1", 0))
+            port = probe.getsockname()[1]
+        if port not in _PORTS:
+            _PORTS.add(port)
+            return port
 
 
 def environment(data: Path, port: int = 8000, demo: bool = True, workers: int = 1) -> dict[str, str]:

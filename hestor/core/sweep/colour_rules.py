@@ -7,11 +7,13 @@ from typing import Any
 
 import regex
 import tinycss2
-from tinycss2.color3 import RGBA, parse_color
+from coloraide import Color
 
 from hestor.core.reading.source import Element, Source
 
-_READ = frozenset(("color", "background", "background-color", "background-image", "font-size", "font-weight"))
+_READ = frozenset(
+    ("color", "background", "background-color", "background-image", "font-size", "font-weight", "opacity")
+)
 _COMPOUND = regex.compile(r"(?P<tag>[A-Za-z][\w-]*|\*)?(?P<rest>(?:[.#][\w-]+)*)")
 Colour = tuple[float, float, float, float]
 Declared = Mapping[str, str]
@@ -133,7 +135,22 @@ def _specific(steps: Sequence[Compound]) -> tuple[int, int, int]:
 def inline(element: Element) -> Declared:
     """What an element's own style says of colours."""
     style = element.get("style")
-    return _declared(style) if style and ("color" in style or "background" in style) else {}
+    return _declared(style) if style and any(word in style for word in ("color", "background", "opacity")) else {}
+
+
+# What elements said of colours before there were stylesheets (HTML, 15.3), with what it stands for.
+_HINTS = {"bgcolor": "background-color", "text": "color", "color": "color"}
+_HINTED = {"text": frozenset(("body",)), "color": frozenset(("font",))}
+
+
+def hinted(element: Element) -> Declared:
+    """What an element's attributes say of colours; any rule of a stylesheet comes before it."""
+    found = {}
+    for name, meant in _HINTS.items():
+        said = element.get(name).lower()
+        if said and element.tag in _HINTED.get(name, (element.tag,)):
+            found[meant] = f"#{said}" if regex.fullmatch(r"[0-9a-f]{6}", said) else said
+    return found
 
 
 _VAR = regex.compile(r"var\(\s*(--[\w-]+)\s*(?:,([^()]*))?\)")
@@ -149,10 +166,15 @@ def resolved(value: str, custom: Mapping[str, str]) -> str:
     return value
 
 
+@lru_cache(maxsize=4096)
 def colour_of(value: str) -> Colour | None:
     """A colour value in sRGB, 0 to 1, with its opacity; None where it is none that is known."""
-    found = parse_color(value.strip())
-    return tuple(found) if isinstance(found, RGBA) else None
+    try:
+        found = Color(value.strip().lower()).convert("srgb").fit("srgb")
+    except ValueError:
+        return None
+    red, green, blue = found.coords(nans=False)
+    return float(red), float(green), float(blue), float(found.alpha(nans=False))
 
 
 def ground_of(declared: Declared, custom: Mapping[str, str]) -> Colour | str | None:

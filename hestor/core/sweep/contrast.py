@@ -8,7 +8,7 @@ import regex
 
 from hestor.core.imaging.colours import TEXT_CONTRAST, contrast, legible
 from hestor.core.reading.source import Element, Source
-from hestor.core.sweep.colour_rules import Colour, Declared, Rule, Sheet, colour_of, ground_of, inline, resolved
+from hestor.core.sweep.colour_rules import Colour, Declared, Rule, Sheet, colour_of, ground_of, hinted, inline, resolved
 from hestor.core.sweep.stray import Stray
 
 _LARGE_CONTRAST, _LARGE, _LARGE_BOLD = 3.0, 24.0, 18.66
@@ -42,7 +42,11 @@ class _Faint:
     least: float
 
 
-Chain = tuple[int, str, tuple[str | None, str | None, str | None, bool] | None]
+Chain = tuple[int, str, tuple[str | bool | None, ...] | None]
+# The attributes that decide how an element is drawn, beside whether it is a link.
+_DECIDING = ("class", "id", "style", "bgcolor", "text", "color")
+_HINTING = frozenset(("style", "bgcolor", "text", "color"))
+_SAYING = ("style=", "color=", "text=")
 
 
 class Looks:
@@ -65,7 +69,7 @@ class Looks:
         for element in source.elements:
             above = keys[element.parent] if element.parent >= 0 else 0
             a = element.attributes
-            said = (a.get("class"), a.get("id"), a.get("style"), "href" in a) if a else None
+            said = ("href" in a, *map(a.get, _DECIDING)) if a else None
             chain = (above, element.tag, said)
             key = self._known.get(chain)
             if key is None:
@@ -87,8 +91,8 @@ class Looks:
 
     def _declared(self, source: Source, element: Element) -> tuple[Declared, Declared]:
         own = inline(element)
+        found = dict(hinted(element))
         fitting = [rule for rule in self._likely(element) if rule.fits(source, element)]
-        found: dict[str, str] = {}
         for rule in sorted(fitting, key=lambda one: one.weight):
             if "background" in rule.declared:
                 found.pop("background-color", None)
@@ -97,7 +101,9 @@ class Looks:
 
     def _says(self, element: Element) -> bool:
         """Whether anything may be said of an element's colours or size, by itself or by a rule."""
-        if element.tag in _OWN_LOOK or "style" in element.attributes or element.tag in self._rules or "" in self._rules:
+        if element.tag in _OWN_LOOK or element.tag in self._rules or "" in self._rules:
+            return True
+        if not _HINTING.isdisjoint(element.attributes):
             return True
         return any(True for _ in self._likely(element))
 
@@ -133,7 +139,10 @@ class Looks:
         elif ground is not None and ground[3] >= 1:
             under = ground
         shown = (_over(ink, under or _WHITE) if ink else None) if is_own else above.ink
-        says = "color" in both or ground is not None
+        seen = _opacity(both.get("opacity", ""))
+        if shown is not None and under is not None and ground is None and seen < 1:
+            shown, is_own = _over((*shown[:3], seen), under), True
+        says = is_own or "color" in both or ground is not None
         return _Look(shown, under, size, bold, says, "style" if own else "sheet")
 
 
@@ -143,6 +152,13 @@ def _size(value: str, above: float, default: float | None) -> float:
         return default or above
     number = float(found[1])
     return number * {"px": 1, "pt": 4 / 3, "em": above, "rem": 16, "%": above / 100}[found[2]]
+
+
+def _opacity(value: str) -> float:
+    """How much is seen of an element (CSS Color 4, 3.2); what isn't seen at all something else brings to light."""
+    found = regex.fullmatch(r"(\d*\.?\d+)(%?)", value.strip())
+    part = float(found[1]) / (100 if found[2] else 1) if found else 1.0
+    return part if 0 < part < 1 else 1.0
 
 
 def _is_bold(value: str, default: bool) -> bool:
@@ -172,7 +188,7 @@ def _faint(look: _Look) -> _Faint | None:
 
 def unreadable(source: Source, drawn: Looks) -> Iterator[Stray]:
     """The outermost element of each stretch of text whose ink stands out too little from its ground."""
-    if drawn.is_bare and "style=" not in source.text.lower():
+    if drawn.is_bare and not any(one in source.text.lower() for one in _SAYING):
         return
     keys = drawn.of(source)
     reported: set[int] = set()

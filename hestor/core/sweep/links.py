@@ -12,10 +12,12 @@ from hestor.core.sweep.stray import Stray
 _NAMING = (
     ("a", "href"), ("area", "href"), ("link", "href"), ("img", "src"), ("script", "src"), ("source", "src"),
     ("video", "src"), ("audio", "src"), ("iframe", "src"), ("embed", "src"), ("object", "data"), ("video", "poster"),
-    ("track", "src"), ("form", "action"),
+    ("track", "src"), ("form", "action"), ("img", "srcset"), ("source", "srcset"),
 )  # fmt: skip
 # Relations that name an address without fetching it, or another site.
 _NO_FILE = frozenset(("canonical", "preconnect", "dns-prefetch", "alternate", "pingback", "shortlink", "prev", "next"))
+# An address of several for one picture (HTML, 4.8.4.2.1); one that holds the picture itself is none.
+_CANDIDATE = regex.compile(r"(?:^|(?<=[,\s]))(?!data:)([^\s,]\S*[^\s,])(?:\s+[\d.]+[wx])?\s*(?:,|$)")
 _TEMPLATE = regex.compile(r"\{\{|\$\{|<%|\{%")
 _TEMPLATES = frozenset(("template",))
 _TOP = ("", "top")
@@ -42,6 +44,9 @@ def _named_on(source: Source) -> Iterator[_Named]:
         for element in source.by_tag.get(tag, ()):
             address = element.get(attribute)
             if not address or address.startswith("#!") or _is_template(address):
+                continue
+            if attribute == "srcset":
+                yield from ((element, attribute, one) for one in _CANDIDATE.findall(address))
                 continue
             if tag == "link" and not _NO_FILE.isdisjoint(element.get("rel").lower().split()):
                 continue
@@ -72,6 +77,8 @@ def led(source: Source, files: Files) -> Led:
 def _stray(source: Source, named: _Named, should: str, sure: float) -> Stray:
     element, attribute, address = named
     start, end = source.attribute_spot(element, attribute)
+    if attribute == "srcset" and (at := source.text.find(address, start, end)) >= 0:
+        start, end = at, at + len(address)
     return Stray("link_broken", source.path, "link", start, end, address, should, sure)
 
 

@@ -145,7 +145,7 @@ def of_facts(facts: Mapping[str, str], language: str, house: OwnHouse) -> Iterat
 
 def past_years(footer: str, year: int) -> Iterator[OwnStray]:
     """Years gone by that are typed into the footer line, where a fill-in would turn by itself."""
-    plain = _FILL_IN.sub(lambda found: "x" * len(found[0]), footer)
+    plain = _FILL_IN.sub(lambda found: "•" * len(found[0]), footer)
     escaped = plain.replace("&", "&amp;").replace("<", "&lt;")
     source = positions.read("/", f"<html><body><footer><p>{escaped}</p></footer></body></html>")
     for stray in years.past_years(source, year):

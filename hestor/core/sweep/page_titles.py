@@ -16,6 +16,7 @@ from hestor.core.text.lines import folded
 
 _APART = regex.compile(r"\s+[-–—|·•:»«/]+\s+|:\s+")
 
+_MARKS = " -–—|·•:»«/"
 
 # What is longer is no title, and is said to be too long.
 _LONGEST = 500
@@ -113,6 +114,10 @@ def _is_empty(title: str, name: str, is_home: bool) -> bool:
     if says_nothing(title):
         return True
     parts = [part for part in _parts(title) if not name or part.casefold() != name.casefold()]
+    bare = title.strip(_MARKS)
+    if name and bare != title and bare.casefold() == name.casefold():
+        # The name with a mark beside it, where the page's own words were to stand.
+        return True
     return bool(parts) and all(says_nothing(part) for part in parts) and (not is_home or _untitled(parts))
 
 

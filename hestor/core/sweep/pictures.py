@@ -11,6 +11,11 @@ _FILE_NAME = regex.compile(
     r"(?:.*\.(?:jpe?g|png|gif|webp|avif|svg|bmp|tiff?)|(?:img|dsc|dscn|dscf|pict|image|photo|foto|bild|imagen|screenshot)[ _-]?\d+)",
     regex.IGNORECASE,
 )
+# Words that say of a picture only that it is one.
+_ONLY_A_PICTURE = frozenset(
+    "image images picture photo photograph graphic img pic bild foto grafik abbildung imagen foto fotografía photo image "
+    "illustration immagine afbeelding imagem صورة untitled unbenannt".split()
+)
 _NAMED_BY = ("aria-label", "aria-labelledby", "title")
 
 
@@ -22,14 +27,23 @@ def undescribed(source: Source) -> Iterator[Stray]:
         if "alt" not in element.attributes:
             if not any(element.get(name) for name in _NAMED_BY):
                 yield _stray(source, element, "", 0.95)
-        elif _FILE_NAME.fullmatch(element.get("alt")):
+        elif _FILE_NAME.fullmatch(alt := element.get("alt")) or alt.lower() in _ONLY_A_PICTURE:
             yield _stray(source, element, element.get("alt"), 0.85)
         elif not element.get("alt") and _is_whole_link(source, element):
+            yield _stray(source, element, "", 0.85)
+    for element in source.all("svg"):
+        # A drawing within the page is a picture where it says so (SVG-AAM).
+        if element.get("role") == "img" and not _is_hidden(source, element) and not _is_named(source, element):
             yield _stray(source, element, "", 0.85)
     for element in (*source.all("area"), *source.all("input")):
         is_picture = (element.tag == "area" and element.get("href")) or element.get("type").lower() == "image"
         if is_picture and not element.get("alt") and not any(element.get(name) for name in _NAMED_BY):
             yield _stray(source, element, "", 0.9)
+
+
+def _is_named(source: Source, element: Element) -> bool:
+    inside = (one for one in source.all("title", "desc", "text") if element.start < one.start < element.closes)
+    return any(element.get(name) for name in _NAMED_BY) or any(True for _ in inside)
 
 
 def _stray(source: Source, element: Element, says: str, sure: float) -> Stray:

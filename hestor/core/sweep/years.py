@@ -10,11 +10,11 @@ from hestor.core.sweep.stray import Stray, mend_if
 _YEAR = r"(?:19|20|١٩|٢٠|۱۹|۲۰)\p{Nd}{2}"
 _MARK = r"(?:©|\(c\)|copyright|copyleft|urheberrecht|alle rechte vorbehalten|all rights reserved|todos los derechos reservados|tous droits réservés|tutti i diritti riservati|alle rechten voorbehouden|todos os direitos reservados|droits d['’]auteur|derechos de autor|حقوق النشر|جميع الحقوق محفوظة|حقوق الطبع|الحقوق)"
 _LINE = regex.compile(
-    rf"{_MARK}[^\0]{{0,80}}?(?<!\p{{Nd}})(?:{_YEAR}[\s\u00a0]*[-–—/,‐]+[\s\u00a0]*)?(?P<y>{_YEAR})(?!\p{{Nd}})(?![\s\u00a0]*[-–—/‐][\s\u00a0]*(?:\p{{Nd}}|$))",
+    rf"{_MARK}[^\0]{{0,80}}?(?<!\p{{Nd}})(?:{_YEAR}[\s\u00a0]*[-–—/,‐]+[\s\u00a0]*)?(?P<y>{_YEAR})(?!\p{{Nd}})(?![\s\u00a0]*[-–—/‐](?!\p{{L}}))",
     regex.IGNORECASE,
 )
 _BEFORE = regex.compile(
-    rf"(?<!\p{{Nd}})(?:{_YEAR}[\s\u00a0]*[-–—/‐]+[\s\u00a0]*)?(?P<y>{_YEAR})(?!\p{{Nd}})(?![\s\u00a0]*[-–—/‐][\s\u00a0]*\p{{Nd}})[^\0]{{0,40}}?{_MARK}",
+    rf"(?<!\p{{Nd}})(?:{_YEAR}[\s\u00a0]*[-–—/‐]+[\s\u00a0]*)?(?P<y>{_YEAR})(?!\p{{Nd}})(?![\s\u00a0]*[-–—/‐](?!\p{{L}}))[^\0]{{0,40}}?{_MARK}",
     regex.IGNORECASE,
 )
 _SINCE = regex.compile(
