@@ -133,8 +133,10 @@ class Source:
         """The words of the page, in small letters."""
         written = set(self.lowered.encode(errors="replace").translate(_WORDS_APART).decode().split())
         # Marks that are not ASCII's stand in few of them.
-        marked = [word for word in written if not word.isascii()]
-        return frozenset(written.difference(marked).union(*map(_words_in, marked)))
+        if marked := [word for word in written if not word.isascii()]:
+            written.difference_update(marked)
+            written.update(*map(_words_in, marked))
+        return frozenset(written)
 
     @cached_property
     def by_tag(self) -> Mapping[str, list[Element]]:

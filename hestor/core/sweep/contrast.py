@@ -45,6 +45,7 @@ class _Faint:
 Chain = tuple[int, str, tuple[str | bool | None, ...] | None]
 # The attributes that decide how an element is drawn, beside whether it is a link.
 _DECIDING = ("class", "id", "style", "bgcolor", "text", "color")
+_DECIDES = frozenset((*_DECIDING, "href"))
 _HINTING = frozenset(("style", "bgcolor", "text", "color"))
 _SAYING = ("style=", "color=", "text=")
 
@@ -69,7 +70,7 @@ class Looks:
         for element in source.elements:
             above = keys[element.parent] if element.parent >= 0 else 0
             a = element.attributes
-            said = ("href" in a, *map(a.get, _DECIDING)) if a else None
+            said = None if not a or _DECIDES.isdisjoint(a) else ("href" in a, *map(a.get, _DECIDING))
             chain = (above, element.tag, said)
             key = self._known.get(chain)
             if key is None:

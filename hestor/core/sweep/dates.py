@@ -26,8 +26,11 @@ def tag_of(style: Style) -> str:
 
 def tags_of(source: Source, style: Style) -> tuple[str, ...]:
     """The languages that a page's dates may be in: the house's, its own, English."""
-    declared = source.root.get("lang") if source.root else ""
-    house = tag_of(style)
+    return _tags(tag_of(style), source.root.get("lang") if source.root else "")
+
+
+@lru_cache(maxsize=256)
+def _tags(house: str, declared: str) -> tuple[str, ...]:
     found = (house, declared if is_tag(declared) else house, "en-GB")
     return tuple({primary_of(tag): tag for tag in reversed(found)}.values())[::-1]
 
