@@ -316,6 +316,14 @@ def _is_spread(joined: str, initials: str) -> bool:
     return all(any(letter == one for one in rest) for letter in joined)
 
 
+def is_other_short(said: str, style: Style) -> bool:
+    """Whether a short name is neither the house style's nor the name; where it says none, whether it belongs to the name."""
+    name, short = style.text("name"), style.text("short_name")
+    if not name or said in (name, without_article(name), short):
+        return False
+    return bool(short) or not belongs(said, name)
+
+
 def short_names(source: Source, style: Style) -> Iterator[Stray]:
     """A short name for a phone's home screen that is not the house style's, or no longer belongs to the name."""
     name, short = style.text("name"), style.text("short_name")
@@ -323,7 +331,7 @@ def short_names(source: Source, style: Style) -> Iterator[Stray]:
         if block.place != "short_name":
             continue
         said = " ".join(source.words_of(block).split())
-        if not name or said in (name, without_article(name), short) or (not short and belongs(said, name)):
+        if not is_other_short(said, style):
             continue
         spot = source.spot(block.start, block.end)
         should = short or name

@@ -35,9 +35,9 @@ def _short_name(one: OtherText, style: Style) -> Iterator[Stray]:
         said = str(json.loads(f'"{found["said"]}"'))
     except ValueError:
         return
-    name, short = style.text("name"), style.text("short_name")
-    if not name or said in (name, short, *style.before("name")) or (not short and names.belongs(said, name)):
+    # A former name is told as one, wherever in the file it stands.
+    if said in style.before("name") or not names.is_other_short(said, style):
         return
     start, end = found.span("said")
-    should = json.dumps(short or name, ensure_ascii=False)[1:-1]
+    should = json.dumps(style.text("short_name") or style.text("name"), ensure_ascii=False)[1:-1]
     yield Stray("short_name", one.path, "manifest", start, end, said, should, 0.9, "replace")
