@@ -10,7 +10,7 @@ from hestor.core.reading.source import Element, Source
 from hestor.core.sweep.files import Files
 from hestor.core.sweep.stray import Kind, Stray, mend_if
 from hestor.core.sweep.style import Style
-from hestor.core.sweep.unset import home_of, home_rank
+from hestor.core.sweep.unset import is_home
 from hestor.core.text import urls
 
 _LOGO = regex.compile(r"logo|wordmark|signet|brand(?:mark)?\b|شعار", regex.IGNORECASE)
@@ -72,7 +72,7 @@ def _leads_home(source: Source, files: Files, element: Element) -> bool:
     if link is None:
         return False
     leads, path, _ = files.led_to(source, link.get("href"))
-    return leads == "found" and path == home_of((path, source.path)) and not home_rank(path)[0]
+    return leads == "found" and is_home(path)
 
 
 def _at_top(source: Source, files: Files, name: str) -> Iterator[Element]:

@@ -167,10 +167,9 @@ def words_of(style: Style) -> frozenset[str]:
 
 def _is_told(text: str, span: tuple[int, int], present: Sequence[tuple[int, int]], year: int) -> bool:
     """Whether a sentence tells of a former name: it says so, or says both names."""
-    said = phrases.sentence_around(text, *span)
-    begin = text.find(said, max(0, span[0] - len(said)))
-    is_history = phrases.is_history(said, text[begin : span[0]], year)
-    return is_history or _overlaps((begin, begin + len(said)), present)
+    said, before = phrases.sentence_around(text, *span), phrases.sentence_before(text, span[0])
+    begin = span[0] - len(before)
+    return phrases.is_history(said, before, year) or _overlaps((begin, begin + len(said)), present)
 
 
 def _may_stand(name: str, lowered: str) -> bool:
@@ -317,7 +316,7 @@ def _is_spread(joined: str, initials: str) -> bool:
 
 
 def is_other_short(said: str, style: Style) -> bool:
-    """Whether a short name is neither the house style's nor the name; where it says none, whether it belongs to the name."""
+    """Whether a short name is not the house style's, nor the name; where it says none, not of the name either."""
     name, short = style.text("name"), style.text("short_name")
     if not name or said in (name, without_article(name), short):
         return False

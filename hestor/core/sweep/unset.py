@@ -13,10 +13,14 @@ def home_of(paths: Sequence[str]) -> str:
     return min(paths, key=home_rank, default="")
 
 
+def is_home(path: str) -> bool:
+    """Whether a page is one that a folder begins with."""
+    return path.rpartition("/")[2].lower() in _HOMES
+
+
 def home_rank(path: str) -> tuple[bool, int, str]:
     """By this the page that a site begins with is the first."""
-    is_home = path.rpartition("/")[2].lower() in _HOMES or path == "/"
-    return not is_home, path.count("/"), path
+    return not is_home(path), path.count("/"), path
 
 
 def unset(home: Source, says: frozenset[str]) -> Iterator[Stray]:

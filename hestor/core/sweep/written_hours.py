@@ -26,7 +26,7 @@ _AND = r"(?:,|;|and|und|y|e|et|en|&|\+|/|و)"
 _HALF = r"(?P<{0}x>a\.?m\.?|p\.?m\.?|uhr|h|hrs?|ص|م|صباحا|صباحًا|مساء|مساءً|ظهرا|ظهرًا)"
 _NOON_AT = 12 * 60
 _GAP = r"[\s\u00a0\u202f]*"
-_NOON = "noon|midday|mittags?|midi|mediodía|mezzogiorno|middag|meio-dia"
+_NOON = "noon|midday|mittags|mittag|midi|mediodía|mezzogiorno|middag|meio-dia"
 
 
 def _time(name: str) -> str:
@@ -177,7 +177,7 @@ _QUICK = re.compile(
 _SHUT = frozenset(
     "closed geschlossen ruhetag cerrado cerramos fermé fermée fermés fermées chiuso chiusi gesloten fechado مغلق مغلقون نغلق".split()
 )
-_TELLING = _SHUT | frozenset("noon midday mittag mittags midi mediodía mezzogiorno middag".split())
+_TELLING = _SHUT | frozenset(_NOON.split("|"))
 _TELLING_WORDS = regex.compile("|".join(_TELLING), regex.IGNORECASE)
 
 
