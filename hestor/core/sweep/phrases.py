@@ -39,16 +39,16 @@ _US = r"""
 (?:ll[aá]m|escr[ií]b|contact|localiz|encu[eé]ntr)\p{L}*nos|(?:appel|écri|contact|joign|envoy|téléphon)\p{L}*-nous|nous (?:contacter|téléphoner)
 (?:scriv|chiam|contatt)\p{L}*ci|(?:escrev|contact|lig)\p{L}*-nos
 our whatsapp|reach the desk|our landline|our mobile
-write to us|contact us|email us|e-mail us|mail us|reach us|get in touch|our address|our email|call us|phone us|ring us
+get in touch|our address|our email
 our number|our phone|give us a call|telephone us|questions to|reach the team|send (?:it|them|your|a message|an email) to
-schreiben sie uns|schreib uns|kontaktieren sie uns|erreichen sie uns|unsere adresse|rufen sie uns|ruf uns|ruft uns|unsere nummer|unsere telefonnummer|telefonisch erreichen|schreibt uns|meldet euch|erreicht uns|erreicht ihr uns
+unsere adresse|unsere nummer|unsere telefonnummer|telefonisch erreichen|meldet euch
 e-mail an|mailen sie|fragen an|melden sie sich|so erreichen|anrufen
-escríbanos|escríbenos|contáctenos|contacta con nosotros|contacte con nosotros|póngase en contacto|nuestro correo|llámenos
-llámanos|nuestro teléfono|nuestra dirección|escriba a|escribe a|envíe
-écrivez-nous|contactez-nous|notre adresse|appelez-nous|téléphonez-nous|téléphonez au|notre numéro|notre téléphone|nous joindre|nous écrire|nous appeler|écrivez à
-scriveteci|scrivici|contattateci|contattaci|chiamateci|chiamaci|il nostro numero|nostro indirizzo
+contáctenos|contacta con nosotros|contacte con nosotros|póngase en contacto|nuestro correo
+nuestro teléfono|nuestra dirección|escriba a|escribe a|envíe
+notre adresse|téléphonez au|notre numéro|notre téléphone|nous joindre|nous écrire|nous appeler|écrivez à
+il nostro numero|nostro indirizzo
 schrijf ons|mail ons|bel ons|neem contact|ons nummer|ons adres
-escreva-nos|contacte-nos|ligue-nos|nosso número|nosso endereço
+nosso número|nosso endereço
 راسلونا|راسلنا|اكتبوا لنا|اكتبوا إلينا|اكتب لنا|اكتب إلينا|تواصلوا معنا|تواصل معنا|اتصلوا بنا|اتصل بنا|بريدنا|هاتفنا|رقمنا
 """
 _OPENING = """
@@ -137,8 +137,8 @@ COUNTED = regex.compile(
 )
 """That what follows is a number of something, and no date or telephone number."""
 LABEL = regex.compile(
-    r"[\s\u00a0]*(?:e-?mail|mail|contact|kontakt|contacto|correo(?: electrónico)?|courriel|contatto|contato|post|tel(?:ephone|efon|éfono|éphone|efono|\.)?|"
-    r"t[ée]l\.?|telefoon|mobile?|(?:tele)?phone|fon|call|whatsapp|☎|📞|البريد(?: الإلكتروني)?|بريد|هاتف|الهاتف|تلفون|للتواصل|تواصل)[\s\u00a0]*[:：]?[\s\u00a0]*",
+    r"[\s\u00a0]*(?:e-?mail|mail|contact|kontakt|contacto|correo(?: electrónico)?|courriel|contatto|contato|post|t[ée]l(?:ephone|efon|efoon|éfono|éphone|efono|\.)?|"
+    r"mobile?|phone|fon|call|whatsapp|☎|📞|البريد(?: الإلكتروني)?|بريد|هاتف|الهاتف|تلفون|للتواصل|تواصل)[\s\u00a0]*[:：]?[\s\u00a0]*",
     regex.IGNORECASE,
 )
 """That a line is nothing but how one is reached."""

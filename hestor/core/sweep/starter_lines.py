@@ -12,7 +12,7 @@ LONGEST = 90
 _END = r"[\s\u00a0.…!:]*"
 _PAGE = r"(?:web ?site|web ?page|page|site|section|web|seite|webseite|website|homepage|rubrik|bereich|rubrique|página|sitio|sección|pagina|sito|sezione|secção|الصفحة|الموقع|القسم|صفحة)"
 _THIS = r"(?:the|this|our|die|diese[rs]?|unsere?|dieser|cette|ce|la|le|notre|esta|este|el|nuestr[ao]|questa|questo|il|deze|onze|a|o|هذه|هذا)"
-_IS = r"(?:is|are|ist|sind|befindet sich|est|sont|está|están|è|sono|is)"
+_IS = r"(?:is|are|ist|sind|befindet sich|est|sont|está|están|è|sono)"
 _YET = r"(?:still|currently|now|noch|derzeit|gerade|zurzeit|aktuell|encore|actuellement|todavía|aún|actualmente|ancora|attualmente|nog|momenteel|ainda)"
 _BUILDING = r"(?:under construction|in progress|being (?:built|written|updated)|im aufbau|in arbeit|in bearbeitung|en construction|en travaux|en cours de (?:construction|rédaction|réalisation)|en construcción|en obras|in costruzione|in allestimento|in aanbouw|em construção|قيد الإنشاء|قيد الإعداد|تحت الإنشاء)"
 _MATTER = r"(?:information|info|informations?|content|text|texts|details?|photos?|pictures?|images?|news|inhalte?|texte?|fotos?|bilder|weitere informationen|infos|contenus?|texte|contenido|texto|información|contenuto|testo|inhoud|tekst|conteúdo|المحتوى|النص|المزيد)"
@@ -39,7 +39,7 @@ _SO_AS = r"(?:to|and|um|pour|et|para|y|per|om|e|ل)"
 _LINES = (
     rf"(?:{_THIS} )?(?:{_PAGE} )?(?:{_IS} )?(?:{_YET} )?{_BUILDING}",
     rf"(?:{_MORE} )?(?:{_MATTER} )?(?:{_IS} |will be )?(?:{_YET} )?{_COMING}",
-    rf"{_MORE} (?:{_MATTER} )?{_COMING}|more to come|mehr folgt|placeholder|sample|platzhalter|muster",
+    r"placeholder|sample|platzhalter|muster",
     rf"{_PUT} (?:{_HERE} )?(?:{_OWN} ){{0,3}}{_NOUN}(?: {_HERE})?(?: ein| an| in)?",
     rf"{_OWN} {_NOUN} (?:(?:goes|comes|kommt|steht|vient|va|komt|vai) )?{_HERE}",
     rf"{_NOUN} (?:(?:goes|comes|kommt|steht|hier|vient|va) )?{_HERE}(?: (?:einfügen|eingeben|eintragen|hochladen))?",

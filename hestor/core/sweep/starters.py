@@ -23,7 +23,6 @@ your (?:text|tagline|slogan|logo|company|company name|business name|site name|ti
 your (?:name|address|email|e-mail|phone number) (?:goes )?here(?!,?\s+\p{L})
 (?:insert|add|enter|type|put|write) (?:your |some |a |the )?(?:own )?(?:text|tagline|slogan|title|content|description|words|headline|heading|caption|image|picture|photo|logo|copy)(?: goes)? here
 (?:insert|add|enter|type|put|write) (?:your |a |the )?(?:own )?(?:name|address|email|e-mail)(?: goes)? here(?!,?\s+\p{L})
-(?:add|enter|write|insert) (?:a |your )(?:short |brief )?(?:description|summary|introduction|tagline|caption)(?!,?\s+\p{L})
 (?:click|tap|double[-\x20]click) (?:here )?to (?:edit|add|change) (?:this |the |your |some )?(?:text|title|content|heading|paragraph|image|tagline|caption)
 this is (?:a |an |the |your |some )?(?:sample|example|placeholder|dummy|starter|filler|default|test) (?:page|text|post|paragraph|content|title|heading|sentence|tagline|article|entry|caption|site)
 (?:edit|replace|change) this (?:text|page|paragraph|title|heading|line|sentence|content|placeholder)(?: with your own)?
@@ -49,12 +48,12 @@ musterfirma|musterstra(?:ß|ss)e(?: \d+)?|musterstadt|mustermann|meine neue (?:w
 (?:escriba|escribe|inserte|inserta|introduzca|añada|añade|ponga|pon) (?:aquí )?(?:su |tu |el |un |algún )?(?:propio )?(?:texto|título|eslogan|lema|contenido|descripción|nombre)(?: aquí|(?!,?\s+\p{L}))
 (?:haga|haz) clic (?:aquí )?para (?:editar|cambiar|añadir)(?: (?:este|el|su|tu))?(?: (?:texto|título|contenido))?
 (?:este|esta|esto) es (?:un |una )?(?:texto|página|entrada|párrafo|título|contenido|frase) de (?:ejemplo|muestra|prueba|relleno)
-nombre de (?:su|tu|la) empresa aquí|mi (?:nuevo )?sitio web|texto provisional|aquí va (?:su|tu|el) (?:texto|título|eslogan|contenido|lema|nombre)|añad[ae] (?:un |su |tu )?(?:texto|título|contenido)(?: aquí)?|una línea corta sobre nosotros|(?:añade|añada|escribe|escriba) (?:aquí )?una (?:breve )?descripción(?: aquí)?(?!,?\s+\p{L})|esta página está en construcción|describa (?:su|tu) (?:empresa|negocio)(?: aquí)?
+nombre de (?:su|tu|la) empresa aquí|mi (?:nuevo )?sitio web|texto provisional|aquí va (?:su|tu|el) (?:texto|título|eslogan|contenido|lema|nombre)|añad[ae] (?:un |su |tu )?(?:texto|título|contenido)(?: aquí)?|una línea corta sobre nosotros|esta página está en construcción|describa (?:su|tu) (?:empresa|negocio)(?: aquí)?
 (?:votre|ton) (?:texte|slogan|titre|logo|nom|contenu|description|entreprise) (?:va |vient )?ici
 (?:insérez|insérer|ajoutez|ajouter|saisissez|écrivez|tapez) (?:ici )?(?:votre |un |le |du )?(?:texte|titre|slogan|contenu|description|nom)(?: ici|(?!,?\s+\p{L}))
 cliquez (?:ici )?pour (?:modifier|éditer|changer|ajouter)(?: (?:ce|le|votre|du))?(?: (?:texte|titre|contenu|paragraphe))?
 (?:ceci|c['’]est|voici) (?:est )?une? (?:texte|page|article|paragraphe|titre|exemple|phrase|contenu) (?:d['’]exemple|de test|de remplissage|provisoire|fictif|de page)
-nom de (?:votre |l['’])entreprise|mon (?:nouveau )?site (?:web|internet)|faux[-\x20]texte|(?:saisissez|saisir|tapez|entrez) (?:ici )?votre (?:texte|titre|slogan|contenu)|titre de la page|(?:ajoutez|insérez|saisissez) une (?:courte |brève )?(?:description|légende|accroche)(?: ici)?(?!,?\s+\p{L})|(?:cette|la) page est en (?:cours de )?construction|ici (?:vient|va) votre (?:texte|titre|slogan)|décrivez votre (?:entreprise|activité)(?: ici)?
+nom de (?:votre |l['’])entreprise|mon (?:nouveau )?site (?:web|internet)|faux[-\x20]texte|(?:saisissez|saisir|tapez|entrez) (?:ici )?votre (?:texte|titre|slogan|contenu)|titre de la page|(?:cette|la) page est en (?:cours de )?construction|ici (?:vient|va) votre (?:texte|titre|slogan)|décrivez votre (?:entreprise|activité)(?: ici)?
 (?:il tuo|il vostro|il suo) (?:testo|slogan|titolo|logo|nome) (?:va )?qui|inserisci qui (?:il tuo )?(?:testo|titolo)|inserire qui (?:il )?(?:testo|titolo)
 (?:uw|jouw|je) (?:tekst|slogan|titel|naam|logo) (?:komt )?hier|dit is (?:een )?voorbeeld(?:tekst|pagina)
 (?:o |a )?(?:seu|sua|teu|tua) (?:texto|slogan|título|nome|logótipo|logotipo|conteúdo) (?:vai )?aqui|insira (?:aqui )?(?:o )?(?:seu )?(?:texto|título)(?: aqui)?
@@ -110,7 +109,7 @@ _TO_FILL = regex.compile(
 _REACH = 90
 _TELLING = frozenset(
     "here lorem dolor consectetur consectetuer nunc fox taxi sample example placeholder dummy starter filler default test edit "
-    "description summary introduction caption légende accroche descripción aufbau construction construcción hochladen einzugeben einzufügen hinzuzufügen "
+    "aufbau construction construcción hochladen einzugeben einzufügen hinzuzufügen "
     "something visitors business company shop club organisation organization tagline slogan website webpage homepage "
     "heading headline sentence untitled describe hier muster musterfirma mustermann musterstadt musterstraße musterstrasse mustertext "
     "eingeben einfügen eintragen ergänzen bearbeiten ändern titel webseite blindtext platzhaltertext "
