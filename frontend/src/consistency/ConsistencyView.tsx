@@ -38,6 +38,13 @@ function Looking({ sweeping }: { sweeping: Sweeping }) {
       </div>
     );
   }
+  if (!progress && !isStopped) {
+    return (
+      <p role="status" className="px-6 py-3 text-soft">
+        {t("consistency.looking")}
+      </p>
+    );
+  }
   if (!progress || progress.done >= progress.total) return null;
   return (
     <div className="flex flex-wrap items-center gap-x-4 gap-y-2 px-6 py-3">
