@@ -9,6 +9,7 @@ import os
 import sys
 import threading
 import time
+from collections import deque
 from collections.abc import Iterator
 from contextlib import contextmanager
 from typing import Any
@@ -34,21 +35,43 @@ _SWITCH = 0.0002
 
 
 class Turn:
-    """Lets one of the desk's threads compute at a time; who waits for anything else lets the next one."""
+    """Lets one of the desk's threads compute at a time, first come, first served; who waits for anything else lets the
+    next one. (A plain lock goes to whoever asks at the right moment, and one may wait while many pass.)"""
 
     def __init__(self) -> None:
         self._lock = threading.Lock()
+        self._taken = False
+        self._waiting: deque[threading.Lock] = deque()
         self._mine = threading.local()
+
+    def _take(self) -> None:
+        with self._lock:
+            if not self._taken:
+                self._taken = True
+                return
+            mine = threading.Lock()
+            mine.acquire()
+            self._waiting.append(mine)
+        # Whoever gives the turn away releases it, and the turn stays taken.
+        mine.acquire()
+
+    def _give(self) -> None:
+        with self._lock:
+            if self._waiting:
+                self._waiting.popleft().release()
+            else:
+                self._taken = False
 
     @contextmanager
     def taken(self) -> Iterator[None]:
         """Waits for the turn, and has it."""
-        with self._lock:
-            self._mine.has = True
-            try:
-                yield
-            finally:
-                self._mine.has = False
+        self._take()
+        self._mine.has = True
+        try:
+            yield
+        finally:
+            self._mine.has = False
+            self._give()
 
     @contextmanager
     def passed_on(self) -> Iterator[None]:
@@ -56,11 +79,11 @@ class Turn:
         if not getattr(self._mine, "has", False):
             yield
             return
-        self._lock.release()
+        self._give()
         try:
             yield
         finally:
-            self._lock.acquire()
+            self._take()
 
 
 TURN = Turn()

@@ -20,7 +20,16 @@ from hestor.press.renderer import unpublished
 from hestor.press.state import Page
 from hestor.sites import generated_files
 from hestor.sites.models import Edition, Site
-from hestor.sites.selectors import brand_report, logo_measures, picture_uses, previews, reach, states, title_table
+from hestor.sites.selectors import (
+    brand_report,
+    logo_measures,
+    picture_uses,
+    previews,
+    reach,
+    states,
+    stray_changes,
+    title_table,
+)
 from hestor.sites.selectors.addresses import address_key, desk_origin, folder_of
 from hestor.sites.selectors.standing import is_closed
 from hestor.sites.selectors.states import draft_of, edition_of, has_events, held_moments, live_edition
@@ -71,7 +80,7 @@ def _put(cache: Cache[Any, V], key: object, value: V) -> V:
 
 def clear_caches() -> None:
     """Empties all caches, as after another database was put in place."""
-    for module in (reach, states, brand_report, logo_measures, title_table, generated_files):
+    for module in (reach, states, brand_report, logo_measures, stray_changes, title_table, generated_files):
         module.clear_caches()
     for cache in (_RESPONSES, _RENDERERS, _CLOCKS, _PUBLISHED):
         cache.clear()

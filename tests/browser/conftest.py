@@ -138,6 +138,12 @@ def people(browser) -> Iterator:
 
 
 @pytest.fixture
-def owner_desk(server, people) -> Person:
+def owner(server, people) -> Person:
+    """The owner, signed in, with nothing open yet."""
+    return people(server).sign_in()
+
+
+@pytest.fixture
+def owner_desk(owner) -> Person:
     """The owner with the house style of Quillmere open."""
-    return people(server).sign_in().open()
+    return owner.open()

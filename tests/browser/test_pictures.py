@@ -17,8 +17,8 @@ def row(page, name: str):
     return page.get_by_role("listitem").filter(has=page.get_by_role("button", name=f"Open {name}"))
 
 
-def test_several_at_once_each_with_its_own_outcome(owner_desk, tmp_path):
-    page = owner_desk.open(view="pictures").page
+def test_several_at_once_each_with_its_own_outcome(owner, tmp_path):
+    page = owner.open(view="pictures").page
     # From files, as a browser takes them: the large one would travel slowly as a message to it.
     (tmp_path / "files").mkdir()
     files = {
@@ -41,11 +41,11 @@ def test_several_at_once_each_with_its_own_outcome(owner_desk, tmp_path):
     expect(said).to_contain_text("“huge.png” is larger than 20 MB.")
     expect(row(page, "one.png")).to_have_count(1)
     expect(row(page, "cut.png")).to_have_count(0)
-    assert owner_desk.faults() == []
+    assert owner.faults() == []
 
 
-def test_what_is_pasted_or_dropped_anywhere_on_the_page_is_taken(owner_desk):
-    page = owner_desk.open(view="pictures").page
+def test_what_is_pasted_or_dropped_anywhere_on_the_page_is_taken(owner):
+    page = owner.open(view="pictures").page
     expect(page.get_by_role("button", name="Open logo.svg")).to_be_visible()
     for name, seed, event in (("pasted.png", 5, "ClipboardEvent('paste'"), ("dropped.png", 6, "DragEvent('drop'")):
         page.evaluate(
@@ -60,8 +60,8 @@ def test_what_is_pasted_or_dropped_anywhere_on_the_page_is_taken(owner_desk):
         expect(row(page, name)).to_have_count(1)
 
 
-def test_words_search_and_sort(owner_desk):
-    page = owner_desk.open(view="pictures").page
+def test_words_search_and_sort(owner):
+    page = owner.open(view="pictures").page
     page.locator("input[type=file]").first.set_input_files(file("heavy.png", png(300, 200)))
     expect(row(page, "heavy.png")).to_contain_text("No description")
     page.get_by_label("1 without a description").check()
@@ -82,8 +82,8 @@ def test_words_search_and_sort(owner_desk):
     expect(page.get_by_text("No picture has “zzz”")).to_be_visible()
 
 
-def test_a_replacement_is_followed_by_its_uses(owner_desk, server):
-    page = owner_desk.open(view="pictures").page
+def test_a_replacement_is_followed_by_its_uses(owner, server):
+    page = owner.open(view="pictures").page
     page.get_by_role("button", name="Open beans.svg").click()
     expect(row(page, "beans.svg")).to_contain_text("Beans and peas")
     page.locator("input[type=file]").last.set_input_files(file("rows.png", png(900, 500)))
@@ -100,8 +100,8 @@ def test_a_replacement_is_followed_by_its_uses(owner_desk, server):
     assert "image/webp" in (page.locator(".prose source").get_attribute("type") or "")
 
 
-def test_one_in_use_goes_only_after_a_look_and_comes_back(owner_desk):
-    page = owner_desk.open(view="pictures").page
+def test_one_in_use_goes_only_after_a_look_and_comes_back(owner):
+    page = owner.open(view="pictures").page
     page.get_by_role("button", name="Open logo.svg").click()
     page.get_by_role("button", name="Delete", exact=True).click()
     expect(page.get_by_text("It is used in 2 places")).to_be_visible()
@@ -110,25 +110,25 @@ def test_one_in_use_goes_only_after_a_look_and_comes_back(owner_desk):
     page.get_by_role("button", name="Delete it all the same").click()
     expect(page.get_by_role("heading", name="Deleted in the last 30 days")).to_be_visible()
     expect(page.get_by_role("button", name="Open logo.svg")).to_have_count(0)
-    assert owner_desk.faults() == []
+    assert owner.faults() == []
     page.get_by_role("button", name="Restore").click()
     expect(page.get_by_role("button", name="Open logo.svg")).to_be_visible()
 
 
-def test_nothing_yet_no_connection_and_by_keyboard(owner_desk):
-    page = owner_desk.page
-    page.goto(owner_desk.server.desk + "/new-site")
+def test_nothing_yet_no_connection_and_by_keyboard(owner):
+    page = owner.page
+    page.goto(owner.server.desk + "/new-site")
     page.get_by_label("What is the site called?").fill("Empty")
     page.get_by_role("combobox", name="In which town?").press_sequentially("trogen")
     page.get_by_role("listbox").get_by_role("option").first.click()
     page.get_by_role("button", name="Make the site").click()
     page.get_by_role("link", name="House style").click()
-    expect(owner_desk.field("Name")).to_have_value("Empty")
-    expect(owner_desk.fact("Logo")).to_contain_text("No logo yet")
-    expect(owner_desk.fact("Icon")).to_contain_text("This is the starter icon.")
-    owner_desk.open("empty", "pictures")
+    expect(owner.field("Name")).to_have_value("Empty")
+    expect(owner.fact("Logo")).to_contain_text("No logo yet")
+    expect(owner.fact("Icon")).to_contain_text("This is the starter icon.")
+    owner.open("empty", "pictures")
     expect(page.get_by_text("No picture yet.")).to_be_visible()
-    assert owner_desk.faults() == []
+    assert owner.faults() == []
     page.route("**/pictures", lambda route: route.abort() if route.request.method == "POST" else route.continue_())
     page.locator("input[type=file]").first.set_input_files(file("a.png", png(60, 40)))
     expect(page.get_by_text("No connection, so “a.png” did not arrive.")).to_be_visible()

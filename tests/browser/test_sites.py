@@ -40,17 +40,17 @@ def test_the_first_run(bare_server, people):
     expect(page.locator("html")).to_have_attribute("lang", "de-CH")
 
 
-def test_the_open_site_is_unmistakable_on_every_view(owner_desk):
-    page = owner_desk.page
+def test_the_open_site_is_unmistakable_on_every_view(owner):
+    page = owner.page
     for view in ("style", "pages", "editions", "review"):
-        owner_desk.open("silberpfad", view)
+        owner.open("silberpfad", view)
         opened = page.get_by_role("button", name="Open site")
         expect(opened).to_contain_text("Uhrenwerkstatt Silberpfad")
         expect(opened).to_contain_text("silberpfad.localhost")
         assert page.title().startswith("Uhrenwerkstatt Silberpfad · ")
     opened.click()
     page.get_by_role("menuitem", name="Quillmere Seed Library").click()
-    expect(owner_desk.field("Name")).to_have_value("Quillmere Seed Library")
+    expect(owner.field("Name")).to_have_value("Quillmere Seed Library")
 
 
 def test_a_site_is_never_changed_by_words_typed_for_another(owner_desk):
@@ -82,10 +82,10 @@ def test_two_sites_of_one_name_are_told_apart_by_a_label(owner_desk):
     expect(page.get_by_role("button", name="Open site")).to_contain_text("second")
 
 
-def test_an_edition_is_looked_at_and_brought_back(owner_desk, server):
-    page = owner_desk.open(view="editions").page
+def test_an_edition_is_looked_at_and_brought_back(owner, server):
+    page = owner.open(view="editions").page
     first = page.get_by_role("listitem").filter(has=page.get_by_role("heading", name="Edition 1"))
-    with owner_desk.context.expect_page() as opened:
+    with owner.context.expect_page() as opened:
         first.get_by_role("link", name="Preview it").click()
     look = opened.value
     expect(look.get_by_text("This is edition 1.")).to_be_visible()
@@ -104,8 +104,8 @@ def test_an_edition_is_looked_at_and_brought_back(owner_desk, server):
     assert b"Quillmere Seed Exchange" in server.get("quillmere.localhost", "/")[1]
 
 
-def test_pages_are_listed_and_found(owner_desk):
-    page = owner_desk.open(view="pages").page
+def test_pages_are_listed_and_found(owner):
+    page = owner.open(view="pages").page
     expect(page.get_by_role("row")).to_have_count(29)
     page.get_by_role("searchbox").fill("tomato")
     expect(page.get_by_role("row")).to_have_count(2)
@@ -116,12 +116,12 @@ def test_pages_are_listed_and_found(owner_desk):
     expect(page.get_by_text("No page has “zzz”")).to_be_visible()
 
 
-def test_a_list_that_can_not_be_fetched_is_asked_for_again(owner_desk):
-    page = owner_desk.page
+def test_a_list_that_can_not_be_fetched_is_asked_for_again(owner):
+    page = owner.page
     page.route("**/api/sites/*/pages", lambda route: route.abort())
-    owner_desk.open(view="pages")
+    owner.open(view="pages")
     expect(page.get_by_role("alert")).to_contain_text("No connection to Hestor, so this could not be fetched.")
-    assert owner_desk.faults() == []
+    assert owner.faults() == []
     page.unroute("**/api/sites/*/pages")
     page.get_by_role("button", name="Try again").click()
     expect(page.get_by_role("row")).to_have_count(29)
@@ -146,10 +146,10 @@ def test_a_wrong_password_is_said(server, people):
     expect(page.get_by_label("Email", exact=True)).to_have_value("owner@quillmere.example")
 
 
-def test_addresses_that_lead_nowhere(owner_desk, server):
+def test_addresses_that_lead_nowhere(owner, server):
     for path in ("/nosuch/style", "/a/b/c"):
-        owner_desk.page.goto(server.desk + path)
-        expect(owner_desk.page.get_by_role("heading", name="There is nothing here")).to_be_visible()
+        owner.page.goto(server.desk + path)
+        expect(owner.page.get_by_role("heading", name="There is nothing here")).to_be_visible()
 
 
 def test_hostile_words_run_nowhere(owner_desk, server):

@@ -74,7 +74,7 @@ def _visit_the_demo() -> None:
         facts = desk.get(f"{own}/style").json()["facts"]
         places = [{"place": place, "home": home} for place in _PLACES for home in (True, False)]
         asked = {"path": "/", "at": "", "facts": {}, "places": places, "edition": None}
-        for call, body in (("proofs", asked), ("reach", {"keys": [*facts], "facts": {"name": "X"}})):
+        for call, body in (("proofs", asked), ("reach", {"keys": [*facts], "facts": {}})):
             desk.post(f"{own}/{call}", body, content_type="application/json")
     connections.close_all()
 

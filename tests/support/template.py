@@ -40,13 +40,15 @@ def sessions_of(data: Path) -> dict[str, str]:
 
 
 def make(folder: Path) -> None:
-    """Loads the demo, has every brand file of it generated, and plants a session for each role."""
+    """Loads the demo, has its brand files generated and its pages swept, and plants a session for each role."""
     shutil.rmtree(folder, ignore_errors=True)
     make_data(folder)
     with Server(folder) as running:
         caller = Caller(running)
-        for site in ("quillmere", "silberpfad", "narjis"):
-            assert caller.call("GET", f"/api/sites/{site}/brand")[0] == 200
+        for site in caller.call("GET", "/api/sites")[1]:
+            assert caller.call("GET", f"/api/sites/{site['slug']}/brand")[0] == 200
+            assert caller.call("GET", f"/api/sites/{site['slug']}/sweep")[0] == 200
+            assert running.ask("GET", "localhost", site["icon_url"], Cookie=caller.cookie).status == 200
     command = [sys.executable, "-c", _SIGN_IN, *ROLES]
     signed_in = subprocess.run(command, check=True, cwd=TOP, env=environment(folder), capture_output=True)
     (folder / "sessions.json").write_bytes(signed_in.stdout)

@@ -108,3 +108,26 @@ def test_a_thread_that_stands_back_leaves_a_processor_to_the_others():
     assert after <= before
     assert priority > mine[1]
     assert (os.sched_getaffinity(0), os.getpriority(os.PRIO_PROCESS, 0)) == mine
+
+
+def test_first_come_first_served(turn):
+    order = []
+
+    def work(name: str) -> None:
+        with turn.taken():
+            order.append(name)
+
+    threads = []
+    with turn.taken():
+        for name in "abc":
+            threads.append(threading.Thread(target=work, args=(name,)))
+            threads[-1].start()
+            while len(turn._waiting) < len(threads):
+                time.sleep(0.001)
+        with turn.passed_on():
+            # Whoever wants it again comes after those who have waited already.
+            pass
+        order.append("again")
+    for thread in threads:
+        thread.join()
+    assert order == ["a", "b", "c", "again"]

@@ -136,4 +136,18 @@ describe("reach", () => {
     expect(reached[1]?.keys).toEqual(["tagline"]);
     expect(reader.snapshot().reach.name?.pages).toBe(3);
   });
+
+  it("is counted anew for the fact that is typed, and for the others after a longer rest", async () => {
+    const { reader, reached } = setUp();
+    reader.view("row", { places: [], keys: ["name", "tagline"] });
+    want(reader, "A");
+    await vi.advanceTimersByTimeAsync(600);
+    want(reader, "B");
+    await vi.advanceTimersByTimeAsync(600);
+    expect(reached.slice(1)).toEqual([{ keys: ["name"], typed: { name: "B" } }]);
+    await vi.advanceTimersByTimeAsync(3_000);
+    expect(reached.slice(2)).toEqual([{ keys: ["tagline"], typed: { name: "B" } }]);
+    await vi.advanceTimersByTimeAsync(9_000);
+    expect(reached).toHaveLength(3);
+  });
 });

@@ -45,8 +45,16 @@ interface Viewed {
   keys: string[];
 }
 
+/** For what the reach of a fact was counted last: the state of the draft, and what was typed for the fact itself. */
+interface Counted {
+  stamp: string;
+  says: string;
+}
+
 /** Reach is counted on all pages, so it waits until the typing rests. */
 const REST = 500;
+/** Another fact's words rarely alter where a fact lands: that is counted once the typing has rested for longer. */
+const LONG_REST = 3_000;
 
 export function proofKey(place: Place, path: string): string {
   return `${place} ${path}`;
@@ -79,8 +87,9 @@ export class ProofReader {
   private wanted = false;
   private busy = false;
   private stamp = "";
-  private readonly reachStamps = new Map<string, string>();
+  private readonly counted = new Map<string, Counted>();
   private rest: ReturnType<typeof setTimeout> | undefined;
+  private longRest: ReturnType<typeof setTimeout> | undefined;
 
   constructor(private readonly source: ProofSource) {}
 
@@ -120,7 +129,9 @@ export class ProofReader {
 
   private read(): void {
     clearTimeout(this.rest);
-    this.rest = setTimeout(() => void this.readReach(), REST);
+    clearTimeout(this.longRest);
+    this.rest = setTimeout(() => void this.readReach((key) => this.counted.get(key)?.says !== this.says(key)), REST);
+    this.longRest = setTimeout(() => void this.readReach(() => true), LONG_REST);
     this.wanted = true;
     // Rows that come into view together are asked for together.
     if (!this.busy) {
@@ -156,14 +167,20 @@ export class ProofReader {
     this.busy = false;
   }
 
-  private async readReach(): Promise<void> {
+  /** What is typed for a fact. */
+  private says(key: string): string {
+    return JSON.stringify(this.typed[key] ?? null);
+  }
+
+  private async readReach(isDue: (key: string) => boolean): Promise<void> {
     const { stamp, typed } = this;
     const viewed = new Set([...this.viewed.values()].flatMap((one) => one.keys));
-    const keys = [...viewed].filter((key) => this.reachStamps.get(key) !== stamp);
+    const keys = [...viewed].filter((key) => this.counted.get(key)?.stamp !== stamp && isDue(key));
     if (!keys.length) return;
+    const counted = keys.map((key): [string, Counted] => [key, { stamp, says: this.says(key) }]);
     try {
       const found = await this.source.reach({ keys, typed });
-      for (const key of keys) this.reachStamps.set(key, stamp);
+      for (const [key, one] of counted) this.counted.set(key, one);
       this.set({ reach: { ...this.state.reach, ...found } });
     } catch {
       // The proofs say by themselves that the connection is lost; reach is counted again at the next rest.

@@ -4,11 +4,17 @@ from collections import Counter
 from collections.abc import Iterable, Iterator, Sequence
 from dataclasses import dataclass
 from datetime import datetime
+from threading import Lock
+from typing import Any
 
+from cachetools import LRUCache, cached
+
+from hestor.core import zones
 from hestor.core.sweep import own
 from hestor.core.sweep.own import OwnStray
 from hestor.press import Renderer
-from hestor.sites.models import Revision, Site
+from hestor.sites.models import Edition, Revision, RevisionQuerySet, Site
+from hestor.sites.selectors.addresses import address_key
 from hestor.sites.selectors.consistency import Sweeping, house_of, own_page
 from hestor.sites.selectors.states import live_edition
 from hestor.sites.selectors.unlinked import unlinked_edition
@@ -32,14 +38,30 @@ def _said(stray: OwnStray) -> Said:
     return stray.kind, stray.page_id, stray.field, stray.says
 
 
-def _live(site: Site, revisions: Iterable[Revision], now: datetime) -> Iterator[OwnStray]:
-    edition = live_edition(site)
-    if edition is None:
-        return
+def _of_edition(site: Site, edition: Edition, revisions: Iterable[Revision], now: datetime) -> Iterator[OwnStray]:
     state, pages = unlinked_edition(site, edition)
     press, house = Renderer(state, now), house_of(site, edition.facts)
     for one in revisions:
         yield from own.of_page(press.page(pages.of(one)).body.decode(), own_page(one), house)
+
+
+def _edition_key(site: Site, edition: Edition, pages: RevisionQuerySet, now: datetime) -> tuple[Any, ...]:
+    day = zones.day_in(edition.facts.time_zone, now)
+    return edition.pk, day, *address_key(site), tuple(pages.order_by("pk").values_list("pk", flat=True))
+
+
+_SAID: LRUCache[Any, Counter[Said]] = LRUCache(16)
+
+
+# What was published stays as it is, and whoever reviews a change looks at it more than once.
+@cached(_SAID, key=_edition_key, lock=Lock())
+def _said_by(site: Site, edition: Edition, pages: RevisionQuerySet, now: datetime) -> Counter[Said]:
+    return Counter(map(_said, _of_edition(site, edition, pages.order_by("path"), now)))
+
+
+def clear_caches() -> None:
+    """Forgets what editions say, as after another database was put in place."""
+    _SAID.clear()
 
 
 def changes_of(site: Site, now: datetime) -> StrayChanges:
@@ -55,7 +77,7 @@ def changes_of(site: Site, now: datetime) -> StrayChanges:
     sweeping = Sweeping(site, now)
     sweeping.run()
     pages = set(compared.values_list("page_id", flat=True))
-    before = Counter(map(_said, _live(site, compared.order_by("path"), now)))
+    before = _said_by(site, edition, compared, now)
     live_pages = set(live.values_list("page_id", flat=True))
     concerned = [
         one for one in sweeping.strays() if one.page_id and (one.page_id in pages or one.page_id not in live_pages)
