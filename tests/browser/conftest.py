@@ -114,6 +114,16 @@ class Person:
         """How many pixels the page is wider than its window."""
         return self.page.evaluate("document.documentElement.scrollWidth - innerWidth")
 
+    def wrong_at_any_width(self) -> list[str]:
+        """What is wrong with the page as it stands, on a phone and on a desk's screen; the window stays as it is."""
+        window = self.page.viewport_size
+        wrong = []
+        for width in (390, 1280):
+            self.page.set_viewport_size({"width": width, "height": 800})
+            wrong += self.faults() + ([f"wider than {width}"] if self.overflows() else [])
+        self.page.set_viewport_size(window)
+        return wrong
+
 
 @pytest.fixture
 def people(browser) -> Iterator:

@@ -103,9 +103,8 @@ def test_a_pasted_picture_and_a_refused_one(owner_desk):
     expect(logo).to_contain_text("“pasted.png” is here.")
 
 
-@pytest.mark.parametrize("width", [1280, 390])
-def test_an_icon_made_here(server, people, width):
-    person = people(server, width=width).sign_in().open()
+def test_an_icon_made_here(server, people):
+    person = people(server, width=390).sign_in().open()
     icon, page = person.fact("Icon"), person.page
     before = server.get("quillmere.localhost", "/favicon.ico")[1]
     icon.get_by_role("button", name="Make one").click()
@@ -117,7 +116,7 @@ def test_an_icon_made_here(server, people, width):
     kept(person, "Icon")
     src = person.proof("Icon", "Browser tab").first.locator("img").first.get_attribute("src")
     assert "icon.svg" in (src or "")
-    assert person.overflows() == 0
+    assert person.wrong_at_any_width() == []
     assert server.get("quillmere.localhost", "/favicon.ico")[1] == before
     publish(person)
     assert server.get("quillmere.localhost", "/favicon.ico")[1] != before

@@ -76,7 +76,20 @@ def _visit_the_demo() -> None:
         asked = {"path": "/", "at": "", "facts": {}, "places": places, "edition": None}
         for call, body in (("proofs", asked), ("reach", {"keys": [*facts], "facts": {}})):
             desk.post(f"{own}/{call}", body, content_type="application/json")
+    _look_at_what_is_live()
     connections.close_all()
+
+
+def _look_at_what_is_live() -> None:
+    """What the review of any change of the house style compares the draft with."""
+    from hestor import clock
+    from hestor.sites.models import Site
+    from hestor.sites.selectors import stray_changes
+    from hestor.sites.selectors.states import live_edition
+
+    for site in Site.objects.all():
+        if edition := live_edition(site):
+            stray_changes.said_by(site, edition, stray_changes.pages_of(edition), clock.now())
 
 
 def _is_demo(data: Path) -> bool:

@@ -55,7 +55,8 @@ _SAID: LRUCache[Any, Counter[Said]] = LRUCache(16)
 
 # What was published stays as it is, and whoever reviews a change looks at it more than once.
 @cached(_SAID, key=_edition_key, lock=Lock())
-def _said_by(site: Site, edition: Edition, pages: RevisionQuerySet, now: datetime) -> Counter[Said]:
+def said_by(site: Site, edition: Edition, pages: RevisionQuerySet, now: datetime) -> Counter[Said]:
+    """How often pages of an edition say what strays."""
     return Counter(map(_said, _of_edition(site, edition, pages.order_by("path"), now)))
 
 
@@ -64,12 +65,17 @@ def clear_caches() -> None:
     _SAID.clear()
 
 
+def pages_of(edition: Edition) -> RevisionQuerySet:
+    """All pages of an edition, as they are compared."""
+    return Revision.objects.in_edition_of(edition.site_id, edition.number).select_related("text", "page")
+
+
 def changes_of(site: Site, now: datetime) -> StrayChanges:
     """The draft's strays beside those of the live edition; a first edition makes none."""
     edition = live_edition(site)
     if edition is None:
         return StrayChanges((), 0, True)
-    live = Revision.objects.in_edition_of(site.pk, edition.number).select_related("text", "page")
+    live = pages_of(edition)
     same_facts = edition.facts == site.facts
     is_whole = live.count() <= MOST_PAGES
     changed = live.filter(in_draft=False)
@@ -77,7 +83,7 @@ def changes_of(site: Site, now: datetime) -> StrayChanges:
     sweeping = Sweeping(site, now)
     sweeping.run()
     pages = set(compared.values_list("page_id", flat=True))
-    before = _said_by(site, edition, compared, now)
+    before = said_by(site, edition, compared, now)
     live_pages = set(live.values_list("page_id", flat=True))
     concerned = [
         one for one in sweeping.strays() if one.page_id and (one.page_id in pages or one.page_id not in live_pages)
