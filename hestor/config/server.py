@@ -39,6 +39,10 @@ def child_exit(server: object, worker: object) -> None:
         multiprocess.mark_process_dead(getattr(worker, "pid", 0))  # type: ignore[no-untyped-call]
 
 
+# A page makes thousands of objects that end with it; by default the collector looks through them again and again.
+gc.set_threshold(10_000, 20, 10)
+
+
 def on_starting(server: object) -> None:
     """What an older version left open to others on the machine is closed."""
     from hestor.config import private

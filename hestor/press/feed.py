@@ -6,6 +6,7 @@ becomes of address, domain or title, so that no reader sees an old entry as new.
 
 from collections.abc import Sequence
 from datetime import UTC, datetime
+from functools import lru_cache
 from html import escape
 from urllib.parse import urljoin
 
@@ -45,7 +46,12 @@ def _content(frame: Frame, post: Page, own: str) -> str:
         return f'<img src="{frame.state.origin}{shown.medium}" alt="{alt}" {size}>' if shown else ""
 
     filled = markdown.filled_html(post.html, frame.values)
-    text = markdown.with_pictures(filled, PREFIX, drawn)
+    return _in_full(markdown.with_pictures(filled, PREFIX, drawn), own)
+
+
+@lru_cache(maxsize=64)
+def _in_full(text: str, own: str) -> str:
+    """The text of a page at the address ``own``, with every address in it in full."""
     tree = html.fragment_fromstring(lines.carried(text), create_parent="div")
     tree.rewrite_links(lambda link: _joined(own, link))
     inner = "".join(html.tostring(child, encoding="unicode") for child in tree)

@@ -1,6 +1,6 @@
 """What all pages of one state share: the values of fill-ins, the words of its language, brand files, head and foot."""
 
-from collections.abc import Mapping
+from collections.abc import Hashable, Mapping
 from dataclasses import dataclass, replace
 from datetime import date, datetime, time
 from functools import lru_cache
@@ -87,6 +87,7 @@ class Frame:
             open=lambda: opening.status_line(self),
         )
         self.brand = BrandFiles(self.facts, state.master, self.root)
+        self._parts: dict[tuple[Hashable, ...], Markup] = {}
 
     @cached_property
     def public_brand(self) -> BrandFiles:
@@ -130,6 +131,15 @@ class Frame:
     def changed(self, page: Page) -> datetime | None:
         """When a page's words last changed for its readers."""
         return posting.changed(page.published, page.worded, self.facts.time_zone, page.published_at)
+
+    def part(self, name: str, **what: Hashable) -> Markup:
+        """A part of the frame that is the same on all pages for which ``what`` is the same, rendered once."""
+        key = name, *what.values()
+        found = self._parts.get(key)
+        if found is None:
+            rendered = JINJA.get_template(f"parts/{name}.html.jinja").render(self.shared, **what).strip()
+            found = self._parts[key] = Markup(f"{rendered}\n" if rendered else "")  # noqa: S704
+        return found
 
     def html(self, template: str, status: int = 200, **values: Any) -> Response:
         """A page from its template."""
@@ -282,6 +292,7 @@ class Frame:
             "origin": self.state.origin,
             "feed_url": f"{self.root}/feed.xml" if self.has_news else "",
             "script_url": self.root + static_files.script_url(),
+            "part": self.part,
             "said": self.said,
             "said_of": self.said_of,
             "contact_lines": details.footer_lines(self),

@@ -16,11 +16,11 @@ def reach_site(account: Account, slug: str, action: Action) -> tuple[Site, Role]
     Raises NotFound for a site that is not there or that the person has no role on (so that nobody learns
     which sites exist), and Forbidden if the role doesn't allow the action.
     """
-    found = (
-        Membership.objects.select_related("site__timed")
-        .filter(account=account, site__slug=slug, site__deleted=None)
-        .first()
+    # At most one: asked for in no order, which is found sooner.
+    listed = Membership.objects.select_related("site__timed").filter(
+        account=account, site__slug=slug, site__deleted=None
     )
+    found = next(iter(listed), None)
     if found is None:
         raise NotFound
     role = Role(found.role)
