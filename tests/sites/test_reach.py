@@ -9,6 +9,7 @@ from hestor.core.facts.document import KEYS, SPECS, Facts
 from hestor.core.places import reach
 from hestor.core.places.all import FILE_PLACES, PAGE_PLACES
 from hestor.core.places.place import Place
+from hestor.core.reading.page import PageReading
 from hestor.press import Renderer
 from hestor.sites.models import Revision, Site
 from hestor.sites.selectors.groups import groups_of
@@ -21,14 +22,23 @@ from tests.support.pictures import svg_master
 
 
 class Whole:
-    """Every page of a draft, rendered and read one by one, with nothing remembered and nothing counted."""
+    """Every page of a draft, rendered and read one by one, with nothing counted.
 
-    def __init__(self, site: Site, facts: Facts) -> None:
+    Bytes that are the same in ``before``, the address of their stylesheet with its hash among them, read the same.
+    """
+
+    def __init__(self, site: Site, facts: Facts, before: "Whole | None" = None) -> None:
         state = with_one_date(draft_of(site, facts))
         own = state.master
         state.master = lambda key: own(key) or svg_master("<rect width='300' height='100'/>", 300, 100)
         renderer = Renderer(state, MOMENT)
-        self.pages = {path: reach.read_page(renderer.read(path)) for path in renderer.paths()}
+        self.bodies = {path: renderer.respond(path).body for path in renderer.paths()}
+        self.pages = {
+            path: before.pages[path]
+            if before and before.bodies[path] == body
+            else reach.read_page(PageReading(body, renderer.style))
+            for path, body in self.bodies.items()
+        }
         self.files = reach.read_files(files_of(renderer), renderer.style)
 
     def differs(self, other: "Whole") -> dict[str, int]:
@@ -55,7 +65,7 @@ def disagreements(site: Site, facts: Facts) -> dict[str, object]:
     for key in KEYS:
         other = facts.model_copy(update={key: SPECS[key].other(facts)})
         lands = document.is_set(facts, key) or SPECS[key].derived
-        read = as_it_is.differs(Whole(site, other)) if lands else {}
+        read = as_it_is.differs(Whole(site, other, as_it_is)) if lands else {}
         if told(site, facts, key) != read:
             wrong[key] = (told(site, facts, key), read)
     return wrong

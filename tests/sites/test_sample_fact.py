@@ -23,7 +23,7 @@ ADDED = [
     ),
     ("frontend/src/i18n/en.json", '  "fact": {\n', '    "motto": {"name": "Motto", "why": "W", "empty": "E"},\n'),
     (
-        "hestor/press/templates/frame.html.jinja",
+        "hestor/press/templates/parts/foot.html.jinja",
         '<p class="footer-line">{{ footer }}</p>\n',
         "{% if facts.motto %}<p>{{ facts.motto }}</p>{% endif %}\n",
     ),

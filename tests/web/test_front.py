@@ -22,7 +22,7 @@ from tests.support.template import DEMO
 
 pytestmark = pytest.mark.skipif(NGINX is None, reason="nginx is not installed")
 SITES = ("quillmere", "silberpfad", "narjis")
-# The last two ask in roundabout ways, which one site shows as well as three.
+# The last two ask in roundabout ways.
 CODINGS = ("", "gzip", "br", "gzip, deflate, br", "br;q=0, gzip")
 
 
@@ -67,6 +67,13 @@ def paths_of(server: Server, site: str) -> list[str]:
     return list(dict.fromkeys([*pages, *local, "/sitemap.xml", *more, *odd]))
 
 
+def codings_of(site: str, number: int) -> tuple[str, ...]:
+    """How an address is asked for: of one site in each way, of the others in one after the other."""
+    if site == SITES[0]:
+        return CODINGS if number % 5 == 0 else CODINGS[:3]
+    return (CODINGS[number % 3],)
+
+
 def is_laid(front: Path, site: str) -> bool:
     return (front / "hosts" / f"{site}.localhost").exists()
 
@@ -75,8 +82,8 @@ def test_every_address_of_the_demo_is_answered_the_same_both_ways(server, nginx,
     laid = 0
     for site in SITES:
         host = f"{site}.localhost:{nginx.port}"
-        for path in paths_of(server, site):
-            for coding in CODINGS if site == SITES[0] else CODINGS[:3]:
+        for number, path in enumerate(paths_of(server, site)):
+            for coding in codings_of(site, number):
                 own = ask(server.port, host, path, Accept_Encoding=coding)
                 first, again = (ask(nginx.port, host, path, Accept_Encoding=coding) for _ in range(2))
                 if "private" in dict(own[1]).get("cache-control", ""):
