@@ -28,7 +28,7 @@ def link(facts: Facts) -> Markup:
 
 def line(frame: "Frame") -> ContactLine | None:
     """The address with the words beside it; None where no address is to be shown."""
-    found = link(frame.facts)
+    found = frame.contact_link
     return ContactLine(frame.filled(frame.facts.contact_label), found) if found else None
 
 

@@ -44,7 +44,7 @@ def _address(frame: "Frame") -> Iterator[Markup]:
 
 
 def _email(frame: "Frame") -> Iterator[Markup]:
-    if found := contact.link(frame.facts):
+    if found := frame.contact_link:
         yield found
 
 

@@ -167,10 +167,15 @@ class Frame:
         return titles.title_of(self._titling, path, page, section, own)
 
     @cached_property
+    def contact_link(self) -> Markup:
+        """The link to write to the public address; empty where there is none to show."""
+        return contact.link(self.facts)
+
+    @cached_property
     def _side(self) -> Markup:
         """The text beside every page's own."""
         compiled = _side_text(self.facts.side_text) if self.facts.side_text else ""
-        compiled = markdown.with_contact(compiled, contact.link(self.facts))
+        compiled = markdown.with_contact(compiled, self.contact_link)
         return Markup(markdown.filled_html(compiled, self.values, self.root))  # noqa: S704
 
     @cached_property

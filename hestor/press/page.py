@@ -9,7 +9,7 @@ from markupsafe import Markup
 
 from hestor.core.pages import descriptions
 from hestor.core.text import markdown
-from hestor.press import contact, files, opening
+from hestor.press import files, opening
 from hestor.press.brand_files import PREFIX, Shown
 from hestor.press.frame import JINJA, Frame
 from hestor.press.response import Response
@@ -68,7 +68,7 @@ def _text(frame: Frame, page: Page) -> str:
         return template.render(shown=shown, alt=Markup(alt), first=len(drawn_before) == 1, sizes=_SIZES)  # noqa: S704
 
     compiled = markdown.with_hours(page.html, lambda: _hours(frame))
-    compiled = markdown.with_contact(compiled, contact.link(frame.facts))
+    compiled = markdown.with_contact(compiled, frame.contact_link)
     html = markdown.filled_html(compiled, frame.values, frame.root)
     return markdown.with_pictures(html, f"{frame.root}{PREFIX}", drawn)
 
