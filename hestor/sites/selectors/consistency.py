@@ -153,8 +153,7 @@ class Sweeping:
         )
 
     def _found(self, press: Renderer, pages: UnlinkedPages, revision: Revision) -> Iterator[OwnStray]:
-        html = press.page(pages.of(revision)).body.decode()
-        yield from own.of_page(html, own_page(revision), self._house)
+        yield from strays_on(press, pages, revision, self._house)
         yield from left_out(revision)
 
     def strays(self) -> tuple[OwnStray, ...]:
@@ -175,6 +174,11 @@ class Sweeping:
             *own.past_years(self._site.facts.footer_text, zones.day_in(self._site.facts.time_zone, self._now).year),
         )
         return own.grouped(listed)
+
+
+def strays_on(press: Renderer, pages: UnlinkedPages, revision: Revision, house: OwnHouse) -> Iterator[OwnStray]:
+    """The strays of a page as the press makes it."""
+    yield from own.of_page(press.page(pages.of(revision)).body.decode(), own_page(revision), house)
 
 
 def own_page(revision: Revision) -> OwnPage:

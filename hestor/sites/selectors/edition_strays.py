@@ -12,7 +12,7 @@ from hestor.core.sweep.own import OwnHouse, OwnStray
 from hestor.press import Renderer
 from hestor.sites.models import Edition, Revision, RevisionQuerySet, Site
 from hestor.sites.selectors.comparison import edition as edition_of_number
-from hestor.sites.selectors.consistency import Consistency, house_of, left_out, own_page, told_apart
+from hestor.sites.selectors.consistency import Consistency, house_of, left_out, strays_on, told_apart
 from hestor.sites.selectors.unlinked import unlinked_edition
 
 MOST_PAGES = 1_500
@@ -26,8 +26,7 @@ def _found(site: Site, edition: Edition, pages: RevisionQuerySet, house: OwnHous
     state, unlinked = unlinked_edition(site, edition)
     press = Renderer(state, now)
     for one in pages.select_related("text", "page").order_by("path"):
-        strays = own.of_page(press.page(unlinked.of(one)).body.decode(), own_page(one), house)
-        yield from (stray for stray in strays if stray.field)
+        yield from (stray for stray in strays_on(press, unlinked, one, house) if stray.field)
         yield from left_out(one)
 
 

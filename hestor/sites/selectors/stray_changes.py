@@ -15,7 +15,7 @@ from hestor.core.sweep.own import OwnStray
 from hestor.press import Renderer
 from hestor.sites.models import Edition, Revision, RevisionQuerySet, Site
 from hestor.sites.selectors.addresses import address_key
-from hestor.sites.selectors.consistency import Sweeping, house_of, own_page
+from hestor.sites.selectors.consistency import Sweeping, house_of, strays_on
 from hestor.sites.selectors.states import live_edition
 from hestor.sites.selectors.unlinked import unlinked_edition
 
@@ -42,7 +42,7 @@ def _of_edition(site: Site, edition: Edition, revisions: Iterable[Revision], now
     state, pages = unlinked_edition(site, edition)
     press, house = Renderer(state, now), house_of(site, edition.facts)
     for one in revisions:
-        yield from own.of_page(press.page(pages.of(one)).body.decode(), own_page(one), house)
+        yield from strays_on(press, pages, one, house)
 
 
 def _edition_key(site: Site, edition: Edition, pages: RevisionQuerySet, now: datetime) -> tuple[Any, ...]:
