@@ -68,7 +68,8 @@ def paths_of(server: Server, site: str) -> list[str]:
 
 
 def codings_of(site: str, number: int) -> tuple[str, ...]:
-    """How an address is asked for: of one site in each way, of the others in one after the other."""
+    """How an address is asked for: of one site in three ways, each fifth in the roundabout ones, too; of the others in
+    one way after the other."""
     if site == SITES[0]:
         return CODINGS if number % 5 == 0 else CODINGS[:3]
     return (CODINGS[number % 3],)
