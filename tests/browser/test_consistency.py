@@ -84,3 +84,12 @@ def test_pages_made_elsewhere_are_checked_and_come_back_mended(server, people, t
         page.get_by_role("button", name="Download mended pages").click()
     with zipfile.ZipFile(saved.value.path()) as archive:
         assert b"Quillmere Seed Library</strong> lends" in archive.read("former-name-1.html")
+
+
+def test_a_look_that_gets_no_answer_is_taken_again(shared_server, people):
+    person = people(shared_server).sign_in()
+    person.page.route("**/sweep/step", lambda route: route.abort(), times=1)
+    page = person.open("silberpfad", "consistency").page
+    page.get_by_role("button", name="Try again").press("Enter")
+    expect(page.get_by_text("pages agree")).to_be_visible()
+    expect(page.get_by_role("button", name="Try again")).to_have_count(0)

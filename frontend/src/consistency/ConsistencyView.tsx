@@ -34,7 +34,15 @@ function Looking({ sweeping }: { sweeping: Sweeping }) {
   if (sweeping.error) {
     return (
       <div className="px-6 py-3">
-        <ErrorNotice error={sweeping.error} lost={t("state.notFetched")} />
+        <ErrorNotice
+          error={sweeping.error}
+          lost={t("state.notFetched")}
+          actions={
+            <Button variant="quiet" onClick={sweeping.again}>
+              {t("state.again")}
+            </Button>
+          }
+        />
       </div>
     );
   }

@@ -29,6 +29,8 @@ export interface Sweeping {
   isStopped: boolean;
   stop: () => void;
   goOn: () => void;
+  /** After an error. */
+  again: () => void;
 }
 
 /** Sweeps page after page until all are looked at; it ends when it is stopped or the view is left. */
@@ -38,7 +40,8 @@ export function useSweeping(site: string): Sweeping & { done: number } {
   const [error, setError] = useState<Error | null>(null);
   const [isStopped, setStopped] = useState(false);
   const [done, setDone] = useState(0);
-  useSteps<Progress>(isStopped ? "" : `${site} ${String(revision)}`, {
+  const [tries, setTries] = useState(0);
+  useSteps<Progress>(isStopped ? "" : `${site} ${String(revision)} ${String(tries)}`, {
     step: () => result<Progress>(api.POST("/api/sites/{site}/sweep/step", at(site))),
     onStep: (now) => {
       setProgress(now);
@@ -47,7 +50,18 @@ export function useSweeping(site: string): Sweeping & { done: number } {
     onEnd: () => setDone((count) => count + 1),
     onFailed: setError,
   });
-  return { progress, error, isStopped, done, stop: () => setStopped(true), goOn: () => setStopped(false) };
+  return {
+    progress,
+    error,
+    isStopped,
+    done,
+    stop: () => setStopped(true),
+    goOn: () => setStopped(false),
+    again: () => {
+      setError(null);
+      setTries((count) => count + 1);
+    },
+  };
 }
 
 export function fetchSweep(site: string): Promise<Sweep> {
