@@ -1,4 +1,6 @@
+import os
 import shutil
+import tempfile
 from datetime import UTC, datetime
 from pathlib import Path
 
@@ -23,8 +25,17 @@ from tests.support import rows
 settings.register_profile("hestor", deadline=None)
 settings.load_profile("hestor")
 
+# Where all of pytest's processes ask for servers (``tests.support.server``).
+if "HESTOR_NURSERY" not in os.environ:
+    os.environ["HESTOR_NURSERY"] = tempfile.mkdtemp(prefix="hestor-tests-")
+
 NOW = datetime(2026, 5, 1, 12, tzinfo=UTC)
 PASSWORD = "a-long-enough-one"
+
+
+def pytest_unconfigure(config):
+    if not hasattr(config, "workerinput"):
+        shutil.rmtree(os.environ["HESTOR_NURSERY"], ignore_errors=True)
 
 
 @pytest.fixture(autouse=True)

@@ -6,11 +6,9 @@ from playwright.sync_api import expect
 
 
 def test_a_fact_is_seen_where_it_lands_beside_what_is_live(server, people):
-    person = people(server).sign_in().open()
+    person = people(server).sign_in().writes(name="Quillmere Seed House").open(view="proofs")
     page = person.page
-    person.field("Name").fill("Quillmere Seed House")
     expect(page.get_by_text("1 change kept")).to_be_visible()
-    page.get_by_role("link", name="Proofs").click()
     board = page.get_by_role("region", name="Draft")
     for place in (
         "Browser tab",

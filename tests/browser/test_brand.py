@@ -50,7 +50,7 @@ def test_a_dropped_logo_reaches_every_page(owner_desk, server):
     expect(logo).to_contain_text("of it is empty margin")
     image = "document.querySelector('[data-field=logo] .checker img')"
     # What has not come yet is of no size.
-    page.wait_for_function(f"{image}?.naturalWidth > 0")
+    person.wait_until(f"() => {image}?.naturalWidth > 0")
     wide = logo.get_by_role("img", name="The logo").evaluate("i => i.naturalWidth / i.naturalHeight")
     untrimmed = logo.get_by_role("img", name="The logo").get_attribute("src")
     logo.get_by_role("button", name="Trim it").click()
@@ -60,7 +60,7 @@ def test_a_dropped_logo_reaches_every_page(owner_desk, server):
     page.keyboard.press("Control+Shift+z")
     expect(logo).to_contain_text("Trimmed to what is drawn.")
     expect(logo.get_by_role("img", name="The logo")).not_to_have_attribute("src", untrimmed or "")
-    page.wait_for_function(f"wide => {image}.naturalWidth / {image}.naturalHeight > wide + 1", arg=wide)
+    person.wait_until(f"wide => {image}.naturalWidth / {image}.naturalHeight > wide + 1", wide)
 
     # The demo's own pale version was of the former logo and went with it; the new one vanishes on dark ground.
     expect(logo).to_contain_text("On dark grounds it stands on a light plate.")
@@ -83,15 +83,15 @@ def test_a_dropped_logo_reaches_every_page(owner_desk, server):
     assert "Quillmere Seed Library" in page.title()
 
 
-def test_a_pasted_picture_and_a_refused_one(owner_desk):
-    logo = owner_desk.fact("Logo")
+def test_a_pasted_picture_and_a_refused_one(used_desk):
+    logo = used_desk.fact("Logo")
     bad = {"name": "logo.png", "mimeType": "image/png", "buffer": b"words, renamed"}
     logo.locator("input[type=file]").first.set_input_files(bad)
     expect(logo).to_contain_text("“logo.png” holds plain text, not a picture")
-    assert owner_desk.faults() == []
+    assert used_desk.faults(logo) == []
     logo.get_by_role("button", name="Dismiss").click()
     logo.get_by_role("button", name="Replace it").focus()
-    owner_desk.page.evaluate(
+    used_desk.page.evaluate(
         """bytes => {
           const data = new DataTransfer();
           data.items.add(new File([new Uint8Array(bytes)], 'pasted.png', {type: 'image/png'}));
@@ -116,7 +116,7 @@ def test_an_icon_made_here(server, people):
     kept(person, "Icon")
     src = person.proof("Icon", "Browser tab").first.locator("img").first.get_attribute("src")
     assert "icon.svg" in (src or "")
-    assert person.wrong_at_any_width() == []
+    assert person.wrong_at_any_width(icon) == []
     assert server.get("quillmere.localhost", "/favicon.ico")[1] == before
     publish(person)
     assert server.get("quillmere.localhost", "/favicon.ico")[1] != before
@@ -172,10 +172,10 @@ def test_an_icon_from_a_picture_is_cropped_by_keyboard(owner_desk, server):
     assert page.locator('link[rel="icon"][type="image/png"]').count() == 1
 
 
-def test_an_icon_from_the_logo_follows_the_logo(owner_desk):
-    icon, logo = owner_desk.fact("Icon"), owner_desk.fact("Logo")
+def test_an_icon_from_the_logo_follows_the_logo(used_desk):
+    icon, logo = used_desk.fact("Icon"), used_desk.fact("Logo")
     icon.get_by_role("button", name="From the logo").click()
-    kept(owner_desk, "Icon")
+    kept(used_desk, "Icon")
     shown = icon.get_by_role("img", name="The icon", exact=True)
     before = shown.get_attribute("src")
     file = {"name": "other.svg", "mimeType": "image/svg+xml", "buffer": drawing(EMBLEM)}
@@ -184,11 +184,11 @@ def test_an_icon_from_the_logo_follows_the_logo(owner_desk):
     expect(shown).not_to_have_attribute("src", before or "")
 
 
-def test_made_files_are_read_by_another_decoder(owner_desk, server):
+def test_made_files_are_read_by_another_decoder(shared_server, people):
     """Chromium's decoders had no part in making the files; they must see what Pillow and resvg made."""
-    page = owner_desk.page
-    page.goto(server.site("silberpfad"))
-    manifest = json.loads(server.get("silberpfad.localhost", "/site.webmanifest")[1])
+    page = people(shared_server).page
+    page.goto(shared_server.site("silberpfad"))
+    manifest = json.loads(shared_server.get("silberpfad.localhost", "/site.webmanifest")[1])
     sizes = page.evaluate(
         """async more => {
           const srcset = element => element.srcset.split(', ').map(candidate => candidate.split(' ')[0]);
@@ -220,10 +220,10 @@ def test_made_files_are_read_by_another_decoder(owner_desk, server):
             assert sizes[f"{scale}x.{ending}"] == pytest.approx([width * scale, height * scale], abs=scale)
 
 
-def test_the_drawing_and_the_pixels_agree(owner_desk, server):
+def test_the_drawing_and_the_pixels_agree(shared_server, people):
     """The SVG as Chromium draws it, against the PNG as resvg drew it."""
-    page = owner_desk.page
-    page.goto(server.site("quillmere"))
+    page = people(shared_server).page
+    page.goto(shared_server.site("quillmere"))
     away = page.evaluate(
         """async () => {
           const svg = document.querySelector('link[type="image/svg+xml"]').href;
@@ -264,16 +264,16 @@ def test_colours_and_typefaces(owner_desk, server):
     )
 
 
-def test_tokens_from_another_program(owner_desk):
-    fact = owner_desk.fact("Typefaces")
-    with owner_desk.page.expect_download() as downloaded:
+def test_tokens_from_another_program(used_desk):
+    fact = used_desk.fact("Typefaces")
+    with used_desk.page.expect_download() as downloaded:
         fact.get_by_role("link", name="Tokens (JSON)").click()
     assert downloaded.value.suggested_filename == "quillmere-tokens.json"
     css = {"name": "brand.css", "mimeType": "text/css", "buffer": b":root { --brand: #225588; --accent: #883311 }"}
     fact.locator("input[type=file]").first.set_input_files(css)
     expect(fact).to_contain_text("Taken from the file: Colour, Accent")
-    expect(owner_desk.field("Colour")).to_have_value("#225588")
-    expect(owner_desk.field("Accent")).to_have_value("#883311")
+    expect(used_desk.field("Colour")).to_have_value("#225588")
+    expect(used_desk.field("Accent")).to_have_value("#883311")
     fact.locator("input[type=file]").first.set_input_files({**css, "buffer": b"nothing here"})
     expect(fact.get_by_role("alert")).to_contain_text("There is no colour and no typeface in this file")
 

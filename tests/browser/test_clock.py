@@ -21,7 +21,7 @@ def test_from_a_town_to_all_that_pages_say(server, people):
     proposal.get_by_role("combobox", name="Language").select_option("fr-CH")
     expect(proposal).to_contain_text("français (Suisse)")
     expect(proposal).to_contain_text("lundi")
-    assert person.wrong_at_any_width() == []
+    assert person.wrong_at_any_width(row) == []
     # In part: the clock stays as it is.
     proposal.get_by_role("checkbox", name="Clock").uncheck()
     proposal.get_by_role("button", name="Take this").press("Enter")
@@ -69,7 +69,7 @@ def test_an_event_across_a_change_of_the_clock_is_planned_explained_and_publishe
     editor.get_by_role("button", name="Leave out 11 April 2027").click()
     expect(editor).to_contain_text("Left out")
     expect(editor).to_contain_text("✓ Kept")
-    assert person.wrong_at_any_width() == []
+    assert person.wrong_at_any_width(editor) == []
     editor.get_by_label("Until").fill("2027-03-01")
     expect(editor.get_by_role("alert").first).to_contain_text("The last day lies before the first one")
     editor.get_by_label("Until").fill("2027-04-18")
@@ -122,11 +122,11 @@ def test_opening_hours_are_said_by_keyboard_and_shown_where_the_page_says_them(s
     expect(row.get_by_role("alert")).to_contain_text("overlap")
     row.get_by_role("button", name="Monday: take out these hours").last.press("Enter")
     expect(row).to_contain_text("✓ Kept")
-    assert (person.faults(), person.overflows()) == ([], 0)
+    assert (person.faults(row), person.overflows()) == ([], 0)
 
 
-def test_new_years_eve_is_looked_at_beforehand(shared_server, people):
-    person = people(shared_server).sign_in("guest").open()
+def test_new_years_eve_is_looked_at_beforehand(used_desk):
+    person = used_desk
     page = person.page
     person.fact("First day of the week").scroll_into_view_if_needed()
     footer = person.proof("Clock", "Footer")
@@ -140,8 +140,8 @@ def test_new_years_eve_is_looked_at_beforehand(shared_server, people):
     expect(footer).to_contain_text("2019–2026")
 
 
-def test_a_date_is_put_together_from_parts_by_keyboard(server, people):
-    person = people(server).sign_in().open()
+def test_a_date_is_put_together_from_parts_by_keyboard(used_desk):
+    person = used_desk
     row = person.fact("Long date")
     row.get_by_role("button", name="Put it together").press("Enter")
     parts = row.get_by_role("list", name="Parts")
@@ -183,7 +183,7 @@ def test_the_desk_speaks_what_the_person_chose_and_the_site_what_its_owner_said(
     assert (person.faults(), person.overflows()) == ([], 0)
     publish(page, "راجع وانشر", "انشر هذين التغييرين", "منشورة")
     # It follows the person to another browser, and stays when signed out.
-    other = people(server).sign_in().open("quillmere")
+    other = people(server).sign_in().open("quillmere", "editions")
     expect(other.page.locator("html")).to_have_attribute("dir", "rtl")
     page.goto(server.site("quillmere") + "/")
     expect(page.locator("html")).to_have_attribute("lang", "en-GB")

@@ -20,7 +20,7 @@ def test_a_form_chosen_by_example_reaches_every_page(server, people):
     chosen = row.get_by_role("radio").nth(1).locator("..").inner_text()
     expect(row).to_contain_text("✓ Kept")
     expect(person.proof("Long date", "Dates on the page")).to_contain_text(chosen.split(" ")[-1])
-    assert person.wrong_at_any_width() == []
+    assert person.wrong_at_any_width(row) == []
     publish(page)
     page.goto(server.site("quillmere") + "/news/great-drying-2026/")
     expect(page.locator("article .day").first).to_have_text("Saturday, 14 November 2026")
@@ -55,7 +55,7 @@ def test_a_second_calendar_stands_beside_the_first_on_every_page(server, people)
     page.keyboard.press("Space")
     expect(row).to_contain_text("✓ Kept")
     expect(person.proof("A second calendar", "Dates on the page")).to_contain_text("1405")
-    assert (person.faults(), person.overflows()) == ([], 0)
+    assert (person.faults(row), person.overflows()) == ([], 0)
     page.get_by_role("button", name="Review").first.click()
     expect(page.get_by_role("group", name="As it will be")).to_contain_text("1405")
     expect(page.get_by_role("group", name="Now", exact=True)).not_to_contain_text("1405")
@@ -66,8 +66,8 @@ def test_a_second_calendar_stands_beside_the_first_on_every_page(server, people)
     expect(page.locator("article .day").first).to_contain_text(re.compile(r"2026 \(.+1405"))
 
 
-def test_a_clock_says_how_far_it_is_and_when_it_changes(shared_server, people):
-    person = people(shared_server).sign_in().open()
+def test_a_clock_says_how_far_it_is_and_when_it_changes(used_desk):
+    person = used_desk
     row = person.fact("Clock")
     expect(row).to_contain_text("UTC")
     expect(row).to_contain_text("by 1 hour")

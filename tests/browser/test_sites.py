@@ -1,5 +1,7 @@
 """Sites, editions, pages: setting up, switching, looking back."""
 
+import re
+
 from playwright.sync_api import expect
 
 from tests.support.hostile import HOSTILE
@@ -42,12 +44,14 @@ def test_the_first_run(bare_server, people):
 
 def test_the_open_site_is_unmistakable_on_every_view(owner):
     page = owner.page
-    for view in ("style", "pages", "editions", "review"):
-        owner.open("silberpfad", view)
+    owner.open("silberpfad", "review")
+    for view in ("Review", "Pages", "Editions", "House style"):
+        if view != "Review":
+            owner.go_to(view)
         opened = page.get_by_role("button", name="Open site")
         expect(opened).to_contain_text("Uhrenwerkstatt Silberpfad")
         expect(opened).to_contain_text("silberpfad.localhost")
-        assert page.title().startswith("Uhrenwerkstatt Silberpfad · ")
+        expect(page).to_have_title(re.compile("^Uhrenwerkstatt Silberpfad · "))
     opened.click()
     page.get_by_role("menuitem", name="Quillmere Seed Library").click()
     expect(owner.field("Name")).to_have_value("Quillmere Seed Library")
@@ -64,8 +68,8 @@ def test_a_site_is_never_changed_by_words_typed_for_another(owner_desk):
     expect(owner_desk.field("Name")).to_have_value("Only here")
 
 
-def test_two_sites_of_one_name_are_told_apart_by_a_label(owner_desk):
-    page = owner_desk.page
+def test_two_sites_of_one_name_are_told_apart_by_a_label(owner):
+    page = owner.open(view="editions").page
     page.get_by_role("button", name="Open site").click()
     page.get_by_role("menuitem", name="Make another site").click()
     page.get_by_label("What is the site called?").fill("Quillmere Seed Library")
@@ -77,7 +81,7 @@ def test_two_sites_of_one_name_are_told_apart_by_a_label(owner_desk):
     page.get_by_role("button", name="Open site").click()
     page.get_by_role("menuitem", name="Private label").click()
     page.get_by_role("textbox", name="Private label").fill("second")
-    assert owner_desk.faults() == []
+    assert owner.faults() == []
     page.get_by_role("button", name="Keep", exact=True).click()
     expect(page.get_by_role("button", name="Open site")).to_contain_text("second")
 
@@ -127,12 +131,12 @@ def test_a_list_that_can_not_be_fetched_is_asked_for_again(owner):
     expect(page.get_by_role("row")).to_have_count(29)
 
 
-def test_signing_out(owner_desk):
-    page = owner_desk.page
+def test_signing_out(owner):
+    page = owner.open(view="editions").page
     page.get_by_role("button", name="Account of Edith Marlow").click()
     page.get_by_role("menuitem", name="Sign out").click()
     expect(page.get_by_role("heading", name="Sign in to the desk")).to_be_visible()
-    page.goto(f"{owner_desk.server.desk}/quillmere/style")
+    page.goto(f"{owner.server.desk}/quillmere/style")
     expect(page.get_by_role("heading", name="Sign in to the desk")).to_be_visible()
 
 

@@ -161,7 +161,7 @@ def test_a_pattern_is_put_together_by_keyboard(server, people):
     row.get_by_role("button", name=re.compile("^Page: ")).focus()
     page.keyboard.press("Delete")
     expect(row.get_by_role("alert")).to_contain_text("{page}")
-    assert person.faults() == []
+    assert person.faults(row) == []
 
 
 def test_a_page_leaves_the_menu_out_and_takes_part_again(server, people):
@@ -171,7 +171,7 @@ def test_a_page_leaves_the_menu_out_and_takes_part_again(server, people):
     page.get_by_text("What this page shows").click()
     page.get_by_role("group", name="What this page shows").get_by_label("Menu").uncheck()
     expect(page.get_by_text("1 change kept")).to_be_visible()
-    person.open(view="style")
+    person.go_to("House style")
     page.get_by_text("1 page leaves parts out:").scroll_into_view_if_needed()
     page.get_by_role("button", name="Take part again Returning seed").click()
     expect(page.get_by_text("1 page leaves parts out:")).to_be_hidden()

@@ -3,17 +3,14 @@
 from playwright.sync_api import expect
 
 
-def _type_name_and_tagline(person) -> None:
-    person.open()
-    person.field("Name").fill("Quillmere Seed Commons")
-    person.field("Tagline").fill("Borrow. Grow. Bring back.")
+def _review_name_and_tagline(person) -> None:
+    person.writes(name="Quillmere Seed Commons", tagline="Borrow. Grow. Bring back.").open(view="review")
     expect(person.page.get_by_text("2 changes kept")).to_be_visible()
-    person.page.get_by_role("button", name="Review").first.click()
 
 
 def test_a_change_is_held_back_and_the_rest_goes_out(server, people):
     person = people(server, width=390).sign_in()
-    _type_name_and_tagline(person)
+    _review_name_and_tagline(person)
     page = person.page
     held = page.get_by_label("Hold back: Name")
     held.focus()
@@ -36,7 +33,7 @@ def test_a_change_is_held_back_and_the_rest_goes_out(server, people):
 
 def test_publishing_waits_for_a_chosen_time_and_can_be_called_off(server, people):
     person = people(server, dark=True).sign_in()
-    _type_name_and_tagline(person)
+    _review_name_and_tagline(person)
     page = person.page
     page.get_by_text("Publish at a chosen time").click()
     when = page.get_by_label("When, on the clock of Europe/London?")
@@ -91,7 +88,7 @@ def test_facts_of_another_site_are_looked_at_and_copied(server, people):
     page.get_by_role("button", name="Copy 2 facts").click()
     expect(page.get_by_text("2 facts copied into the draft.")).to_be_visible()
     expect(page.get_by_label("Colour", exact=True)).to_have_count(0)
-    person.open(site="narjis")
+    person.go_to("House style")
     expect(person.proof("Logo", "Page header").get_by_role("img").first).to_be_visible()
 
 

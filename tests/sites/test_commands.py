@@ -7,7 +7,8 @@ from hestor.accounts.models import Account
 from hestor.sites.models import Edition, Revision, Site
 from hestor.sites.services.creation import make_site
 from tests.support.databases import ON_POSTGRESQL
-from tests.support.server import Server, make_data
+from tests.support.server import Server, copy_data
+from tests.support.template import BARE
 
 
 def set_domain(*words: str) -> str:
@@ -57,7 +58,7 @@ def test_the_demo_is_loaded_once_and_holds_its_faults():
 
 
 def test_what_is_kept_is_its_owners_alone(tmp_path):
-    data = make_data(tmp_path / "data", demo=False)
+    data = copy_data(BARE, tmp_path / "data")
     (data / "pictures").mkdir(mode=0o755)
     data.chmod(0o755)
     if not ON_POSTGRESQL:

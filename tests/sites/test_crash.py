@@ -12,7 +12,7 @@ from hestor.core.reading.page import PageReading
 from tests.support.server import Caller, Server, copy_data
 from tests.support.template import DEMO
 
-PUBLISHES = 40
+PUBLISHES = 20
 PATHS = ["/", "/borrowing/", "/growing/beans-and-peas/", "/news/", "/contact/"]
 LOST = (OSError, http.client.HTTPException)
 

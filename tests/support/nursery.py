@@ -1,21 +1,28 @@
 """Starts servers quickly: a process that has everything imported already, and forks one for each that is asked for.
 
-Run as a program. Each line of its input asks for one, as JSON: its ``environment``; it answers with the process
-id of the server's group. From there on it is the server that `make demo` starts, with its own settings. With a
-``command`` it is `manage.py` with these arguments, which has written its ``output`` to a file when it is answered.
+Run as a program with the path of a socket, at which whoever tests may ask, several at a time; it ends with the last
+who asked. Each line asks for one, as JSON: its ``environment``; the answer is the process id of the server's group.
+From there on it is the server that `make demo` starts, with its own settings. With a ``command`` it is `manage.py`
+with these arguments, which has written its ``output`` to a file when it is answered with its exit status.
+
+With ``crowded`` as its second argument no server stands back for other programs.
 
 A server of the demo starts as one that has been at work for a while: the desk's first view of each site has been asked
 for. A server of anything else starts with empty caches.
 """
 
+import gc
 import importlib
 import json
 import os
+import select
 import shutil
+import socket
 import sys
-from contextlib import suppress
+import traceback
 from datetime import UTC, datetime
 from pathlib import Path
+from typing import Any
 
 import django
 from asgiref.local import Local
@@ -27,6 +34,7 @@ from tests.support.template import DEMO
 _SERVER = ["gunicorn.app.wsgiapp", "hestor.config.worker", "hestor.config.urls", "whitenoise.middleware"]
 _USED = [*_SERVER, "PIL.PngImagePlugin", "PIL.IcoImagePlugin", "PIL.WebPImagePlugin"]
 _MARK = "sessions.json"
+_CROWDED = "crowded"
 _VIEWS = ("unsaid", "pages", "pictures", "defaults", "notices", "contact", "address", "changes", "editions", "brand")
 _LISTS = ("languages?q=en-GB", "clock?zone=Europe/London&language=en-GB", "countries", "session", "sites")
 _PLACES = ("tab", "header", "footer", "search", "manifest", "share_large", "message", "feed")
@@ -40,6 +48,15 @@ def _warm() -> None:
     for name in settings.MIDDLEWARE:
         importlib.import_module(name.rpartition(".")[0])
     _fill_caches()
+
+
+def _stand_back_for_nobody() -> None:
+    """Where browsers are at work on the same machine, threads that stand back for all others would wait for seconds."""
+    from hestor.config import worker
+    from hestor.studio import limits
+
+    worker.stand_back = lambda: None
+    limits._LESS_URGENT = 0
 
 
 def _fill_caches() -> None:
@@ -137,44 +154,84 @@ def _serve() -> None:
     run()
 
 
-def _manage(command: list[str], output: str) -> None:
-    from django.core.management import call_command
+def _manage(command: list[str], output: str) -> int:
+    from django.core.management import CommandError, call_command
 
     with Path(output).open("w") as out:
-        call_command(*command, stdout=out)
+        try:
+            call_command(*command, stdout=out)
+        except CommandError as refusal:
+            out.write(str(refusal))
+            return 1
+        return 0
 
 
-def _wait(child: int) -> None:
-    # Whose end nobody is told of can be waited for all the same; then there is nothing left of it.
-    with suppress(ChildProcessError):
-        os.waitpid(child, 0)
+def _be(asked: dict[str, Any], client: socket.socket) -> None:
+    """What a fork does; nothing of it may come back to the parent's work."""
+    os.dup2(os.open(os.devnull, os.O_RDONLY), 0)
+    os.dup2(2, 1)
+    try:
+        _settle(asked["environment"])
+        if "command" in asked:
+            client.sendall(b"%d\n" % _manage(asked["command"], asked["output"]))
+        else:
+            client.close()
+            _serve()
+    except Exception:
+        traceback.print_exc()
+    finally:
+        os._exit(0)
+
+
+def _answer(client: socket.socket, others: list[socket.socket]) -> bool:
+    """Does what one line asks for; whether there was one."""
+    with client.makefile("r") as lines:
+        line = lines.readline()
+    if not line:
+        return False
+    asked = json.loads(line)
+    child = os.fork()
+    if child == 0:
+        for other in others:
+            other.close()
+        _be(asked, client)
+    if "command" not in asked:
+        client.sendall(b"%d\n" % child)
+    return True
+
+
+def _attend(listener: socket.socket) -> None:
+    """Answers until nobody is left who asked."""
+    clients = [listener.accept()[0]]
+    while clients or select.select([listener], [], [], 0)[0]:
+        for ready in select.select([listener, *clients], [], [])[0]:
+            if ready is listener:
+                clients.append(listener.accept()[0])
+            elif not _answer(ready, [listener, *(one for one in clients if one is not ready)]):
+                clients.remove(ready)
+                ready.close()
 
 
 def main() -> None:
-    """Forks a server for each line of input."""
+    """Forks a server for each line that is asked."""
     has_demo = (DEMO / _MARK).exists()
     if has_demo:
         # Pictures that are cached are read from here as long as there are servers.
         # Before the settings are read: the key that cookies are signed with is among the data.
         copy_data(DEMO, Path(os.environ["DATA"]))
     _warm()
+    if _CROWDED in sys.argv:
+        _stand_back_for_nobody()
     if has_demo:
         _visit_the_demo()
-    for line in sys.stdin:
-        child = os.fork()
-        if child == 0:
-            os.dup2(os.open(os.devnull, os.O_RDONLY), 0)
-            os.dup2(2, 1)
-            asked = json.loads(line)
-            _settle(asked["environment"])
-            if "command" in asked:
-                _manage(asked["command"], asked["output"])
-            else:
-                _serve()
-            os._exit(0)
-        if "command" in json.loads(line):
-            _wait(child)
-        print(child, flush=True)
+    # A server begins by collecting; what it shares with this process is not looked through, and not copied, for that.
+    gc.collect()
+    gc.freeze()
+    with socket.socket(socket.AF_UNIX) as listener:
+        listener.bind(sys.argv[1])
+        listener.listen()
+        _attend(listener)
+    Path(sys.argv[1]).unlink(missing_ok=True)
     shutil.rmtree(os.environ["DATA"], ignore_errors=True)
 
 

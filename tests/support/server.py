@@ -1,5 +1,6 @@
 """The real server, as `make demo` starts it, on a port and a data folder of its own."""
 
+import fcntl
 import json
 import os
 import shutil
@@ -50,14 +51,9 @@ def environment(data: Path, port: int = 8000, demo: bool = True, workers: int = 
     return {**os.environ, **own, "HESTOR_DEMO": "1" if demo else "0", "HESTOR_WORKERS": str(workers)}
 
 
-def manage(data: Path, *command: str, demo: bool = True) -> None:
-    subprocess.run(
-        [sys.executable, "manage.py", *command],
-        check=True,
-        cwd=TOP,
-        env=environment(data, demo=demo),
-        capture_output=True,
-    )
+def manage(data: Path, *command: str, demo: bool = True) -> str:
+    """What a command of `manage.py` prints; raises ``CalledProcessError`` if it fails."""
+    return said_by(environment(data, demo=demo), *command)
 
 
 def make_data(folder: Path, demo: bool = True) -> Path:
@@ -85,28 +81,48 @@ class _Stay(HTTPRedirectHandler):
 _STAYS = build_opener(_Stay)
 
 
-@lru_cache(maxsize=1)
-def _nursery() -> subprocess.Popen:
-    """The process of which this one's servers are forks; it ends with its input (``nursery``)."""
-    command = [sys.executable, "-m", "tests.support.nursery"]
+def _open_nursery(path: Path) -> None:
+    """Starts the process of which servers are forks, and waits until it can be asked."""
     own = environment(Path(tempfile.mkdtemp(prefix="hestor-nursery-")))
-    return subprocess.Popen(command, cwd=TOP, env=own, stdin=subprocess.PIPE, stdout=subprocess.PIPE, text=True)
+    crowded = ["crowded"] if "pytest" in sys.modules else []
+    command = [sys.executable, "-m", "tests.support.nursery", str(path), *crowded]
+    # It may outlive this process, if others still ask.
+    child = os.posix_spawn(sys.executable, command, {**own, "PYTHONPATH": str(TOP)})
+    while not path.exists():
+        if os.waitpid(child, os.WNOHANG)[0]:
+            raise RuntimeError("the process that servers are forks of ended at once")
+        time.sleep(0.02)
+
+
+@lru_cache(maxsize=1)
+def _nursery() -> socket.socket:
+    """Leads to the nursery: one for all of pytest's processes, which is opened by the first that needs it."""
+    folder = Path(os.environ.get("HESTOR_NURSERY") or tempfile.mkdtemp(prefix="hestor-tests-"))
+    path = folder / "nursery"
+    line = socket.socket(socket.AF_UNIX)
+    with (folder / "lock").open("w") as lock:
+        fcntl.flock(lock, fcntl.LOCK_EX)
+        while line.connect_ex(str(path)):
+            path.unlink(missing_ok=True)
+            _open_nursery(path)
+    return line
 
 
 def _fork(wanted: dict[str, str], **more: Any) -> int:
     nursery = _nursery()
-    assert nursery.stdin
-    assert nursery.stdout
-    nursery.stdin.write(json.dumps({"environment": wanted, **more}) + "\n")
-    nursery.stdin.flush()
-    return int(nursery.stdout.readline())
+    nursery.sendall(json.dumps({"environment": wanted, **more}).encode() + b"\n")
+    with nursery.makefile("r") as answers:
+        return int(answers.readline())
 
 
 def said_by(wanted: dict[str, str], *command: str) -> str:
-    """What a command of `manage.py` prints, in an environment; nothing if it fails."""
+    """What a command of `manage.py` prints, in an environment; raises ``CalledProcessError`` if it fails."""
     with tempfile.NamedTemporaryFile("r") as output:
-        _fork(wanted, command=command, output=output.name)
-        return output.read()
+        status = _fork(wanted, command=command, output=output.name)
+        said = output.read()
+    if status:
+        raise subprocess.CalledProcessError(status, command, said)
+    return said
 
 
 def _answers(port: int) -> bool:

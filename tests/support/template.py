@@ -13,6 +13,8 @@ from tests.support import databases
 from tests.support.server import TOP, Caller, Server, environment, make_data
 
 DEMO = TOP / "build" / ("test-demo-postgres" if databases.ON_POSTGRESQL else "test-demo")
+# What a server has that nobody has set up yet.
+BARE = DEMO.with_name(DEMO.name.replace("demo", "bare"))
 ROLES = ("owner", "helper", "guest")
 _SIGN_IN = """
 import json, sys
@@ -42,6 +44,8 @@ def sessions_of(data: Path) -> dict[str, str]:
 def make(folder: Path) -> None:
     """Loads the demo, has its brand files generated and its pages swept, and plants a session for each role."""
     shutil.rmtree(folder, ignore_errors=True)
+    shutil.rmtree(BARE, ignore_errors=True)
+    make_data(BARE, demo=False)
     make_data(folder)
     with Server(folder) as running:
         caller = Caller(running)

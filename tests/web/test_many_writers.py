@@ -9,7 +9,7 @@ import pytest
 from tests.support.server import Caller, Server, copy_data
 from tests.support.template import DEMO
 
-PEOPLE, ROUNDS = 20, 2
+PEOPLE, ROUNDS = 20, 1
 
 
 class Person(threading.Thread):
