@@ -72,11 +72,14 @@ $(STAMPS)/test-data: $(shell find hestor demo tests/support -type f -not -name '
 	@$(VENV)/python -m tests.support.template build/test-demo
 	@touch $@
 
-lint: $(STAMPS)/python-dev $(STAMPS)/node
+lint: $(STAMPS)/python-dev $(STAMPS)/front-lint
 	@$(VENV)/ruff check . && $(VENV)/ruff format --check .
 	@$(VENV)/lint-imports
 	@$(VENV)/mypy
+
+$(STAMPS)/front-lint: $(STAMPS)/node $(DESK_SOURCES)
 	@cd frontend && npm run -s lint
+	@touch $@
 
 types: $(STAMPS)/python $(STAMPS)/node ## makes the front end's API types anew
 	@$(VENV)/python -m hestor.config.export_schema build/openapi.json
@@ -84,8 +87,11 @@ types: $(STAMPS)/python $(STAMPS)/node ## makes the front end's API types anew
 	@$(VENV)/python -m hestor.config.export_style docs/house-style.schema.json
 	@cd frontend && npm run -s types
 
-front: $(STAMPS)/node
+front: $(STAMPS)/front-tests
+
+$(STAMPS)/front-tests: $(STAMPS)/node $(DESK_SOURCES)
 	@cd frontend && npm run -s test
+	@touch $@
 
 bench: build $(STAMPS)/python-dev $(STAMPS)/chromium $(STAMPS)/nginx ## runs the benchmarks, writes benchmarks/latest.json
 	@$(VENV)/python -m benchmarks

@@ -11,8 +11,8 @@ from pathlib import Path
 import pytest
 
 from tests.support.databases import sqlite_only
+from tests.support.server import TOP, manage
 
-TOP = Path(__file__).parents[2]
 OLD = TOP / "tests" / "data" / "hestor-0.2.0.sql.gz"
 # What a server would say of it, asked in a process of its own, as tests have a database of theirs.
 ASK = """
@@ -54,21 +54,23 @@ def data(tmp_path_factory) -> Path:
     return folder
 
 
-def run(data: Path, *command: str) -> str:
+def asked(data: Path) -> str:
     own = {"DATA": str(data), "DJANGO_SETTINGS_MODULE": "hestor.config.settings"}
-    run = subprocess.run([sys.executable, *command], cwd=TOP, env={**os.environ, **own}, capture_output=True, text=True)
+    run = subprocess.run(
+        [sys.executable, "-c", ASK], cwd=TOP, env={**os.environ, **own}, capture_output=True, text=True
+    )
     assert run.returncode == 0, run.stderr
     return run.stdout
 
 
 def test_an_upgrade_from_0_2_0(data):
     before = list(sqlite3.connect(data / "hestor.sqlite3").iterdump())
-    told = run(data, "manage.py", "upgrade")
+    told = manage(data, "upgrade", demo=False)
     assert "Page texts compiled anew" in told
     copied = Path(told.splitlines()[0].partition("copied to ")[2].removesuffix("."))
     assert list(sqlite3.connect(copied / "hestor.sqlite3").iterdump()) == before
-    assert run(data, "manage.py", "upgrade") == ""
-    said = json.loads(run(data, "-c", ASK))
+    assert manage(data, "upgrade", demo=False) == ""
+    said = json.loads(asked(data))
     # A trim that left the picture showed nothing; the whole picture does.
     assert said["trim"] is None
     assert said["tagline"] == "Borrow. Grow. Return."

@@ -1,5 +1,6 @@
 """The real server, as `make demo` starts it, on a port and a data folder of its own."""
 
+import atexit
 import fcntl
 import json
 import os
@@ -97,7 +98,10 @@ def _open_nursery(path: Path) -> None:
 @lru_cache(maxsize=1)
 def _nursery() -> socket.socket:
     """Leads to the nursery: one for all of pytest's processes, which is opened by the first that needs it."""
-    folder = Path(os.environ.get("HESTOR_NURSERY") or tempfile.mkdtemp(prefix="hestor-tests-"))
+    given = os.environ.get("HESTOR_NURSERY")
+    folder = Path(given or tempfile.mkdtemp(prefix="hestor-tests-"))
+    if not given:
+        atexit.register(shutil.rmtree, folder, ignore_errors=True)
     path = folder / "nursery"
     line = socket.socket(socket.AF_UNIX)
     with (folder / "lock").open("w") as lock:

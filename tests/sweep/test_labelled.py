@@ -8,6 +8,8 @@ from tests.support.labelled import Score, scores, sites
 _RECALL, _PRECISION = 0.95, 0.97
 # These are seen over a whole site, and have tests of their own.
 _OF_SITES = {"fact_unset"}
+# In one process, so that the sites are swept once.
+pytestmark = pytest.mark.xdist_group("labelled")
 
 
 @pytest.fixture(scope="module")
