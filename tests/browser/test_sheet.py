@@ -41,6 +41,7 @@ def test_a_paste_that_is_far_too_long_is_not_lost(used_desk):
 def test_an_empty_name_is_refused_where_it_stands(used_desk):
     used_desk.field("Name").fill("Seed House")
     expect(used_desk.proof("Name", "Page header")).to_contain_text("Seed House")
+    expect(used_desk.fact("Name")).to_contain_text("✓ Kept")
     used_desk.field("Name").fill("")
     expect(used_desk.fact("Name").get_by_role("alert")).to_contain_text("Name can’t be empty")
     expect(used_desk.proof("Name", "Page header")).to_contain_text("Seed House")

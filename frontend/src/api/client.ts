@@ -43,10 +43,21 @@ function asProblem(error: unknown, response: Response): Problem {
   return { type: "about:blank", status: response.status, code: "http", title: response.statusText, errors: [] };
 }
 
+const PATIENCE = 30_000;
+
+/**
+ * Ends a call that gets no answer for half a minute, as over a line that broke without a word: what is asked or kept
+ * while somebody types must not wait for it any longer.
+ */
+export function patience(): AbortSignal {
+  return AbortSignal.timeout(PATIENCE);
+}
+
 /** What a call gave. Throws ApiProblem for a refusal, NoConnection when no answer came. */
 export async function result<T>(call: Promise<Outcome<T>>): Promise<T> {
   const outcome = await call.catch((error: unknown) => {
-    if (error instanceof TypeError) throw new NoConnection();
+    const tooLong = error instanceof DOMException && error.name === "TimeoutError";
+    if (error instanceof TypeError || tooLong) throw new NoConnection();
     throw error;
   });
   if (!outcome.response.ok) throw new ApiProblem(asProblem(outcome.error, outcome.response));

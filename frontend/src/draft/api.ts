@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { api, result, type PageFull, type Schemas, type Style } from "../api/client";
+import { api, patience, result, type PageFull, type Schemas, type Style } from "../api/client";
 import { ApiProblem } from "../api/problem";
 import type { Backend } from "./store";
 import { cellsOf, merged } from "./titles";
@@ -24,6 +24,7 @@ export function backendFor(site: string, wrotePage: () => void): Backend {
           params: { path: { site } },
           headers: { "If-Match": String(revision) },
           body: { facts },
+          signal: patience(),
         }),
       ),
     page: async (page, body, revision) => {
@@ -32,6 +33,7 @@ export function backendFor(site: string, wrotePage: () => void): Backend {
           params: { path: { site, page } },
           headers: { "If-Match": String(revision) },
           body,
+          signal: patience(),
         }),
       );
       wrotePage();
@@ -44,6 +46,7 @@ export function backendFor(site: string, wrotePage: () => void): Backend {
             params: { path: { site } },
             headers: { "If-Match": String(revision) },
             body: { cells: cellsOf(cells) },
+            signal: patience(),
           }),
         );
         wrotePage();

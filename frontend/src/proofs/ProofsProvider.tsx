@@ -7,7 +7,7 @@ import {
   type ReactNode,
   type RefObject,
 } from "react";
-import { api, result, type Proofs, type Reach } from "../api/client";
+import { api, patience, result, type Proofs, type Reach } from "../api/client";
 import { useSelect } from "../draft/hooks";
 import type { Row } from "../draft/facts";
 import { useNear } from "../ui/useNear";
@@ -23,10 +23,13 @@ function readerFor(site: string, edition: number | null): ProofReader {
         api.POST("/api/sites/{site}/proofs", {
           ...at,
           body: { path, at: moment, facts: edition === null ? typed : {}, places, edition },
+          signal: patience(),
         }),
       ),
     reach: ({ keys, typed }) =>
-      result<Record<string, Reach>>(api.POST("/api/sites/{site}/reach", { ...at, body: { keys, facts: typed } })),
+      result<Record<string, Reach>>(
+        api.POST("/api/sites/{site}/reach", { ...at, body: { keys, facts: typed }, signal: patience() }),
+      ),
   });
 }
 
