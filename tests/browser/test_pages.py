@@ -85,6 +85,8 @@ def test_a_deleted_page_names_what_goes_along_and_comes_back(server, people):
     person = people(server).sign_in().open(view="pages")
     page = person.page
     page.get_by_role("button", name="Growing guides").click()
+    # What stands below the text moves once more when its editor has come.
+    expect(page.get_by_role("textbox", name="What it is about (Markdown)")).to_be_visible()
     page.get_by_role("button", name="Delete", exact=True).click()
     asked = page.get_by_role("alert")
     expect(asked).to_contain_text("These stand below it and go along:")
