@@ -154,14 +154,16 @@ def _serve() -> None:
     run()
 
 
-def _manage(command: list[str], output: str) -> int:
-    from django.core.management import CommandError, call_command
+def _manage(asked: dict[str, Any]) -> int:
+    """Writes what a command prints, or why it fails; gives its exit status."""
+    from django.core.management import call_command
 
-    with Path(output).open("w") as out:
+    with Path(asked["output"]).open("w") as out:
         try:
-            call_command(*command, stdout=out)
-        except CommandError as refusal:
-            out.write(str(refusal))
+            _settle(asked["environment"])
+            call_command(*asked["command"], stdout=out)
+        except Exception:
+            traceback.print_exc(file=out)
             return 1
         return 0
 
@@ -171,11 +173,11 @@ def _be(asked: dict[str, Any], client: socket.socket) -> None:
     os.dup2(os.open(os.devnull, os.O_RDONLY), 0)
     os.dup2(2, 1)
     try:
-        _settle(asked["environment"])
         if "command" in asked:
-            client.sendall(b"%d\n" % _manage(asked["command"], asked["output"]))
+            client.sendall(b"%d\n" % _manage(asked))
         else:
             client.close()
+            _settle(asked["environment"])
             _serve()
     except Exception:
         traceback.print_exc()
