@@ -13,13 +13,11 @@ from whitenoise.base import WhiteNoise
 
 from hestor.accounts.models import Account
 from hestor.core.roles import Role
-from hestor.pictures import selectors
 from hestor.sites.models import Membership, Site
 from hestor.sites.services.creation import make_site
 from hestor.sites.services.pages import add_page
 from hestor.sites.services.publishing import publish
-from hestor.web import serving
-from tests.support import rows
+from tests.support import caches, rows
 
 # How long a test takes says something of the machine, not of the code; speed is measured in benchmarks/.
 settings.register_profile("hestor", deadline=None)
@@ -41,8 +39,7 @@ def pytest_unconfigure(config):
 @pytest.fixture(autouse=True)
 def nothing_kept():
     """Each test has a database of its own, so nothing rendered from another's may be kept."""
-    serving.clear_caches()
-    selectors.clear_caches()
+    caches.forget()
 
 
 @pytest.fixture(scope="session", autouse=True)

@@ -1,7 +1,7 @@
 """Every call of the API against every kind of caller. A new call fails here until it has its line."""
 
 import json
-from contextlib import contextmanager, suppress
+from contextlib import contextmanager
 
 import pytest
 from django.core.files.uploadedfile import SimpleUploadedFile
@@ -13,7 +13,6 @@ from hestor.core.roles import Role
 from hestor.mail.models import Enquiry, Message, NoticesAddress, State
 from hestor.mail.selectors.letters import Voice
 from hestor.mail.services.posting import put
-from hestor.pictures import selectors
 from hestor.pictures.models import Picture
 from hestor.pictures.selectors import masters
 from hestor.pictures.services import upload
@@ -22,8 +21,8 @@ from hestor.sites.models import RemovedPage, Revision, Site
 from hestor.sites.selectors import previews
 from hestor.sites.services import page_tree
 from hestor.sites.services.pictures import delete
-from hestor.web import serving
 from tests.conftest import NOW
+from tests.support import caches
 from tests.support.pictures import png
 
 VIEW, EDIT, PUBLISH, MANAGE = "view", "edit", "publish", "manage"
@@ -262,15 +261,10 @@ def test_whom_a_call_is_refused_and_in_which_words(call, site, person):
 @contextmanager
 def taken_back():
     """What is done within is as if it had never been."""
-    with suppress(_TakenBack), transaction.atomic():
+    with transaction.atomic():
         yield
-        raise _TakenBack
-    serving.clear_caches()
-    selectors.clear_caches()
-
-
-class _TakenBack(Exception):
-    """Ends a transaction without keeping it."""
+        transaction.set_rollback(True)
+    caches.forget()
 
 
 @pytest.mark.parametrize("call", CALLS, ids=ids)

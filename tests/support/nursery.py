@@ -28,6 +28,7 @@ import django
 from asgiref.local import Local
 from django.conf import empty, settings
 
+from tests.support import caches
 from tests.support.server import copy_data
 from tests.support.template import DEMO
 
@@ -115,14 +116,6 @@ def _is_demo(data: Path) -> bool:
     return mark.exists() and DEMO.exists() and mark.read_bytes() == (DEMO / _MARK).read_bytes()
 
 
-def _forget_the_demo() -> None:
-    from hestor.pictures import selectors
-    from hestor.web import serving
-
-    serving.clear_caches()
-    selectors.clear_caches()
-
-
 def _settle(environment: dict[str, str]) -> None:
     """From now on this process has the settings of an environment."""
     from django.db import connections
@@ -144,7 +137,7 @@ def _settle(environment: dict[str, str]) -> None:
     # Whose device was seen is kept in the data, of which a server has a copy of its own.
     devices._NOTED.clear()
     if not _is_demo(Path(environment["DATA"])):
-        _forget_the_demo()
+        caches.forget()
 
 
 def _serve() -> None:
