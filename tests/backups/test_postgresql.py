@@ -49,7 +49,7 @@ def _empty(folder: Path) -> Path:
 def _refusal(data: Path, *command: str) -> str:
     with pytest.raises(subprocess.CalledProcessError) as caught:
         manage(data, *command)
-    return caught.value.stderr.decode()
+    return caught.value.output
 
 
 def test_all_that_was_lost_is_back(data, copies, tmp_path):
