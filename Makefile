@@ -8,6 +8,7 @@ VENV := .venv/bin
 STAMPS := build/stamps
 DESK := hestor/desk/dist/index.html
 DESK_SOURCES := $(shell find frontend/src frontend/index.html frontend/*.ts frontend/*.json frontend/*.js -type f 2>/dev/null)
+FRONT_CHECKED := $(DESK_SOURCES) frontend/.prettierrc.json frontend/.prettierignore
 
 .PHONY: help demo run test test-data bench build check lint types unit browser front lighthouse test-postgres screenshots lock clean towns
 
@@ -77,7 +78,7 @@ lint: $(STAMPS)/python-dev $(STAMPS)/front-lint
 	@$(VENV)/lint-imports
 	@$(VENV)/mypy
 
-$(STAMPS)/front-lint: $(STAMPS)/node $(DESK_SOURCES)
+$(STAMPS)/front-lint: $(STAMPS)/node $(FRONT_CHECKED)
 	@cd frontend && npm run -s lint
 	@touch $@
 

@@ -164,19 +164,26 @@ class Person:
         return wrong
 
 
+def person_at(
+    browser: Browser, server: Server, width: int = 1280, height: int = 800, dark: bool = False, **more
+) -> Person:
+    """Somebody at a browser that knows nothing yet."""
+    context = browser.new_context(
+        viewport={"width": width, "height": height},
+        color_scheme="dark" if dark else "light",
+        locale="en-GB",
+        **more,
+    )
+    return Person(context, server)
+
+
 @pytest.fixture
 def people(browser) -> Iterator:
     """Makes persons: `people(server, width=390, dark=True)`."""
     made: list[Person] = []
 
-    def make(server: Server, width: int = 1280, height: int = 800, dark: bool = False, **more) -> Person:
-        context = browser.new_context(
-            viewport={"width": width, "height": height},
-            color_scheme="dark" if dark else "light",
-            locale="en-GB",
-            **more,
-        )
-        made.append(Person(context, server))
+    def make(server: Server, **looks) -> Person:
+        made.append(person_at(browser, server, **looks))
         return made[-1]
 
     yield make
@@ -199,8 +206,7 @@ class UsedDesk:
         if self._person is None:
             self._opened += 1
             running = Server(copy_data(DEMO, self._folder / str(self._opened))).start()
-            context = self._browser.new_context(viewport={"width": 1280, "height": 800}, locale="en-GB")
-            self._person = Person(context, running).sign_in().open()
+            self._person = person_at(self._browser, running).sign_in().open()
         elif "/style" not in self._person.page.url:
             self._person.go_to("House style")
         return self._person
