@@ -21,6 +21,7 @@ from hestor.core.sweep.folder import sweep
 from hestor.core.sweep.mended_folder import mend_all
 from hestor.core.sweep.style import Style, UnreadableStyle
 from hestor.core.sweep.zipped import Unpacked, refusal, unpack
+from hestor.studio import TO_UNPACK, run_within
 
 router = Router(tags=["someone else's pages"])
 _MOST_SHOWN = 5_000
@@ -57,7 +58,7 @@ class CheckOut(Schema):
 
 def _opened(file: UploadedFile) -> Unpacked:
     """Raises InvalidInput for what is no ZIP, or holds no page."""
-    found = unpack(file.read())
+    found = run_within(TO_UNPACK, unpack, file.read())
     if wrong := refusal(found):
         raise InvalidInput([wrong])
     return found

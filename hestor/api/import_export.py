@@ -16,6 +16,7 @@ from hestor.core.pages.package import MOST_BYTES, Package
 from hestor.core.roles import Action
 from hestor.sites.selectors.export import zip_of
 from hestor.sites.services.importing import Report, take_in
+from hestor.studio import TO_UNPACK, run_within
 
 router = Router(tags=["import and export"])
 _MOST_PROBLEMS = 200
@@ -48,7 +49,7 @@ def _files(given: list[UploadedFile], names: list[str]) -> Iterator[tuple[str, b
 def _package(given: list[UploadedFile], names: list[str]) -> Package:
     """What was sent: one ZIP, or the files of a folder with their names in it."""
     if len(given) == 1 and (given[0].name or "").lower().endswith(".zip"):
-        return package.of_zip(given[0].read())
+        return run_within(TO_UNPACK, package.of_zip, given[0].read())
     return package.of_files(_files(given, names))
 
 

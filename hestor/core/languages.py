@@ -125,7 +125,11 @@ WEEKDAYS = ("mon", "tue", "wed", "thu", "fri", "sat", "sun")
 @lru_cache(maxsize=512)
 def first_weekday(tag: str) -> str:
     """The day that weeks begin with (CLDR week data) where the language is at home: one of ``WEEKDAYS``."""
-    return WEEKDAYS[locale_of(with_country(tag).replace("_", "-") or tag).first_week_day]
+    at_home = with_country(tag).replace("_", "-")
+    country = at_home.rpartition("-")[2]
+    # Not every language has data with its country (no-NO has none); then another one of that country tells.
+    known = next(one for one in (at_home, of_country(country) if country else "", tag) if one and is_known(one))
+    return WEEKDAYS[locale_of(known).first_week_day]
 
 
 def weekday_name(day: str, tag: str, width: str = "wide") -> str:

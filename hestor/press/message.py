@@ -1,7 +1,7 @@
 """A message from the site, for mail: in the words, colours and dates of its pages, as HTML and as text."""
 
 import re
-from collections.abc import Mapping, Sequence
+from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass
 
 from hestor.core.imaging import palettes, typefaces
@@ -28,17 +28,22 @@ class Message:
     text: str
 
 
+def fill_in(names: Iterable[str]) -> re.Pattern[str]:
+    """A fill-in of one of some names, which stands apart in what is split by it."""
+    return re.compile(rf"\{{({'|'.join(map(re.escape, names))})\}}")
+
+
 def _filled(frame: Frame, text: str, said: Mapping[str, str]) -> str:
     """A text with the message's own fill-ins and those of all texts. What is filled in is not looked at again."""
-    pieces = re.split(rf"\{{({'|'.join(map(re.escape, said))})\}}", text) if said else [text]
+    pieces = fill_in(said).split(text) if said else [text]
     return "".join(said[piece] if at % 2 else frame.filled(piece) for at, piece in enumerate(pieces))
 
 
 def paragraphs(frame: Frame, kind: MessageKind, said: Mapping[str, str]) -> list[Paragraph]:
     """The paragraphs of a message: what stands apart has one of its own."""
     found = []
-    apart = "|".join(map(re.escape, kind.apart))
-    pieces = re.split(rf"\{{({apart})\}}", frame.word(kind.text_key)) if apart else [frame.word(kind.text_key)]
+    whole = frame.word(kind.text_key)
+    pieces = fill_in(kind.apart).split(whole) if kind.apart else [whole]
     for at, piece in enumerate(pieces):
         if at % 2:
             found.append(Paragraph(said.get(piece, ""), piece))

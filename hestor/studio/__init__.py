@@ -5,6 +5,6 @@ makes. Where no studio was opened (commands, unit tests) the work is done on the
 """
 
 from hestor.studio.front import open_studio, run, run_on_text, run_within
-from hestor.studio.limits import TO_DRAW, TO_READ
+from hestor.studio.limits import TO_DRAW, TO_READ, TO_UNPACK
 
-__all__ = ["TO_DRAW", "TO_READ", "open_studio", "run", "run_on_text", "run_within"]
+__all__ = ["TO_DRAW", "TO_READ", "TO_UNPACK", "open_studio", "run", "run_on_text", "run_within"]

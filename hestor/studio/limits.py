@@ -19,6 +19,8 @@ TO_DRAW = Limits(1, 6)
 """The same for a drawing, which is drawn once, as large as it ever will be."""
 TO_MAKE = Limits(10, 20)
 """For the files that are made of a picture that was let in: up to nine sizes of it."""
+TO_UNPACK = Limits(6, 20)
+"""For a ZIP, or another file of many, that a stranger has just sent."""
 # Above what the process had when it began; the largest picture that is let in takes some 350 MB of it.
 MEMORY = 700_000_000
 _LESS_URGENT = 19

@@ -22,7 +22,7 @@ def test_digits_are_those_of_another_implementation():
     # The two come with different versions of CLDR, so a few of the rarest languages may differ.
     differ = [tag for tag in tags if numerals.written(1234567890, tag) != theirs[tag]]
     systems = {tag: languages.numbering_system(tag) for tag in differ}
-    assert len(differ) < len(tags) / 50, systems
+    assert len(differ) < len(tags) / 40, systems
     for tag in ("ar-EG", "ar-MA", "fa", "ur", "mr", "ne", "bn", "as", "my", "dz", "ckb", "ff-Adlm", "de-CH", "hi"):
         assert tag not in differ
 

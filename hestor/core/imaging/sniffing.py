@@ -20,10 +20,14 @@ ENDINGS: dict[Kind, tuple[str, ...]] = {
     "svg": ("svg",),
     "ico": ("ico",),
 }
+# Nothing is tried a second way (atomic groups): where a comment ends is where it ends first.
 _SVG = re.compile(
-    rb"\s*(?:<\?xml[^>]*>\s*|<!--.*?-->\s*|<!DOCTYPE[^>\[]*(?:\[.*?\]\s*)?>\s*)*<(?:\w+:)?svg[\s>/]", re.S | re.I
+    rb"\s*+(?>(?:<\?xml[^>]*+>|<!--(?>.*?-->)|<!DOCTYPE[^>\[]*+(?>\[(?>.*?\]\s*+>)|>))\s*+)*+<(?:\w++:)?+svg[\s>/]",
+    re.S | re.I,
 )
 _SVG_WITHIN = 20_000
+HEAD = 20_064
+"""By so many bytes of a file its kind is told."""
 _UTF16 = (b"\xff\xfe", b"\xfe\xff")
 
 # Files that are often taken for pictures, by their signatures: each is named in the refusal.
@@ -101,7 +105,8 @@ def _png_end(body: bytes) -> int | None:
     return None
 
 
-_MARKER = re.compile(rb"\xff+([^\x00\xff\xd0-\xd7])")
+# Bytes of 0xff may stand before it to fill; the last of them begins it.
+_MARKER = re.compile(rb"\xff([^\x00\xff\xd0-\xd7])")
 
 
 def _jpeg_end(body: bytes) -> int | None:

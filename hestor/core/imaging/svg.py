@@ -30,7 +30,7 @@ _EMBEDDED = re.compile(r"data:image/(?:png|jpeg|webp|gif);base64,([A-Za-z0-9+/=\
 _LOCAL = re.compile(r"#[\w.:-]+")
 _URL = re.compile(r"url\(\s*['\"]?\s*([^'\")]*)", re.I)
 _SCRIPTED = re.compile(r"\s*(?:javascript|vbscript|data):", re.I)
-_LENGTH = re.compile(r"\s*([0-9.]+(?:e[+-]?\d+)?)\s*(px|pt|pc|mm|cm|in|q)?\s*", re.I)
+_LENGTH = re.compile(r"\s*+([0-9.]++(?:e[+-]?\d++)?+)\s*+(px|pt|pc|mm|cm|in|q)?\s*+", re.I)
 _UNITS = {"px": 1.0, "pt": 96 / 72, "pc": 16.0, "mm": 96 / 25.4, "cm": 96 / 2.54, "in": 96.0, "q": 96 / 101.6}
 MOST_ELEMENTS = 30_000
 # How many elements a renderer meets once every reference is followed; what is drawn by way of a filter or a mask

@@ -55,8 +55,11 @@ def _plain(name: str, value: Any) -> Any:
 
 def _title_of(body: str) -> tuple[str, str]:
     """A title from the text's first heading, and the text without it."""
-    found = re.match(r"\s*#[ \t]+([^\n]+?)[ \t]*#*[ \t]*(?:\n|\Z)", body)
-    return (found[1], body[found.end() :].lstrip("\n")) if found else ("", body)
+    found = re.match(r"\s*+#[ \t]++([^\n]++)", body)
+    if not found:
+        return "", body
+    said = found[1].rstrip(" \t")
+    return said.rstrip("#").rstrip(" \t") or said, body[found.end() :].lstrip("\n")
 
 
 def read(text: str) -> tuple[dict[str, Any], list[Problem]]:

@@ -57,6 +57,18 @@ def _is_beside(name: str) -> bool:
     return any(part.startswith(".") or part == "__MACOSX" for part in name.split("/"))
 
 
+# What every program writes; others (bzip2, LZMA) hold so much in a few bytes that unpacking is an attack.
+_PACKED = (zipfile.ZIP_STORED, zipfile.ZIP_DEFLATED)
+_ENCRYPTED = 1
+
+
+def unreadable(entry: zipfile.ZipInfo) -> str:
+    """Why a file in a ZIP is not even unpacked: the code of a problem, or nothing."""
+    if entry.flag_bits & _ENCRYPTED:
+        return "file_locked"
+    return "" if entry.compress_type in _PACKED else "file_packed"
+
+
 def read_entry(archive: zipfile.ZipFile, entry: zipfile.ZipInfo, most: int) -> bytes | None:
     """The first ``most`` bytes of a file in a ZIP; None where it is damaged."""
     try:
@@ -137,21 +149,18 @@ def _unpacked(archive: zipfile.ZipFile) -> Package:
         if not entry.filename.lower().endswith((*TEXTS, *PICTURES)):
             files.append((entry.filename, b""))
             continue
-        if entry.flag_bits & 1:
-            problems.append(wrong(entry.filename, "file_locked"))
+        if code := unreadable(entry):
+            problems.append(wrong(entry.filename, code))
             continue
-        most = min(left, MOST_PICTURE_BYTES) + 1
-        found = read_entry(archive, entry, most)
-        if found is None:
-            problems.append(wrong(entry.filename, "file_broken"))
+        found = read_entry(archive, entry, min(left, MOST_PICTURE_BYTES) + 1)
+        # What was unpacked counts, whatever is then thought of it.
+        left -= len(found or b"")
+        if left < 0:
+            problems.append(too_large())
+            break
+        if found is None or len(found) > MOST_PICTURE_BYTES:
+            problems.append(wrong(entry.filename, "file_broken" if found is None else "file_too_long"))
             continue
-        if len(found) >= most:
-            if most > left:
-                problems.append(too_large())
-                break
-            problems.append(wrong(entry.filename, "file_too_long"))
-            continue
-        left -= len(found)
         files.append((entry.filename, found))
     made = of_files(files)
     return Package(made.texts, made.pictures, (*problems, *made.problems))

@@ -4,9 +4,11 @@
 """
 
 import json
+import zipfile
 from collections.abc import Mapping
 from dataclasses import dataclass, field
 from datetime import datetime
+from io import BytesIO
 from typing import Any
 from uuid import UUID
 
@@ -15,6 +17,7 @@ from pydantic import BaseModel, ConfigDict, Field, ValidationError
 from hestor.core.errors import InvalidInput, Problem
 from hestor.core.facts import document
 from hestor.core.facts.document import Facts
+from hestor.core.pages import package
 
 NAME = "hestor.json"
 VERSION = 1
@@ -68,6 +71,19 @@ class Described:
     uuid: UUID | None
     pictures: Mapping[str, PictureWords] = field(default_factory=dict)
     pages: Mapping[str, PageIdentity] = field(default_factory=dict)
+
+
+def of_zip(body: bytes) -> Described:
+    """What the package in a ZIP says of itself. Raises InvalidInput if that can't be read, or it is none."""
+    try:
+        with zipfile.ZipFile(BytesIO(body)) as archive:
+            entry = archive.getinfo(NAME)
+            said = None if package.unreadable(entry) else package.read_entry(archive, entry, MOST_BYTES + 1)
+    except package.BROKEN as error:
+        raise _refuse("package_none") from error
+    if said is None or len(said) > MOST_BYTES:
+        raise _refuse("package_unreadable")
+    return read(said)
 
 
 def _refuse(code: str) -> InvalidInput:

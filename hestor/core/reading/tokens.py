@@ -82,9 +82,14 @@ def pieces(text: str, at: int, end: int) -> Iterator[tuple[int, str, str]]:
         yield at, text[at:end], text[at:end]
 
 
+def end_tag(tag: str) -> re.Pattern[str]:
+    """Where an element may end in which nothing is markup (HTML, 13.2.6.2)."""
+    return re.compile(rf"</{tag}(?=[\t\n\f\r />])", re.IGNORECASE)
+
+
 def _raw(text: str, at: int, tag: str, told: Told) -> int:
     """Tells what stands within an element in which nothing is markup; where its end tag begins."""
-    found = re.compile(rf"</{tag}(?=[\t\n\f\r />])", re.IGNORECASE).search(text, at)
+    found = end_tag(tag).search(text, at)
     end = found.start() if found else len(text)
     if tag in _ESCAPABLE:
         for part in pieces(text, at, end):

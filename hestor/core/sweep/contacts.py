@@ -45,7 +45,7 @@ _SIGN = regex.compile(r"[☎☏✆📞📱][\ufe0e\ufe0f]?[\s\u00a0:]*$")
 _GROWN_ON = regex.compile(r"[-–/.]?[\p{L}\d]|[-–/]")
 _LIKE_DATE = regex.compile(r"\d{1,4}([./-])\d{1,2}\1\d{2,4}")
 # Set apart by more than one sign, as digits of an account or a part seldom are; nothing has grown onto it.
-_SET_APART = regex.compile(r"[\d(]+(?:[\s\u00a0()./–-]+\d+)+")
+_SET_APART = regex.compile(r"(?:\d++|\(++\d*+)(?:[\s\u00a0()./–-]++\d++)++")
 # The plus, a country's code and what is left of a number even in small countries.
 _SHORTEST = 9
 _NO_DIGIT = r"[^\d+]"

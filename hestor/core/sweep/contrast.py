@@ -157,7 +157,7 @@ def _size(value: str, above: float, default: float | None) -> float:
 
 def _opacity(value: str) -> float:
     """How much is seen of an element (CSS Color 4, 3.2); what isn't seen at all something else brings to light."""
-    found = regex.fullmatch(r"(\d*\.?\d+)(%?)", value.strip())
+    found = regex.fullmatch(r"(\d++(?:\.\d++)?+|\.\d++)(%?)", value.strip())
     part = float(found[1]) / (100 if found[2] else 1) if found else 1.0
     return part if 0 < part < 1 else 1.0
 

@@ -6,8 +6,8 @@ from dataclasses import dataclass
 
 _MARKS = ((codecs.BOM_UTF8, "utf-8"), (codecs.BOM_UTF16_LE, "utf-16-le"), (codecs.BOM_UTF16_BE, "utf-16-be"))
 _PRESCAN = 1024
-_DECLARED = re.compile(rb"""<meta[^>]+charset\s*=\s*["']?\s*([A-Za-z0-9._:-]+)""", re.IGNORECASE)
-_XML = re.compile(rb"""^\s*<\?xml[^>]+encoding\s*=\s*["']([A-Za-z0-9._:-]+)""")
+_DECLARED = re.compile(rb"""<meta[^<>]+charset\s*+=\s*+(?:["']\s*+)?+([A-Za-z0-9._:-]++)""", re.IGNORECASE)
+_XML = re.compile(rb"""^\s*+<\?xml[^>]+encoding\s*+=\s*+["']([A-Za-z0-9._:-]++)""")
 # Labels that browsers read as another encoding than their name says (WHATWG Encoding, 4.2).
 _READ_AS = {"iso8859-1": "cp1252", "ascii": "cp1252", "iso8859-9": "cp1254", "utf-16": "utf-8", "utf-16-le": "utf-8"}
 

@@ -12,7 +12,7 @@ from hestor.core.sweep.written_dates import Written, dates_in
 from hestor.core.sweep.written_hours import WrittenHours
 from hestor.core.text.lines import folded
 
-_APART = regex.compile(r"\s+[-–—|·•:»]+\s+|\s*[|»]\s*|:\s+")
+_APART = regex.compile(r"(?<!\s)\s++[-–—|·•:»]++\s++|(?<!\s)\s++[|»]\s*+|[|»]\s*+|:\s++")
 _LONGEST_NAME = 120
 _SITE_WIDE = frozenset(("header", "footer", "menu"))
 
@@ -69,7 +69,7 @@ def _names_on(page: PageReading, source: Source) -> Iterator[tuple[str, str]]:
 
 _LOGO = regex.compile(r"\s*\blogo\b\s*", regex.IGNORECASE)
 _OWNER = regex.compile(
-    r"(?:©|\(c\))\s*(?:\p{Nd}{4}(?:\s*[-–]\s*\p{Nd}{4})?)?\s*(?P<who>\p{L}[^\0.,|·•–—]{1,70}?)\s*(?:[.,|·•–—\0]|$)",
+    r"(?:©|\(c\))\s*+(?:\p{Nd}{4}(?:\s*+[-–]\s*+\p{Nd}{4})?+\s*+)?+(?P<who>\p{L}[^\0.,|·•–—]{1,70}?)\s*(?:[.,|·•–—\0]|$)",
     regex.IGNORECASE,
 )
 

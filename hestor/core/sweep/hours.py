@@ -174,7 +174,7 @@ def _should_say(source: Source, said: WrittenHours, house: Week) -> str:
     if len(spans) != 1 or not (right := spans.pop()) or not said.spans:
         return ""
     found = regex.match(r"(\p{Nd}{1,2})([:.h]?)(\p{Nd}{0,2})(\D*?)(?=\p{Nd}|$)", times)
-    joint = regex.search(r"\s*(?:–|—|-|to|bis|a|à|until|hasta|إلى|الى)\s*(?:las\s+)?", times)
+    joint = regex.search(r"(?<!\s)\s*+(?:–|—|-|to|bis|a|à|until|hasta|إلى|الى)\s*+(?:las\s++)?+", times)
     is_half = bool(regex.search(r"[ap]\.?m", times, regex.IGNORECASE))
     mark = found[2] if found and found[2] else ":"
     between = joint[0] if joint else "–"
@@ -182,7 +182,7 @@ def _should_say(source: Source, said: WrittenHours, house: Week) -> str:
     whole = " ".join(
         f"{lead}{', '.join(between.join(_as(one, mark, is_half) for one in span) for span in right)}".split()
     )
-    tail = regex.search(r"\s*(?:uhr|h|hrs?)\.?$", times, regex.IGNORECASE)
+    tail = regex.search(r"(?<!\s)\s*+(?:uhr|h|hrs?)\.?$", times, regex.IGNORECASE)
     return whole + (tail[0] if tail and not is_half else "")
 
 

@@ -21,7 +21,7 @@ OF_TEXTS: frozenset[Kind] = frozenset(
      "hours", "alt_missing")
 )  # fmt: skip
 """The kinds that are found in a page by itself."""
-RULES_VERSION = 2
+RULES_VERSION = 3
 """Counts up when the same page would be found to say something else."""
 _AROUND = 60
 _ID_BYTES = 8
@@ -159,11 +159,13 @@ def past_years(footer: str, year: int) -> Iterator[OwnStray]:
 _FILL_IN = regex.compile(r"\{[^{}]*\}")
 
 
+def in_lines(words: str) -> regex.Pattern[str]:
+    """The words, however a line may break between them."""
+    return regex.compile(r"[\s\u00a0]++".join(map(regex.escape, words.split())))
+
+
 def _occurrences(words: str, text: str) -> list[tuple[int, int]]:
-    parts = [regex.escape(word) for word in words.split()]
-    if not parts:
-        return []
-    return [found.span() for found in regex.finditer(r"[\s\u00a0]+".join(parts), text)]
+    return [found.span() for found in in_lines(words).finditer(text)] if words.strip() else []
 
 
 def _nth(stray: Stray, source: Source) -> int:

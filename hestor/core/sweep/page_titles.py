@@ -14,7 +14,7 @@ from hestor.core.sweep.style import Style
 from hestor.core.text import lines, widths
 from hestor.core.text.lines import folded
 
-_APART = regex.compile(r"\s+[-–—|·•:»«/]+\s+|:\s+")
+_APART = regex.compile(r"(?<!\s)\s++[-–—|·•:»«/]++\s++|:\s++")
 
 _MARKS = " -–—|·•:»«/"
 

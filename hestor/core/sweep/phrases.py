@@ -89,7 +89,7 @@ HOUSES = frozenset(
 
 def _any_of(listed: str, behind: str = "") -> regex.Pattern[str]:
     # A bar within brackets belongs to its phrase.
-    found = (one.strip() for line in listed.splitlines() for one in regex.split(r"\|(?![^(]*\))", line))
+    found = (one.strip() for line in listed.splitlines() for one in regex.findall(r"(?:[^|(]++|\([^()]*+\))++", line))
     phrases = sorted({one for one in found if one}, key=len)
     joined = "|".join(one.replace(" ", r"\s+") for one in reversed(phrases))
     return regex.compile(rf"(?<![\p{{L}}\p{{M}}])(?:{joined}){behind}", regex.IGNORECASE)

@@ -64,4 +64,4 @@ def _is_whole_link(source: Source, element: Element) -> bool:
     inside = [one for one in source.all("img") if link.start < one.start < link.closes]
     if any(one.get("alt") for one in inside):
         return False
-    return not regex.search(r"[\p{L}\p{N}]", regex.sub(r"<[^>]*>", "", source.text[link.end : link.closes]))
+    return not regex.search(r"[\p{L}\p{N}]", regex.sub(r"<[^>]*+(?:>|\Z)", "", source.text[link.end : link.closes]))

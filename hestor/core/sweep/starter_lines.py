@@ -54,7 +54,7 @@ _CHANGED = (
     r"editar|cambiar|añadir|modificar|modificare|aggiungere|bewerken|adicionar|تعديل|تحرير|إضافة)"
 )
 _FOR_WORDS = regex.compile(
-    rf"(?<![\p{{L}}]){_CHANGED}(?: (?:it|this|me))?{_END}$|(?=.*(?<![\p{{L}}]){_CHANGED}(?![\p{{L}}])).*(?<![\p{{L}}]){_NOUN}(?![\p{{L}}])",
+    rf"(?<![\p{{L}}]){_CHANGED}(?: (?:it|this|me))?{_END}$|\A(?=.*(?<![\p{{L}}]){_CHANGED}(?![\p{{L}}])).*(?<![\p{{L}}]){_NOUN}(?![\p{{L}}])",
     regex.IGNORECASE,
 )
 _PRESSED = regex.compile(rf"(?<![\p{{L}}]){_PRESS}(?![\p{{L}}])".replace(" ", r"[\s\u00a0]+"), regex.IGNORECASE)

@@ -10,22 +10,22 @@ from hestor.core.sweep.stray import Stray, mend_if
 _YEAR = r"(?:19|20|١٩|٢٠|۱۹|۲۰)\p{Nd}{2}"
 _MARK = r"(?:©|\(c\)|copyright|copyleft|urheberrecht|alle rechte vorbehalten|all rights reserved|todos los derechos reservados|tous droits réservés|tutti i diritti riservati|alle rechten voorbehouden|todos os direitos reservados|droits d['’]auteur|derechos de autor|حقوق النشر|جميع الحقوق محفوظة|حقوق الطبع|الحقوق)"
 _LINE = regex.compile(
-    rf"{_MARK}[^\0]{{0,80}}?(?<!\p{{Nd}})(?:{_YEAR}[\s\u00a0]*[-–—/,‐]+[\s\u00a0]*)?(?P<y>{_YEAR})(?!\p{{Nd}})(?![\s\u00a0]*[-–—/‐](?!\p{{L}}))",
+    rf"{_MARK}[^\0©]{{0,80}}?(?<!\p{{Nd}})(?:{_YEAR}[\s\u00a0]*+[-–—/,‐]++[\s\u00a0]*+)?(?P<y>{_YEAR})(?!\p{{Nd}})(?![\s\u00a0]*+[-–—/‐](?!\p{{L}}))",
     regex.IGNORECASE,
 )
 _BEFORE = regex.compile(
-    rf"(?<!\p{{Nd}})(?:{_YEAR}[\s\u00a0]*[-–—/‐]+[\s\u00a0]*)?(?P<y>{_YEAR})(?!\p{{Nd}})(?![\s\u00a0]*[-–—/‐](?!\p{{L}}))[^\0]{{0,40}}?{_MARK}",
+    rf"(?<!\p{{Nd}})(?:{_YEAR}[\s\u00a0]*+[-–—/‐]++[\s\u00a0]*+)?(?P<y>{_YEAR})(?!\p{{Nd}})(?![\s\u00a0]*+[-–—/‐](?!\p{{L}}))[^\0]{{0,40}}?{_MARK}",
     regex.IGNORECASE,
 )
 _SINCE = regex.compile(
     r"(?:since|established|est\.?|founded|from|seit|gegründet|gegr\.?|desde|fundad[ao]s?|depuis|fondée?|dal|fondat[ao]|sinds|opgericht|منذ|تأسس\w*|من عام)[\s\u00a0]*(?:in|im|en|el|l['’]|عام|سنة)?[\s\u00a0]*$",
     regex.IGNORECASE,
 )
-_ALONE = regex.compile(rf"\s*(?P<y>{_YEAR})(?:\s*(?:[|·•,–—-]|by|von|de|par)\s*[^\0]{{1,60}})?\s*")
+_ALONE = regex.compile(rf"\s*+(?P<y>{_YEAR})(?:\s*+(?:[|·•,–—-]|by|von|de|par)\s*+[^\0]{{1,60}})?+\s*+")
 _LAST = 4
 _ANY_YEAR = regex.compile(_YEAR)
 _OPEN_END = regex.compile(
-    r"[\s\u00a0]*[-–—]?[\s\u00a0]*(?:(?:to|until) (?:date|now|today|the present)|bis heute|hasta (?:hoy|la fecha)|à ce jour|present|now|today|heute|"
+    r"[\s\u00a0]*+(?:[-–—][\s\u00a0]*+)?+(?:(?:to|until) (?:date|now|today|the present)|bis heute|hasta (?:hoy|la fecha)|à ce jour|present|now|today|heute|"
     r"hoy|actualidad|aujourd['’]hui|oggi|heden|hoje|الآن|اليوم)(?![\p{L}])",
     regex.IGNORECASE,
 )

@@ -16,6 +16,7 @@ from hestor.core.pages.package import (
     read_entry,
     too_large,
     too_many,
+    unreadable,
     wrong,
 )
 from hestor.core.sweep.files import Files
@@ -71,16 +72,17 @@ def _read(archive: zipfile.ZipFile) -> Unpacked:
     entries = [one for one in archive.infolist() if not one.is_dir()]
     for entry, name, code in _named(entries[:MOST_FILES], seen):
         raw = None if code else read_entry(archive, entry, min(left, _MOST_OF_ONE) + 1)
+        # What was unpacked counts, whatever is then thought of it.
+        left -= len(raw or b"")
+        if left < 0:
+            problems.append(too_large())
+            break
         if raw is None:
             problems.append(wrong(entry.filename, code or "file_broken"))
-        elif len(raw) > min(left, _MOST_OF_ONE):
+        elif len(raw) > _MOST_OF_ONE:
             problems.append(wrong(entry.filename, "file_too_long"))
-            if len(raw) > left:
-                problems.append(too_large())
-                break
         else:
             found[name] = raw
-            left -= len(raw)
     if len(entries) > MOST_FILES:
         problems.append(too_many())
     return Unpacked(found, tuple(problems))
@@ -94,7 +96,7 @@ def _named(entries: list[zipfile.ZipInfo], seen: set[str]) -> Iterator[tuple[zip
             yield entry, "", "file_climbs"
             continue
         key = unicodedata.normalize("NFC", name).casefold()
-        code = "file_clashes" if key in seen else "file_locked" if entry.flag_bits & 1 else ""
+        code = "file_clashes" if key in seen else unreadable(entry)
         seen.add(key)
         yield entry, name, code
 

@@ -29,7 +29,7 @@ COMPILER_VERSION = 5
 
 _OPEN, _CLOSE, _ROOT = "\ufdd0", "\ufdd1", "\ufdd2"
 _PLACEHOLDERS = re.compile("[\ufdd0-\ufdef]")
-_FILL = re.compile(f"{_OPEN}([^{_CLOSE}]*){_CLOSE}")
+_FILL = re.compile(f"{_OPEN}([^{_OPEN}{_CLOSE}]*+){_CLOSE}")
 _QUOTED = re.compile("'[{}']")
 _EXCERPT = 155
 """About as many characters as a search result shows."""

@@ -1,9 +1,6 @@
 """A new site from a package that another Hestor, or this one, made (``core.pages.site_package``)."""
 
-import json
-import zipfile
 from collections.abc import Iterable, Mapping
-from io import BytesIO
 from typing import Any
 
 from django.db import transaction
@@ -22,18 +19,7 @@ from hestor.sites.services import importing
 from hestor.sites.services.creation import make_site
 from hestor.sites.services.facts import write_facts
 from hestor.sites.services.importing import Report
-
-
-def _described(body: bytes) -> Described:
-    try:
-        with zipfile.ZipFile(BytesIO(body)) as archive:
-            entry = archive.getinfo(site_package.NAME)
-            said = package.read_entry(archive, entry, site_package.MOST_BYTES + 1)
-    except package.BROKEN as error:
-        raise InvalidInput([Problem("file", "package_none", {"name": site_package.NAME})]) from error
-    if said is None or len(said) > site_package.MOST_BYTES:
-        raise InvalidInput([Problem("file", "package_unreadable", {"name": site_package.NAME})])
-    return site_package.read(said)
+from hestor.studio import TO_UNPACK, run_within
 
 
 def _is_own(problem: Problem) -> bool:
@@ -46,12 +32,19 @@ def _slug(wanted: str) -> str:
     return wanted if wanted and not Site.objects.filter(slug=wanted).exists() else ""
 
 
+def _renamed(value: Any, keys: Mapping[str, str]) -> Any:
+    """The value with the keys of pictures that it holds as they are here; nothing else of it is touched."""
+    if isinstance(value, dict):
+        return {name: _renamed(inner, keys) for name, inner in value.items()}
+    if isinstance(value, list):
+        return [_renamed(inner, keys) for inner in value]
+    return keys.get(value, value) if isinstance(value, str) else value
+
+
 def _values(said: Described, keys: Mapping[str, str], report: Report) -> dict[str, Any]:
     """The facts to be kept, with pictures by the keys that they have here; what is refused is told."""
-    text = json.dumps(document.plain(document.without_private(said.facts)))
-    for old, new in keys.items():
-        text = text.replace(f'"{old}"', f'"{new}"')
-    good, problems = document.check_all(json.loads(text))
+    plain = document.plain(document.without_private(said.facts))
+    good, problems = document.check_all(_renamed(plain, keys))
     report.problems += [(site_package.NAME, problem) for problem in problems]
     return {key: value for key, value in good.items() if not document.SPECS[key].private}
 
@@ -100,8 +93,8 @@ def take_in(owner: Account, body: bytes, slug: str = "") -> tuple[Site, Report]:
 
     Raises InvalidInput if it is no package or the address can't be had, Forbidden and TooManySites.
     """
-    said = _described(body)
-    found = package.of_zip(body)
+    said = run_within(TO_UNPACK, site_package.of_zip, body)
+    found = run_within(TO_UNPACK, package.of_zip, body)
     found = Package(found.texts, found.pictures, tuple(one for one in found.problems if not _is_own(one)))
     name = {"name": said.facts.name, "language": said.facts.language, "time_zone": said.facts.time_zone}
     site = make_site(owner, name, slug or _slug(said.slug), limited=True)

@@ -6,12 +6,13 @@ the rest is taken all the same.
 
 from collections.abc import Iterator, Mapping
 from dataclasses import dataclass, field
+from typing import Any
 
 from django.db import transaction
 from pydantic import ValidationError
 
 from hestor import clock
-from hestor.core.errors import HestorError, InvalidInput, PictureRefused, Problem
+from hestor.core.errors import HestorError, InvalidInput, PictureRefused, Problem, TooMuchWork
 from hestor.core.pages import intake, package
 from hestor.core.pages.fields import PageFields
 from hestor.core.pages.package import Package
@@ -23,6 +24,7 @@ from hestor.sites.selectors.page_fields import fields_of
 from hestor.sites.selectors.picture_uses import ADDRESS
 from hestor.sites.services.locking import bump, locked
 from hestor.sites.services.pages import compiled_within, new_revision, take_out
+from hestor.studio import run_on_text
 
 Wrong = tuple[str, Problem]
 
@@ -70,8 +72,15 @@ def _value_problem(error: ValidationError) -> Problem:
     return Problem("front_matter", "front_matter_value", {"name": ".".join(map(str, first["loc"]))[:80]})
 
 
+def _page_of(name: str, text: str) -> tuple[dict[str, Any], list[Problem]]:
+    try:
+        return run_on_text(text, intake.page_of, name, text)
+    except TooMuchWork:
+        return {}, [Problem("body", "text_intricate")]
+
+
 def _read(found: Package, targets: Mapping[str, str], report: Report) -> Iterator[_Ready]:
-    read = {name: intake.page_of(name, text) for name, text in found.texts.items()}
+    read = {name: _page_of(name, text) for name, text in found.texts.items()}
     pages = {name: str(given["path"]) for name, (given, _) in read.items() if given}
     for name, (given, problems) in read.items():
         report.problems += [(name, one) for one in problems]

@@ -11,6 +11,7 @@ from hypothesis import strategies as st
 from hestor.core.events.schedule import Schedule
 from hestor.core.pages import front_matter, package
 from hestor.core.pages.fields import PageFields
+from hestor.core.sweep.zipped import unpack
 from hestor.core.text import lines
 
 LINE = st.text(st.characters(exclude_categories=["Cs", "Cc", "Co", "Cn"]), max_size=60).map(lines.tidy)
@@ -203,3 +204,29 @@ def test_files_of_one_name_are_told_apart():
     with zipfile.ZipFile(io.BytesIO(body)) as archive:
         assert archive.namelist() == ["a.md", "A-2.md"]
     assert body == package.zipped([("a.md", b"1"), ("A.md", b"2")])
+
+
+def _of(*entries: tuple[str, bytes, int]) -> bytes:
+    out = io.BytesIO()
+    with zipfile.ZipFile(out, "w") as archive:
+        for name, body, packed in entries:
+            archive.writestr(name, body, compress_type=packed)
+    return out.getvalue()
+
+
+@pytest.mark.parametrize("packed", [zipfile.ZIP_BZIP2, zipfile.ZIP_LZMA])
+def test_what_is_packed_in_an_unusual_way_is_not_even_unpacked(packed, monkeypatch):
+    opened, given = [], [_of((name, b"0" * 9, packed)) for name in ("a.png", "a.html")]
+    monkeypatch.setattr(zipfile.ZipFile, "open", lambda *asked, **_: opened.append(asked))
+    assert [one.code for one in package.of_zip(given[0]).problems] == ["file_packed"]
+    assert [one.code for one in unpack(given[1]).problems] == ["file_packed"]
+    assert opened == []
+
+
+@pytest.mark.parametrize("taken", [package.of_zip, unpack])
+def test_what_was_unpacked_counts_though_it_is_not_kept(taken):
+    large = b"0" * 41_000_000
+    body = _of(*((f"{name}.png", large, zipfile.ZIP_DEFLATED) for name in "abcdef"))
+    codes = [one.code for one in taken(body).problems]
+    # Three of forty million bytes may be looked at, however many more there are.
+    assert codes == ["file_too_long", "file_too_long", "zip_large"]
