@@ -44,10 +44,12 @@ gc.set_threshold(10_000, 20, 10)
 
 
 def on_starting(server: object) -> None:
-    """What an older version left open to others on the machine is closed."""
+    """Before anybody is answered: what an older version left open is closed, and nobody is led to files of before."""
+    from hestor import front
     from hestor.config import private
 
     private.close_to_others()
+    front.drop_links()
 
 
 def pre_fork(server: object, worker: object) -> None:

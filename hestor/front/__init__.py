@@ -7,6 +7,6 @@ visitors get changes only by taking those links away and setting them anew (docs
 
 from hestor.front.laying import lay, link
 from hestor.front.places import is_on
-from hestor.front.switching import drop_site, forget_hosts, switching
+from hestor.front.switching import drop_links, drop_site, forget_hosts, switching
 
-__all__ = ["drop_site", "forget_hosts", "is_on", "lay", "link", "switching"]
+__all__ = ["drop_links", "drop_site", "forget_hosts", "is_on", "lay", "link", "switching"]

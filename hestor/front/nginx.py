@@ -20,9 +20,23 @@ TYPES = (
     ("image/jpeg", "jpg jpeg"),
     ("image/gif", "gif"),
     ("image/webp", "webp"),
+    ("image/avif", "avif"),
     ("image/vnd.microsoft.icon", "ico"),
     ("font/woff2", "woff2"),
 )
+
+
+PAGE_TYPE = "text/html; charset=utf-8"
+FEED_TYPE = "application/atom+xml; charset=utf-8"
+_BY_ENDING = {ending: media for media, endings in TYPES for ending in endings.split()}
+
+
+def media_type(path: str) -> str:
+    """The type by which the web server hands out what is laid down for an address; empty where it knows none."""
+    name = path.rpartition("/")[2]
+    if not name:
+        return PAGE_TYPE
+    return FEED_TYPE if name == "feed.xml" else _BY_ENDING.get(name.rpartition(".")[2] if "." in name else "", "")
 
 
 @dataclass(frozen=True)
@@ -49,4 +63,6 @@ def config(web: Web) -> str:
     )
     template = jinja.get_template("nginx.conf.jinja")
     values = {name: getattr(web, name) for name in web.__dataclass_fields__}
-    return template.render(**values, fixed=list(web.headers.items()), types=TYPES)
+    return template.render(
+        **values, fixed=list(web.headers.items()), types=TYPES, page_type=PAGE_TYPE, feed_type=FEED_TYPE
+    )

@@ -2,7 +2,9 @@
 
 import hashlib
 from functools import cache
+from importlib import metadata
 from pathlib import Path
+from uuid import UUID
 
 from django.conf import settings
 
@@ -55,22 +57,30 @@ def lock_file(site_id: int) -> Path:
     return _top() / "locks" / str(site_id)
 
 
+def _libraries() -> list[str]:
+    """The installed packages with their versions: another one's words for months, say, make other pages."""
+    return sorted(f"{one.name}=={one.version}" for one in metadata.distributions())
+
+
 @cache
 def _code() -> str:
-    """A hash of the code that makes pages: another version may make others of the same."""
+    """A hash of the code that makes pages, with that of others: another version may make others of the same."""
     here = Path(__file__).parents[1]
     files = sorted(path for part in ("core", "press", "web", "wording") for path in (here / part).rglob("*.*"))
-    whole = hashlib.sha256()
+    whole = hashlib.sha256(repr(_libraries()).encode())
     for path in files:
         if path.suffix != ".pyc" and path.is_file():
             whole.update(path.read_bytes())
     return whole.hexdigest()
 
 
-def key_of(number: int, *parts: object) -> str:
-    """The name of an edition's folder: its number, and a hash of all else that its files depend on."""
+def key_of(edition: UUID, *parts: object) -> str:
+    """The name of an edition's folder: what it alone is known by, and a hash of all else that its files depend on.
+
+    Its number would not do: after a restore the next edition has that of one that was lost.
+    """
     said = repr((_code(), settings.FRONT_SEED, parts)).encode()
-    return f"{number}-{hashlib.sha256(said).hexdigest()[:20]}"
+    return f"{edition.hex}-{hashlib.sha256(said).hexdigest()[:20]}"
 
 
 def name_of(path: str) -> str | None:

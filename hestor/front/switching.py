@@ -66,6 +66,21 @@ def forget_hosts(site_id: int) -> None:
         raise FrontStuck from error
 
 
+def drop_links() -> None:
+    """Takes all links away, as at each start: what they lead to may be of a database, code or settings of before.
+
+    What is laid down stays; links are set anew as visitors ask. Raises FrontStuck if one can't be taken away.
+    """
+    if not places.is_on():
+        return
+    try:
+        for link in (*places.hosts().glob("*"), *places.sites().glob("*/*")):
+            if link.is_symlink():
+                link.unlink(missing_ok=True)
+    except OSError as error:
+        raise FrontStuck from error
+
+
 def drop_site(site_id: int) -> None:
     """Deletes all that was laid down for a site."""
     if places.is_on():

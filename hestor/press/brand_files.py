@@ -31,7 +31,7 @@ GENERATOR_VERSION = 1
 
 PREFIX = "/_hestor/"
 _NAME = re.compile(r"(icon|logo|logodark|share)-([0-9a-f]{16})/([\w.-]{1,40})")
-_PICTURE = re.compile(r"pic-([0-9a-f]{32})(?:/(\d{1,4})\.(avif|webp|jpg|png))?")
+_PICTURE = re.compile(r"pic-([0-9a-f]{32})(?:/(\d{1,4})\.(avif|webp|jpg|png)|(\.svg))?")
 _PAGE_SHARE = re.compile(r"share-[0-9a-f]{16}/([0-9a-f]{32})\.jpg")
 _TYPES = {
     "svg": "image/svg+xml",
@@ -207,7 +207,8 @@ class BrandFiles:
             return None
         folder, ending = f"{self._root}pic-{key}", _fallback(master)
         if master.kind == "svg":
-            return Shown(folder, master.width, master.height, alt, medium=folder)
+            # Web servers in front tell the type of a file by its ending.
+            return Shown(f"{folder}.svg", master.width, master.height, alt, medium=f"{folder}.svg")
         offered = widths.offered(master.width)
 
         def srcset(ending: str) -> str:
@@ -237,7 +238,7 @@ class BrandFiles:
         """Whether one of these files is at an address below PREFIX, or a picture that depends on no fact."""
         name, local = path.removeprefix(PREFIX), path.removeprefix(self._root.removesuffix(PREFIX))
         if found := _PICTURE.fullmatch(name):
-            return self._has_picture(found[1], found[2], found[3])
+            return self._has_picture(found[1], found[2], found[3], bool(found[4]))
         if found := _PAGE_SHARE.fullmatch(name):
             share = self.page_share(found[1])
             return share is not None and self._is(share.src, path)
@@ -249,10 +250,10 @@ class BrandFiles:
         logos_named = (one for shown in (self.logo, self.logo_dark) if shown for one in shown.addresses)
         return any(self._is(one, path) for one in logos_named)
 
-    def _has_picture(self, key: str, width: str | None, ending: str | None) -> bool:
+    def _has_picture(self, key: str, width: str | None, ending: str | None, as_drawing: bool) -> bool:
         master = self._masters(key)
         if master is None or width is None:
-            return master is not None
+            return master is not None and (not as_drawing or master.kind == "svg")
         shown = self.picture(key)
         return shown is not None and f"{self._root}pic-{key}/{width}.{ending}" in shown.addresses
 

@@ -84,9 +84,11 @@ class Membership(models.Model):
 class Edition(models.Model):
     """One published state of a site. Written once; its pages are the revisions that span its number.
 
-    ``label`` is what it is called at the desk, which may change.
+    ``identity`` is what it alone is known by: after a restore another one may have its number. ``label`` is what it is
+    called at the desk, which may change.
     """
 
+    identity = models.UUIDField(default=uuid4, unique=True, editable=False)
     site = models.ForeignKey(Site, on_delete=models.CASCADE, related_name="editions")
     number = models.PositiveIntegerField()
     facts_document = models.JSONField()

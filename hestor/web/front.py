@@ -4,7 +4,7 @@ from dataclasses import dataclass
 from datetime import UTC, datetime, timedelta
 
 from hestor import clock, front
-from hestor.front import places
+from hestor.front import nginx, places
 from hestor.press import Response
 from hestor.sites.models import Site
 from hestor.sites.selectors.addresses import address_key, folder_of, host_of
@@ -49,9 +49,10 @@ def spans(now: datetime) -> list[Span]:
     return [year, *found] if year.begin <= now < year.end else found
 
 
-def is_file(response: Response) -> bool:
-    """Whether a response is the same for everybody, with the headers that all such have."""
-    return response.status == 200 and not response.stamped and not response.policy
+def is_file(path: str, response: Response) -> bool:
+    """Whether a response is the same for everybody, with the headers that all such have, its type among them."""
+    is_same = response.status == 200 and not response.stamped and not response.policy
+    return is_same and response.media_type == nginx.media_type(path)
 
 
 def _bodies(response: Response) -> dict[str, tuple[bytes, int]]:
@@ -84,13 +85,13 @@ def offer(site: Site, path: str, response: Response) -> bool:
 
     ``path`` is the whole one, with the folder that the site is in.
     """
-    if not front.is_on() or not is_file(response) or is_closed(site):
+    if not front.is_on() or not is_file(path, response) or is_closed(site):
         return False
     now = clock.now()
-    span = _span(site, now)
-    if span is None:
+    span, edition = _span(site, now), serving.edition_identity(site)
+    if span is None or edition is None:
         return False
-    key = places.key_of(site.live_number, address_key(site), serving.moment_at(site, now))
+    key = places.key_of(edition, address_key(site), serving.moment_at(site, now))
     if not front.lay(site.pk, key, path, lambda: _bodies(response)):
         return False
     return front.link(site.pk, host_of(site), span.name, key, lambda: _is_current(site))

@@ -5,6 +5,7 @@ from dataclasses import dataclass, field, replace
 from datetime import date, datetime
 from threading import Lock
 from typing import Any, TypeVar
+from uuid import UUID
 
 from cachetools import Cache, LRUCache
 
@@ -96,9 +97,11 @@ def _encoded(response: Response, accepts: str) -> EncodedResponse:
 class _Clock:
     """The clock of an edition, and what of it turns with the day or the hour.
 
-    ``held`` are the moments at which more comes out, ``notice_until`` is the last day of its notice.
+    ``held`` are the moments at which more comes out, ``notice_until`` is the last day of its notice. ``edition``
+    is what the edition alone is known by.
     """
 
+    edition: UUID
     zone: str
     held: tuple[datetime, ...]
     notice_until: date | None
@@ -133,13 +136,19 @@ def _clock_of(site: Site) -> _Clock | None:
     facts = edition.facts
     until = facts.site_notice.until if facts.site_notice else None
     held, has_dates = held_moments(site, edition), has_events(site, edition)
-    clocked = _Clock(facts.time_zone, held, until, facts.opening_hours, has_dates)
+    clocked = _Clock(edition.identity, facts.time_zone, held, until, facts.opening_hours, has_dates)
     return _put(_CLOCKS, key, clocked)
 
 
 def _moment(site: Site) -> _Moment | None:
     """The present moment for the live edition; None before the first."""
     return moment_at(site, clock.now())
+
+
+def edition_identity(site: Site) -> UUID | None:
+    """What the live edition alone is known by, also after a restore; None before the first."""
+    found = _clock_of(site)
+    return found.edition if found else None
 
 
 def moment_at(site: Site, now: datetime) -> _Moment | None:

@@ -3,10 +3,12 @@
 import http.client
 import json
 import os
+import re
 import shutil
 import signal
 import time
 from collections.abc import Iterator
+from html import unescape
 from pathlib import Path
 from threading import Event, Thread
 
@@ -43,14 +45,20 @@ def nginx(tmp_path, server) -> Iterator[Nginx]:
         yield running
 
 
+def assets_of(server: Server, site: str, page: str) -> list[str]:
+    """The addresses on this site that a page names: links, files, each width of its pictures."""
+    html = ask(server.port, f"{site}.localhost", page)[2].decode()
+    named = re.findall(r'(?:href|src)="(/[^"/][^"]*)"', html)
+    widths = [one.split()[0] for listed in re.findall(r'srcset="([^"]*)"', html) for one in listed.split(", ")]
+    return [unescape(path) for path in (*named, *widths)]
+
+
 def paths_of(server: Server, site: str) -> list[str]:
-    """Every address of a site that its sitemap and its home page name, and some that are none."""
+    """Every address of a site that its sitemap and its pages name, and some that are none."""
     sitemap = ask(server.port, f"{site}.localhost", "/sitemap.xml")[2].decode()
     base = f"http://{site}.localhost:{server.more['HESTOR_PUBLIC_PORT']}"
     pages = [piece.partition("</loc>")[0].removeprefix(base) for piece in sitemap.split("<loc>")[1:]]
-    home = ask(server.port, f"{site}.localhost", "/")[2].decode()
-    assets = [p.partition('"')[0] for name in ("href=", "src=") for p in home.split(f'{name}"')[1:]]
-    local = [path for path in assets if path.startswith("/") and not path.startswith("//")]
+    local = [path for page in pages for path in assets_of(server, site, page)]
     more = ["/feed.xml", "/robots.txt", "/site.webmanifest", "/favicon.ico", "/events.ics", "/contact.vcf", "/about"]
     odd = [
         "/nowhere/",
@@ -108,6 +116,61 @@ def test_every_address_of_the_demo_is_answered_the_same_both_ways(server, nginx,
     server.kill()
     for site in SITES:
         assert ask(nginx.port, f"{site}.localhost:{nginx.port}", "/")[0] == 200
+
+
+DRAWING = b'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 40 30"><path d="M4 4h30v20H4z" fill="#0b6e4f"/></svg>'
+
+
+def test_a_drawing_in_a_text_is_one_for_each_visitor(server, nginx):
+    caller = Caller(server)
+    key = caller.upload("quillmere", "bean.svg", DRAWING)[1]["picture"]["key"]
+    page = {"path": "/drawn/", "title": "Drawn", "body": f"![A bean](/_hestor/pic-{key})"}
+    assert caller.call("POST", "/api/sites/quillmere/pages", page)[0] == 201
+    assert caller.call("POST", "/api/sites/quillmere/editions")[0] == 201
+    host = f"quillmere.localhost:{nginx.port}"
+    (address,) = (one for one in assets_of(server, "quillmere", "/drawn/") if key in one)
+    for _ in range(3):
+        # The second visitor gets it from a file.
+        status, headers, _ = ask(nginx.port, host, address)
+        assert (status, dict(headers)["content-type"]) == (200, "image/svg+xml")
+
+
+def test_after_a_restore_nobody_gets_what_was_lost(server, nginx, tmp_path):
+    host = f"quillmere.localhost:{nginx.port}"
+    paths = ("/", "/about/", "/feed.xml", "/site.webmanifest")
+    kept = {path: ask(server.port, host, path) for path in paths}
+    kept_data = copy_data(server.data, tmp_path / "kept")
+    _name(server, "quillmere", "The lost edition")
+    for path in paths * 2:
+        assert b"The lost edition" in ask(nginx.port, host, path)[2]
+    server.kill()
+    shutil.rmtree(server.data)
+    copy_data(kept_data, server.data)
+    server.start()
+    for path in paths * 2:
+        assert ask(nginx.port, host, path) == kept[path]
+    # The next edition has the number of the lost one.
+    _name(server, "quillmere", "The next edition")
+    for path in paths * 2:
+        assert b"The next edition" in ask(nginx.port, host, path)[2]
+
+
+def test_after_a_start_nobody_is_led_to_what_other_code_laid_down(server, nginx, front):
+    host = f"quillmere.localhost:{nginx.port}"
+    own = ask(nginx.port, host, "/about/")
+    (page,) = front.glob("sites/*/*/pages/about/=page")
+    (link,) = {one.parents[2] for one in [page]}
+    # As another version would have laid it down, in a folder of its own.
+    shutil.copytree(link.resolve(), link.resolve().with_name("former"), copy_function=shutil.copyfile)
+    (link.resolve().with_name("former") / "pages" / "about" / "=page").write_bytes(b"<p>As it was before")
+    former = link.resolve().with_name("former")
+    link.unlink()
+    link.symlink_to(former)
+    assert ask(nginx.port, host, "/about/")[2] == b"<p>As it was before"
+    server.kill()
+    server.start()
+    assert ask(nginx.port, host, "/about/") == own
+    assert ask(nginx.port, host, "/about/") == own
 
 
 def test_what_is_sent_by_visitors_reaches_hestor(server, nginx):
