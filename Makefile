@@ -3,14 +3,16 @@ SHELL := /bin/bash
 .DEFAULT_GOAL := help
 PORT ?= 8000
 DATA ?= $(CURDIR)/data
-export PORT DATA
+# Where scripts/install-node puts a Node of its own, if the machine's is missing or old.
+PATH := $(CURDIR)/build/node-bin:$(PATH)
+export PORT DATA PATH
 VENV := .venv/bin
 STAMPS := build/stamps
 DESK := hestor/desk/dist/index.html
 DESK_SOURCES := $(shell find frontend/src frontend/index.html frontend/*.ts frontend/*.json frontend/*.js -type f 2>/dev/null)
 FRONT_CHECKED := $(DESK_SOURCES) frontend/.prettierrc.json frontend/.prettierignore
 
-.PHONY: help demo run test test-data bench build check lint types unit browser front lighthouse test-postgres screenshots lock clean towns
+.PHONY: help demo run test test-long test-data bench build check lint types unit browser front lighthouse test-postgres screenshots lock clean towns
 
 help: ## says what can be made
 	@grep -hE '^[a-z-]+:.*## ' $(MAKEFILE_LIST) | sed -E 's/:.*## /\t/' | expand -t 14
@@ -37,8 +39,9 @@ $(STAMPS)/python-dev: requirements-dev.lock $(STAMPS)/python
 	@$(VENV)/pip install -q --disable-pip-version-check --require-hashes -r requirements-dev.lock
 	@touch $@
 
-$(STAMPS)/node: frontend/package-lock.json | check
+$(STAMPS)/node: frontend/package-lock.json requirements-node.lock scripts/install-node | check
 	@mkdir -p $(STAMPS)
+	@scripts/install-node
 	@cd frontend && npm ci --no-audit --no-fund --loglevel=error
 	@touch $@
 
@@ -67,6 +70,10 @@ test: build $(STAMPS)/python-dev $(STAMPS)/chromium $(STAMPS)/nginx $(STAMPS)/te
 
 test-postgres: build $(STAMPS)/python-dev $(STAMPS)/chromium $(STAMPS)/nginx ## the same tests on PostgreSQL
 	@scripts/with-postgres bash -c '$(VENV)/python -m tests.support.template build/test-demo-postgres && $(VENV)/python -m pytest -q -n 2 --dist loadgroup $(ONLY)'
+
+test-long: test test-postgres ## what "make test" samples, at full size; before a release
+	@command -v debootstrap >/dev/null || apt-get install -y -qq debootstrap >/dev/null
+	@HESTOR_LONG=1 $(VENV)/python -m pytest -q -n 2 --dist loadgroup $(ONLY)
 
 test-data: $(STAMPS)/test-data
 $(STAMPS)/test-data: $(shell find hestor demo tests/support -type f -not -name '*.pyc' -not -path '*/dist/*' 2>/dev/null) $(STAMPS)/python-dev $(STAMPS)/towns

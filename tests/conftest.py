@@ -23,6 +23,19 @@ from tests.support import caches, rows
 settings.register_profile("hestor", deadline=None)
 settings.load_profile("hestor")
 
+LONG = os.environ.get("HESTOR_LONG") == "1"
+# Of what is made up at random, many times as much.
+settings.register_profile("long", deadline=None, max_examples=2_000)
+if LONG:
+    settings.load_profile("long")
+
+
+def pytest_collection_modifyitems(items):
+    for item in items:
+        if "long" in item.keywords and not LONG:
+            item.add_marker(pytest.mark.skip(reason="of make test-long"))
+
+
 # Where all of pytest's processes ask for servers (``tests.support.server``).
 if "HESTOR_NURSERY" not in os.environ:
     os.environ["HESTOR_NURSERY"] = tempfile.mkdtemp(prefix="hestor-tests-")

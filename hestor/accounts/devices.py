@@ -19,6 +19,7 @@ from django.http import HttpRequest, HttpResponse
 
 from hestor import clock
 from hestor.accounts.models import Account, Device
+from hestor.core import origins
 from hestor.core.errors import NotFound
 
 _SALT = "hestor.device"
@@ -38,12 +39,22 @@ def _known(request: HttpRequest) -> str:
         return ""
 
 
-def origin(request: HttpRequest) -> str:
-    """Where a try to sign in comes from, for counting: a device of its own if it is known, else the address."""
+def address(request: HttpRequest) -> str:
+    """The address that a request comes from; empty where none is known."""
+    return str(request.META.get("REMOTE_ADDR") or "")
+
+
+def is_known(request: HttpRequest) -> bool:
+    """Whether the account that somebody tries was used on this device before."""
     email = getattr(request, "hestor_email", "")
+    return bool(email) and _known(request).partition(" ")[2] == email
+
+
+def origin(request: HttpRequest) -> str:
+    """Where a try to sign in comes from, for counting: a device of its own if it is known, else ``core.origins``."""
+    if not is_known(request):
+        return origins.origin(address(request))
     mark = _known(request)
-    if not mark or not email or mark.partition(" ")[2] != email:
-        return str(request.META.get("REMOTE_ADDR") or "::")
     return str(IPv6Address(_WITHIN | int.from_bytes(hashlib.sha256(mark.encode()).digest()[:14])))
 
 

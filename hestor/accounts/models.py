@@ -24,12 +24,16 @@ class AccountManager(BaseUserManager["Account"]):
 class Account(AbstractBaseUser):
     """One person. What they may do is kept a site at a time (``sites.Membership``).
 
-    ``language`` is what the desk speaks to them (BCP 47); empty, as their browser asks for.
+    ``language`` is what the desk speaks to them (BCP 47); empty, as their browser asks for. ``wished_email`` is the address
+    that they want to sign in with, once its reader agreed by a link with ``wished_nonce``, asked at ``wished_at``.
     """
 
     email = models.EmailField(unique=True)
     name = models.CharField(max_length=120, blank=True)
     language = models.CharField(max_length=10, blank=True)
+    wished_email = models.EmailField(blank=True)
+    wished_nonce = models.CharField(max_length=32, blank=True)
+    wished_at = models.DateTimeField(null=True)
     is_active = models.BooleanField(default=True)
     created = models.DateTimeField(auto_now_add=True)
 
@@ -56,3 +60,26 @@ class Device(models.Model):
 
     def __str__(self) -> str:
         return f"{self.account} since {self.since:%Y-%m-%d}"
+
+
+class WrongTry(models.Model):
+    """A wrong password: for what (``mark``, a hash), from a ``known`` device or not, and from where.
+
+    ``network`` and ``provider`` are the wider networks of an IPv6 address, ``/48`` and ``/32``.
+    """
+
+    mark = models.CharField(max_length=64)
+    known = models.BooleanField(default=False)
+    origin = models.CharField(max_length=45)
+    network = models.CharField(max_length=45, blank=True)
+    provider = models.CharField(max_length=45, blank=True)
+    at = models.DateTimeField()
+
+    class Meta:
+        indexes = (
+            models.Index(fields=["mark", "at"], name="try_by_mark"),
+            models.Index(fields=["at"], name="try_by_time"),
+        )
+
+    def __str__(self) -> str:
+        return f"{self.origin} {self.at:%Y-%m-%d}"

@@ -1,11 +1,9 @@
 """Signing in and out, the first account, and changing one's own: password, email address, a lost password."""
 
-from datetime import timedelta
 from threading import BoundedSemaphore
 from urllib.parse import urlencode
 
 from axes.handlers.proxy import AxesProxyHandler
-from axes.models import AccessAttempt
 from django.conf import settings
 from django.contrib.auth import authenticate, login, logout, update_session_auth_hash
 from django.contrib.auth.password_validation import validate_password
@@ -13,11 +11,10 @@ from django.contrib.auth.tokens import default_token_generator
 from django.core.exceptions import ValidationError
 from django.core.validators import validate_email
 from django.db import IntegrityError, transaction
-from django.db.models import Sum
 from django.http import HttpRequest
 
-from hestor import clock, wording
-from hestor.accounts import devices
+from hestor import wording
+from hestor.accounts import devices, tries
 from hestor.accounts.models import Account
 from hestor.accounts.selectors import is_first_run
 from hestor.core.errors import (
@@ -33,29 +30,22 @@ from hestor.core.errors import (
 _HASHING = BoundedSemaphore(1)
 
 
-def _tries_from(request: HttpRequest) -> int:
-    """How many wrong tries came from where this one comes from lately, whatever the accounts."""
-    since = clock.now() - timedelta(minutes=settings.SIGN_IN_PAUSE_MINUTES)
-    tries = AccessAttempt.objects.filter(ip_address=devices.origin(request), attempt_time__gte=since)
-    return tries.aggregate(count=Sum("failures_since_start"))["count"] or 0
-
-
 def sign_in(request: HttpRequest, email: str, password: str) -> Account:
     """Signs a person in. Raises SignInPaused after too many wrong tries, SignInRefused for a wrong one.
 
-    Tries are counted by account and origin together, and by origin alone; a device on which the account was used
-    before is an origin of its own (``devices``).
+    Tries are counted by account and origin together, by origin alone, and slowly by account alone (``tries``); a device
+    on which the account was used before is an origin of its own (``devices``), and passes the last.
     """
     email = email.strip().lower()
     request.hestor_email = email  # type: ignore[attr-defined]
-    if _tries_from(request) >= settings.SIGN_IN_TRIES_OF_ALL:
-        raise SignInPaused(minutes=settings.SIGN_IN_PAUSE_MINUTES)
+    tries.check_sign_in(request, email)
     with _HASHING:
         account = authenticate(request, username=email, password=password)
     if isinstance(account, Account):
         login(request, account)
         devices.remember(request, account)
         return account
+    tries.note_sign_in(request, email)
     if AxesProxyHandler.is_locked(request, {"username": email}):
         raise SignInPaused(minutes=settings.SIGN_IN_PAUSE_MINUTES)
     raise SignInRefused
@@ -106,11 +96,17 @@ def make_first_account(email: str, name: str, password: str) -> Account:
         return made
 
 
-def _confirm(account: Account, password: str) -> None:
-    """Raises InvalidInput unless the password is the account's: who finds a desk open can't take it over."""
+def _confirm(request: HttpRequest, account: Account, password: str) -> None:
+    """Raises InvalidInput unless the password is the account's: who finds a desk open can't take it over.
+
+    Raises SignInPaused after too many wrong ones.
+    """
+    tries.check_current(account.pk)
     with _HASHING:
-        if not account.check_password(password):
-            raise InvalidInput([Problem("current", "password_wrong")])
+        is_right = account.check_password(password)
+    if not is_right:
+        tries.note_current(request, account.pk)
+        raise InvalidInput([Problem("current", "password_wrong")])
 
 
 def _set_password(account: Account, password: str) -> None:
@@ -123,7 +119,7 @@ def _set_password(account: Account, password: str) -> None:
 
 def change_password(request: HttpRequest, account: Account, current: str, password: str) -> None:
     """Another password. Every other device is signed out. Raises InvalidInput."""
-    _confirm(account, current)
+    _confirm(request, account, current)
     _set_password(account, password)
     update_session_auth_hash(request, account)
     devices.remember(request, account)
@@ -135,7 +131,7 @@ def change_email(request: HttpRequest, account: Account, current: str, email: st
     email = email.strip().lower()
     if problems := _email_problems(email, account):
         raise InvalidInput(problems)
-    _confirm(account, current)
+    _confirm(request, account, current)
     account.email = email
     try:
         account.save(update_fields=["email"])

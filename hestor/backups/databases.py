@@ -18,6 +18,8 @@ from hestor.pictures.models import Content
 from hestor.sites.models import Site
 
 SQLITE, POSTGRESQL = "hestor.sqlite3", "hestor.pgdump"
+# What was written last may stand in the second (https://sqlite.org/wal.html, 2.3): the three are one database.
+SQLITE_FILES = (SQLITE, f"{SQLITE}-wal", f"{SQLITE}-shm")
 _SITES = f"SELECT count(*) FROM {Site._meta.db_table}"  # noqa: S608
 _KEYS = f"SELECT DISTINCT key FROM {Content._meta.db_table} ORDER BY key"  # noqa: S608
 
@@ -31,7 +33,7 @@ def is_empty(data: Path) -> bool:
     """Whether there is nothing yet that a restore would overwrite."""
     if connection.vendor == "postgresql":
         return not connection.introspection.table_names()
-    return not (data / SQLITE).exists()
+    return not any((data / name).exists() for name in SQLITE_FILES)
 
 
 def snapshot(target: Path) -> tuple[int, list[str]]:
@@ -62,7 +64,7 @@ def check_empty(data: Path) -> None:
         name = connection.settings_dict["NAME"]
         raise NotEmpty(f"The database {name} holds tables already. Name an empty one in HESTOR_DATABASE.")
     raise NotEmpty(
-        f"{data} holds a database already. Choose an empty folder as DATA, or move {data / SQLITE} away first."
+        f"{data} holds a database already, or a part of one. Choose an empty folder as DATA, or move all of {data} away."
     )
 
 

@@ -1,5 +1,6 @@
 """Where copies stand: a folder each, named by its moment, and one of pictures that all share."""
 
+import os
 from collections.abc import Iterator
 from dataclasses import dataclass
 from datetime import UTC, datetime
@@ -72,6 +73,17 @@ def _read(path: Path) -> Manifest | None:
 def listed() -> list[Copy]:
     """All copies that can be read, newest first."""
     return [Copy(path, manifest) for path in _folders() if (manifest := _read(path))]
+
+
+def of_others() -> list[Path]:
+    """What in the folder of copies belongs to another user, so that whoever runs the server can't read or go on with it."""
+    own = os.geteuid()
+    parts = [folder(), folder() / _PICTURES, *(folder() / _PICTURES).glob("??"), *_folders()]
+    return [path for path in parts if path.exists() and path.stat().st_uid != own and not _may_write(path)]
+
+
+def _may_write(path: Path) -> bool:
+    return os.access(path, os.R_OK | os.W_OK | os.X_OK)
 
 
 def unreadable() -> list[Path]:

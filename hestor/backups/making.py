@@ -25,6 +25,8 @@ from hestor.core.retention import kept
 from hestor.pictures import store
 
 _SECRET = "secret-key"  # noqa: S105 the name of a file
+DAILY = "daily"
+"""The reason of copies that are made by themselves; all others somebody, or an upgrade, asked for."""
 _TRIES = 3
 # What is without a name for so long was left by a loss of power.
 _LEFT_SECONDS = 24 * 3600
@@ -106,7 +108,8 @@ def prune() -> int:
     Then what a loss of power left of others, and pictures that no copy names.
     """
     found = copies.listed()
-    keep = kept(one.manifest.made_at for one in found)
+    asked = [one.manifest.made_at for one in found if one.manifest.reason != DAILY]
+    keep = kept((one.manifest.made_at for one in found), asked)
     gone = [one for one in found if one.manifest.made_at not in keep]
     for one in gone:
         # Without its name at once: a copy that is half deleted is none.

@@ -111,6 +111,8 @@ AXES_FAILURE_LIMIT = SIGN_IN_TRIES
 AXES_COOLOFF_TIME = SIGN_IN_PAUSE_MINUTES / 60
 # From one origin, whatever the accounts: far more than an office mistypes, far fewer than a list of stolen ones.
 SIGN_IN_TRIES_OF_ALL = 30
+# On one account from everywhere but the devices that know it: what a person forgets in a day, and no list of words.
+SIGN_IN_TRIES_A_DAY = 50
 AXES_LOCKOUT_PARAMETERS = [["username", "ip_address"]]
 AXES_CLIENT_IP_CALLABLE = "hestor.accounts.devices.origin"
 # Else whoever goes on trying would keep the account closed.

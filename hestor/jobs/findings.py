@@ -83,8 +83,12 @@ def _backup() -> Iterator[Finding]:
         yield Finding("wrong", "no_copy", {"path": str(copies.folder())})
     elif clock.now() - found[0].manifest.made_at > _OLD:
         yield Finding("wrong", "old_copy", {"days": (clock.now() - found[0].manifest.made_at).days})
+    others = copies.of_others()
+    if others:
+        yield Finding("wrong", "copies_of_another", {"path": str(copies.folder())})
     for path in copies.unreadable():
-        yield Finding("wrong", "copy_unreadable", {"path": str(path)})
+        if path not in others:
+            yield Finding("wrong", "copy_unreadable", {"path": str(path)})
     if copies.folder().exists() and copies.folder().stat().st_dev == Path(settings.DATA).stat().st_dev:
         yield Finding("advice", "copies_same_disk", {"path": str(copies.folder())})
 

@@ -27,5 +27,5 @@ def clean() -> None:
 @task(queue_name=SLOW)
 def backup() -> None:
     """Makes the daily copy of database and pictures, and deletes those that are not kept any longer."""
-    making.make(clock.now(), "daily")
+    making.make(clock.now(), making.DAILY)
     making.prune()

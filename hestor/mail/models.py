@@ -21,7 +21,9 @@ class State(models.TextChoices):
 
 
 class Enquiry(models.Model):
-    """What a visitor wrote. ``origin`` tells senders apart for a day; ``digest`` what was sent already.
+    """What a visitor wrote. ``origin``, and the wider ``network`` and ``provider``, tell senders apart for a day.
+
+    ``digest`` is that of the stamp, each of which is good for one message.
 
     A ``suspect`` one was filled in as only a program does, and nobody was told of it.
     """
@@ -36,6 +38,8 @@ class Enquiry(models.Model):
     suspect = models.BooleanField(default=False)
     digest = models.CharField(max_length=64)
     origin = models.CharField(max_length=32, blank=True)
+    network = models.CharField(max_length=32, blank=True)
+    provider = models.CharField(max_length=32, blank=True)
 
     class Meta:
         constraints = (models.UniqueConstraint(fields=["site", "digest"], name="taken_once"),)

@@ -1,8 +1,10 @@
 """Copies and the way back: everything lost, a damaged copy, a full disk, a copy while others write."""
 
 import errno
+import os
 import shutil
 import sqlite3
+import sys
 from contextlib import closing
 from datetime import UTC, datetime, timedelta
 from pathlib import Path
@@ -13,8 +15,10 @@ from hestor.backups import folder, making, returning
 from hestor.backups.databases import SQLITE as DATABASE
 from hestor.backups.errors import CopyFailed, Damaged, NotEmpty
 from hestor.backups.manifest import MANIFEST
+from hestor.jobs import findings
+from tests.support import roots
 from tests.support.databases import sqlite_only
-from tests.support.server import Caller, Server, copy_data, manage
+from tests.support.server import TOP, Caller, Server, copy_data, manage
 from tests.support.template import DEMO
 
 pytestmark = sqlite_only
@@ -90,7 +94,8 @@ def test_a_picture_that_was_harmed_where_it_stood_is_whole_again(data):
     made, pictures = making.make(NOW, "daily"), _pictures(data)
     harmed = data / "pictures" / next(iter(made.pictures))[:2] / next(iter(made.pictures))
     harmed.write_bytes(b"harmed")
-    (data / DATABASE).unlink()
+    for part in data.glob(f"{DATABASE}*"):
+        part.unlink()
     assert returning.restore(folder.listed()[0], data) == []
     assert {key: _pictures(data)[key] for key in made.pictures} == {key: pictures[key] for key in made.pictures}
 
@@ -172,3 +177,57 @@ def test_a_picture_that_was_lost_before_is_no_reason_to_copy_nothing(data):
     (data / "pictures" / lost[:2] / lost).unlink()
     assert lost not in making.make(NOW, "daily").pictures
     assert returning.faults(folder.listed()[0]) == ([], [])
+
+
+@pytest.mark.parametrize("left", ["hestor.sqlite3", "hestor.sqlite3-wal", "hestor.sqlite3-shm"])
+def test_nothing_is_brought_back_beside_a_part_of_another_database(data, tmp_path, left):
+    making.make(NOW, "daily")
+    other = tmp_path / "other"
+    other.mkdir()
+    (other / left).write_bytes(b"what was written last")
+    with pytest.raises(NotEmpty) as refused:
+        returning.restore(folder.listed()[0], other)
+    # The whole folder is to go: a file by itself would be torn from its log.
+    assert f"move all of {other} away" in str(refused.value)
+    assert "hestor.sqlite3" not in str(refused.value)
+
+
+def test_what_was_copied_before_an_upgrade_outlives_the_next_days_copy(data):
+    making.make(NOW, "before the upgrade to 0.9.0")
+    for hours in range(1, 60, 8):
+        making.make(NOW + timedelta(hours=hours), making.DAILY)
+        making.prune()
+    assert "before the upgrade to 0.9.0" in [one.manifest.reason for one in folder.listed()]
+
+
+def test_copies_of_another_user_are_to_be_given_back_and_not_deleted(data, settings, monkeypatch):
+    making.make(NOW, "daily")
+    monkeypatch.setattr(folder.os, "geteuid", lambda: os.getuid() + 1)
+    monkeypatch.setattr(folder.os, "access", lambda *_: False)
+    monkeypatch.setattr(folder, "_read", lambda _: None)
+    codes = [one.code for one in findings.findings()]
+    assert "copies_of_another" in codes
+    assert "copy_unreadable" not in codes
+
+
+BY_ROOT = """
+for above in {folder} {folder}/.. {folder}/../.. {folder}/../../..; do chmod o+x $above; done
+chown -R {nobody}:{nobody} {folder}/data {folder}/copies
+export DJANGO_SETTINGS_MODULE=hestor.config.settings DATA={folder}/data HESTOR_BACKUPS={folder}/copies
+{python} manage.py backup
+find {folder}/copies -uid 0
+mv {folder}/data {folder}/lost
+{python} manage.py restore newest
+find {folder}/data -uid 0
+"""
+
+
+@roots.root_only
+def test_what_root_copies_and_brings_back_is_the_servers_own(tmp_path):
+    copy_data(DEMO, tmp_path / "data")
+    (tmp_path / "copies").mkdir()
+    said = roots.run(f"cd {TOP}" + BY_ROOT.format(folder=tmp_path, nobody=roots.NOBODY, python=sys.executable))
+    assert said.returncode == 0, said.stderr
+    # The folder itself could not be made by anybody else; nothing else is printed by either look.
+    assert [line for line in said.stdout.splitlines() if line.startswith("/") and " " not in line] == []
+    assert len(list((tmp_path / "data" / "pictures").glob("??/*"))) > 1

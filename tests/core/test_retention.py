@@ -39,3 +39,19 @@ def test_two_years_of_daily_copies():
     assert left[-7:] == daily[-7:]
     assert len(left) <= 7 + 4 + 12
     assert (daily[-1] - left[0]).days > 300
+
+
+def test_weeks_of_two_years_are_not_taken_for_one():
+    """The third week of a year is not that of the next; newer days and a newer one of its month hide it from the rest."""
+    seven = [datetime(2026, 1, 12, tzinfo=UTC) + timedelta(days=day) for day in range(7)]
+    third = datetime(2025, 1, 14, tzinfo=UTC)
+    moments = [third, datetime(2025, 1, 31, tzinfo=UTC), *seven]
+    assert third in _naive(moments)
+    assert kept(moments) == _naive(moments)
+
+
+def test_what_was_asked_for_is_kept_besides_the_three_newest_of_it():
+    daily = [_BEGUN + timedelta(days=day) for day in range(800)]
+    asked = [_BEGUN + timedelta(days=day, hours=-1) for day in (100, 200, 300, 400)]
+    found = kept([*daily, *asked], asked)
+    assert set(asked) & found == set(asked[1:])

@@ -10,6 +10,7 @@ from pathlib import Path
 
 import pytest
 
+from tests.support import roots
 from tests.support.nginx import NGINX, Nginx
 from tests.support.server import TOP, Server, copy_data, environment, free_port, manage
 from tests.support.template import DEMO
@@ -92,10 +93,7 @@ def test_signing_in_through_the_proxy_and_who_asks_is_believed_of_it_alone(secur
 
 
 def test_the_unit_is_one_that_systemd_takes():
-    unit = configparser.ConfigParser(strict=False, interpolation=None)
-    unit.optionxform = str
-    unit.read(DEPLOY / "hestor.service")
-    service = unit["Service"]
+    service = _unit()
     assert (service["NoNewPrivileges"], service["ProtectSystem"], service["User"]) == ("yes", "strict", "hestor")
     assert (TOP / service["ExecStart"].removeprefix("/opt/hestor/")).stat().st_mode & 0o100
     if shutil.which("systemd-analyze"):
@@ -130,3 +128,45 @@ def test_the_start_script_serves_what_the_container_and_the_unit_start(tmp_path)
     said = subprocess.run(["bash", "-n", str(TOP / "scripts" / "serve")], env=own, capture_output=True, text=True)
     assert (said.returncode, said.stderr) == (0, "")
     assert Path(TOP / "deploy" / "Containerfile").read_text().count("FROM ") == 2
+
+
+def _unit() -> configparser.SectionProxy:
+    unit = configparser.ConfigParser(strict=False, interpolation=None)
+    unit.optionxform = str
+    unit.read(DEPLOY / "hestor.service")
+    return unit["Service"]
+
+
+AS_SHIPPED = """
+mkdir -p /opt/hestor && mount --bind {top} /opt/hestor
+for kept in lib/hestor cache/hestor backups/hestor; do
+  mkdir -p /var/$kept && mount -t tmpfs -o uid=65534,gid=65534,mode=700 none /var/$kept
+done
+cd {directory}
+setpriv --reuid 65534 --regid 65534 --clear-groups env -i {settings} {start} >/tmp/said-{number} 2>&1 &
+for _ in $(seq 150); do
+  python3 -c "import urllib.request as u; print(u.urlopen('http://127.0.0.1:8000/healthz').status)" 2>/dev/null && exit 0
+  sleep 0.2
+done
+cat /tmp/said-{number}
+exit 1
+"""
+
+
+@roots.root_only
+def test_the_service_starts_as_it_is_shipped(tmp_path):
+    """With the unit's command, as another user, in what the guide makes, and with the settings of the example alone."""
+    service = _unit()
+    assert service["EnvironmentFile"] == "/etc/hestor.env"
+    lines = (DEPLOY / "hestor.env").read_text().splitlines()
+    settings = " ".join(line for line in lines if line and line[0] != "#")
+    assert "PORT=" not in settings
+    script = AS_SHIPPED.format(
+        top=TOP,
+        directory=service["WorkingDirectory"],
+        settings=f"PATH={os.environ['PATH']} {settings}",
+        start=service["ExecStart"],
+        number=os.getpid(),
+    )
+    said = roots.run(script)
+    assert (said.returncode, said.stdout.strip()) == (0, "200"), said.stdout + said.stderr

@@ -110,7 +110,12 @@ def test_a_form_that_comes_twice_is_taken_once(form_site, visitor):
     same = stamp(visitor)
     assert [send(visitor, stamp=same).status_code for _ in range(3)] == [303, 303, 303]
     assert (Enquiry.objects.count(), Message.objects.count()) == (1, 1)
-    assert send(visitor, stamp=same, message="Something else").status_code == 303
+    # Something else with the same stamp is shown again, with a new one.
+    other = send(visitor, stamp=same, message="Something else")
+    assert (other.status_code, Enquiry.objects.count()) == (422, 1)
+    assert "Something else" in other.content.decode()
+    again = re.search(r'name="stamp" value="([^"]+)"', other.content.decode())[1]
+    assert send(visitor, stamp=again, message="Something else").status_code == 303
     assert Enquiry.objects.count() == 2
 
 
@@ -125,7 +130,26 @@ def test_one_sender_is_held_back_before_all_are(form_site, visitor, settings):
     held = send(visitor, message="Kept as it was typed")
     assert "Kept as it was typed" in held.content.decode()
     other = Client(headers={"host": "seeds.localhost"}, REMOTE_ADDR="198.51.100.7")
-    assert [send(other, message=f"x{n}").status_code for n in range(2)] == [303, 429]
+    assert [send(other, message=f"x{n}").status_code for n in range(3)] == [303, 303, 429]
+
+
+def test_however_many_write_the_form_stays_open_and_only_the_telling_ends(form_site, settings):
+    settings.ENQUIRIES_OF_ONE, settings.ENQUIRIES_OF_ALL = 1, 3
+    for number in range(8):
+        visitor = Client(headers={"host": "seeds.localhost"}, REMOTE_ADDR=f"198.51.100.{number}")
+        assert send(visitor, message=str(number)).status_code == 303
+    assert (Enquiry.objects.count(), Message.objects.count()) == (8, 3)
+    settings.ENQUIRIES_OF_ALL = 0
+    assert send(Client(headers={"host": "seeds.localhost"}, REMOTE_ADDR="198.51.100.99")).status_code == 429
+
+
+def test_a_house_of_many_addresses_is_one_sender(form_site, settings):
+    settings.ENQUIRIES_OF_ONE = 2
+    codes = [
+        send(Client(headers={"host": "seeds.localhost"}, REMOTE_ADDR=address), message=address).status_code
+        for address in ("2001:db8::1", "2001:db8::2", "2001:db8::3", "2001:db8:0:1::1")
+    ]
+    assert codes == [303, 303, 429, 303]
 
 
 HOSTILE = [

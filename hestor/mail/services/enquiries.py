@@ -6,13 +6,13 @@ import secrets
 from collections.abc import Mapping
 from dataclasses import dataclass, field
 from datetime import datetime, timedelta
-from ipaddress import ip_address, ip_network
 from typing import Any
 
 from django.conf import settings
 from django.core import signing
 from django.db import IntegrityError, transaction
 
+from hestor.core import origins
 from hestor.core.contact import enquiry as rules
 from hestor.core.contact.enquiry import Written
 from hestor.core.errors import NotFound
@@ -51,47 +51,69 @@ def _nonce(site_id: int, stamp: str) -> str:
     return str(nonce) if own == site_id else ""
 
 
-def _origin(address: str, now: datetime) -> str:
-    """Tells senders apart for a day, without keeping where they are: an address, of IPv6 the network of its house."""
-    try:
-        read = ip_address(address)
-    except ValueError:
-        return ""
-    place = str(ip_network((read, 64), strict=False)) if read.version == 6 else str(read)
-    said = f"{now:%Y-%m-%d} {place}".encode()
-    return hmac.new(settings.SECRET_KEY.encode(), said, hashlib.sha256).hexdigest()[:32]
+# All that is kept of one site in an hour, told of or not: what a disk can hold, and no person reads.
+_MOST_KEPT = 20
+_WHERE = ("origin", "network", "provider")
 
 
-def _is_too_much(site: Site, origin: str, now: datetime) -> bool:
-    """Whether one sender, or all together, wrote as much as may be taken in so short a time."""
-    recent = Enquiry.objects.filter(received__gt=now - _SHORT, origin=origin, site=site)
-    if origin and recent.count() >= settings.ENQUIRIES_OF_ONE:
+def _origins(address: str, now: datetime) -> tuple[tuple[str, int], ...]:
+    """Tells senders apart for a day, without keeping where they are: each network with its room (``core.origins``)."""
+
+    def hidden(place: str) -> str:
+        said = f"{now:%Y-%m-%d} {place}".encode()
+        return hmac.new(settings.SECRET_KEY.encode(), said, hashlib.sha256).hexdigest()[:32]
+
+    return tuple((hidden(place), room) for place, room in origins.widening(address) if place != origins.UNKNOWN)
+
+
+def _is_too_much(site: Site, around: tuple[tuple[str, int], ...], now: datetime) -> bool:
+    """Whether one sender, or a network of senders, wrote as much as may be taken in so short a time."""
+    recent = Enquiry.objects.filter(received__gt=now - _SHORT, site=site)
+    if any(
+        recent.filter(**{field: place}).count() >= settings.ENQUIRIES_OF_ONE * room
+        for field, (place, room) in zip(_WHERE, around, strict=False)
+    ):
         return True
-    return Enquiry.objects.filter(site=site, received__gt=now - _LONG).count() >= settings.ENQUIRIES_OF_ALL
+    return _received_lately(site, now) >= settings.ENQUIRIES_OF_ALL * _MOST_KEPT
+
+
+def _received_lately(site: Site, now: datetime) -> int:
+    return Enquiry.objects.filter(site=site, received__gt=now - _LONG).count()
+
+
+def _said_before(site: Site, digest: str, written: Written) -> bool | None:
+    """Whether the message that took a stamp is this very one; None where the stamp was not used."""
+    taken = Enquiry.objects.filter(site=site, digest=digest).first()
+    return (taken.name, taken.email, taken.message) == (written.name, written.email, written.message) if taken else None
 
 
 def take(site: Site, path: str, given: Mapping[str, str], trap: str, address: str, now: datetime) -> Outcome:
-    """Takes what a visitor wrote; a form that comes twice is taken once. Nothing is kept of one that is refused."""
+    """Takes what a visitor wrote; a form that comes twice is taken once. Nothing is kept of one that is refused.
+
+    A stamp is good for one message. However many come in an hour, a form stays open to others; past a number the site's
+    owner is told of no more by mail, and reads them at the desk.
+    """
     nonce = _nonce(site.pk, given.get("stamp", ""))
     written, wrong = rules.read(given)
     if wrong:
         return Outcome("contact.form.unsent", wrong)
     if not nonce:
         return Outcome("contact.form.stale")
-    said = (nonce, written.name, written.email, written.message)
-    digest = hashlib.sha256("\0".join(said).encode()).hexdigest()
-    if Enquiry.objects.filter(site=site, digest=digest).exists():
-        return Outcome()
-    origin = _origin(address, now)
-    letter = None if trap else _letter(site, written, now)
+    digest = hashlib.sha256(nonce.encode()).hexdigest()
+    if (again := _said_before(site, digest, written)) is not None:
+        return Outcome() if again else Outcome("contact.form.stale")
+    around = _origins(address, now)
+    is_told = not trap and _received_lately(site, now) < settings.ENQUIRIES_OF_ALL
+    letter = _letter(site, written, now) if is_told else None
+    marks = dict(zip(_WHERE, (place for place, _ in around), strict=False))
     try:
         with transaction.atomic():
-            if _is_too_much(site, origin, now):
+            if _is_too_much(site, around, now):
                 return Outcome("contact.form.busy")
-            _keep(site, written, path, now, digest, letter, origin=origin, suspect=bool(trap))
+            _keep(site, written, path, now, digest, letter, **marks, suspect=bool(trap))
     except IntegrityError:
-        # The same form came twice at once; the other one was taken.
-        return Outcome()
+        # A form with this stamp came at the same time; that one was taken.
+        return Outcome() if _said_before(site, digest, written) else Outcome("contact.form.stale")
     return Outcome()
 
 

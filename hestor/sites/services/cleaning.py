@@ -5,7 +5,7 @@ from datetime import datetime, timedelta
 from django.db import transaction
 from django.db.models import Q
 
-from hestor.accounts import devices
+from hestor.accounts import devices, tries
 from hestor.pictures import selectors, store
 from hestor.pictures.models import Content, Picture
 from hestor.pictures.services import DAYS_KEPT
@@ -21,6 +21,7 @@ def clean(now: datetime) -> int:
     gone = 0
     removal.purge(now)
     devices.forget_ended(now)
+    tries.forget_old(now)
     page_tree.purge(now)
     for site_id in Site.objects.values_list("pk", flat=True):
         gone += _purge(site_id, now)

@@ -7,6 +7,7 @@ from django.conf import settings
 from django.core.management import call_command
 from django.core.management.base import BaseCommand, CommandError, CommandParser
 
+from hestor import owner
 from hestor.backups import folder
 from hestor.backups.errors import CopyFailed, Damaged, NotEmpty, OtherDatabase
 from hestor.backups.returning import restore
@@ -41,6 +42,8 @@ class Command(BaseCommand):
             raise CommandError(str(error)) from error
         call_command("migrate", verbosity=0)
         call_command("upgrade_data", verbosity=0)
+        # What root brings back is for whoever runs the server, whose the copies are.
+        owner.give(data, folder.folder())
         self.stdout.write(f"{data} is as it was on {wanted[0].manifest.made_at:%Y-%m-%d at %H:%M} UTC.")
         if lost:
             self.stdout.write(f"Lost: {len(lost)} pictures ({', '.join(lost)}).")
