@@ -24,7 +24,7 @@ class AccountManager(BaseUserManager["Account"]):
 class Account(AbstractBaseUser):
     """One person. What they may do is kept a site at a time (``sites.Membership``).
 
-    ``language`` is what the desk speaks to them (BCP 47); empty, as their browser asks for. ``wished_email`` is the address
+    ``language`` is what the desk speaks to them (BCP 47); empty, as their browser asks for. ``wished_email`` is the one
     that they want to sign in with, once its reader agreed by a link with ``wished_nonce``, asked at ``wished_at``.
     """
 

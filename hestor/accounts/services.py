@@ -1,5 +1,7 @@
 """Signing in and out, the first account, and changing one's own: password, email address, a lost password."""
 
+import secrets
+from datetime import datetime, timedelta
 from threading import BoundedSemaphore
 from urllib.parse import urlencode
 
@@ -13,7 +15,7 @@ from django.core.validators import validate_email
 from django.db import IntegrityError, transaction
 from django.http import HttpRequest
 
-from hestor import wording
+from hestor import clock, wording
 from hestor.accounts import devices, tries
 from hestor.accounts.models import Account
 from hestor.accounts.selectors import is_first_run
@@ -126,19 +128,56 @@ def change_password(request: HttpRequest, account: Account, current: str, passwo
     devices.sign_out_others(request, account)
 
 
-def change_email(request: HttpRequest, account: Account, current: str, email: str) -> None:
-    """Another email address to sign in with. Raises InvalidInput."""
+EMAIL_LINK_GOOD_FOR = timedelta(days=1)
+
+
+def ask_email(request: HttpRequest, account: Account, current: str, email: str) -> str:
+    """Notes another email address to sign in with, and gives the nonce by which its reader agrees.
+
+    Until then the one before stays. Raises InvalidInput, SignInPaused.
+    """
     email = email.strip().lower()
-    if problems := _email_problems(email, account):
+    problems = _email_problems(email, account)
+    if email == account.email and not problems:
+        problems = [Problem("email", "email_same")]
+    if problems:
         raise InvalidInput(problems)
     _confirm(request, account, current)
-    account.email = email
+    _wish(account, email, secrets.token_hex(16), clock.now())
+    return account.wished_nonce
+
+
+def _wish(account: Account, email: str, nonce: str, at: datetime | None) -> None:
+    account.wished_email, account.wished_nonce, account.wished_at = email, nonce, at
+    account.save(update_fields=["wished_email", "wished_nonce", "wished_at"])
+
+
+def leave_email(account: Account) -> None:
+    """Takes the wish for another address back; its link is good no more."""
+    _wish(account, "", "", None)
+
+
+def wisher(account_id: int, nonce: str) -> Account:
+    """Whose wish a link agrees to. Raises LinkSpent for one that was used, taken back, or is too old."""
+    found = Account.objects.filter(pk=account_id, is_active=True).exclude(wished_nonce="").first()
+    is_good = found and found.wished_at and found.wished_at > clock.now() - EMAIL_LINK_GOOD_FOR
+    if found is None or not is_good or not secrets.compare_digest(found.wished_nonce, nonce):
+        raise LinkSpent
+    return found
+
+
+def agree_to_email(account_id: int, nonce: str) -> tuple[str, str]:
+    """Puts the address of a link in force; gives the one before and this one. Raises LinkSpent, InvalidInput."""
+    account = wisher(account_id, nonce)
+    before, account.email = account.email, account.wished_email
     try:
-        account.save(update_fields=["email"])
+        with transaction.atomic():
+            account.save(update_fields=["email"])
+            leave_email(account)
     except IntegrityError as error:
-        # Somebody took it between the look and the write.
+        # Somebody took it between the wish and the link.
         raise InvalidInput([Problem("email", "email_taken")]) from error
-    devices.remember(request, account)
+    return before, account.email
 
 
 def password_link(account: Account) -> str:

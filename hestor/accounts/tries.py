@@ -1,7 +1,7 @@
 """Wrong tries of passwords, and when so many were made that no more are taken for a while.
 
-They are counted by origin (``core.origins``), by account however many origins try it, and, of the password that is asked
-before something changes, by account alone.
+They are counted by origin (``core.origins``), by account however many origins try it, and, of the password that is
+asked before something changes, by account alone.
 """
 
 import hashlib

@@ -3,12 +3,23 @@
 from django.http import HttpRequest
 from ninja import Router, Status
 
-from hestor import wording
+from hestor import clock, wording
 from hestor.accounts import devices, services
 from hestor.accounts.models import Account
-from hestor.api.account_schemas import AccountOut, DeviceOut, EmailChange, LanguageChoice, NewPassword, PasswordChange
+from hestor.api.account_schemas import (
+    AccountLetter,
+    AccountOut,
+    AddressAsked,
+    DeviceOut,
+    EmailChange,
+    LanguageChoice,
+    NewPassword,
+    PasswordChange,
+)
 from hestor.api.auth import signed_in
+from hestor.api.mail_schemas import TokenIn
 from hestor.api.schemas import Identifier, ProblemOut
+from hestor.mail.services import account_letters
 
 router = Router(tags=["account"])
 
@@ -26,7 +37,13 @@ def _out(request: HttpRequest, account: Account) -> AccountOut:
         DeviceOut(id=one.pk, name=_name(one.agent), since=one.since, seen=one.seen, here=one.session_key == here)
         for one in devices.of(account)
     ]
-    return AccountOut(email=account.email, name=account.shown_name, devices=found)
+    letters = [
+        AccountLetter(receiver=one.receiver, subject=one.subject, text=one.body.words)
+        for one in account_letters.kept_for(account)
+    ]
+    return AccountOut(
+        email=account.email, name=account.shown_name, devices=found, wished=account.wished_email, letters=letters
+    )
 
 
 @router.get("/account", response=AccountOut)
@@ -35,7 +52,7 @@ def show(request: HttpRequest) -> AccountOut:
     return _out(request, signed_in(request))
 
 
-@router.post("/account/password", response={200: AccountOut, 422: ProblemOut})
+@router.post("/account/password", response={200: AccountOut, 422: ProblemOut, 429: ProblemOut})
 def change_password(request: HttpRequest, given: PasswordChange) -> AccountOut:
     """Another password; all other devices are signed out."""
     account = signed_in(request)
@@ -43,12 +60,35 @@ def change_password(request: HttpRequest, given: PasswordChange) -> AccountOut:
     return _out(request, account)
 
 
-@router.post("/account/email", response={200: AccountOut, 422: ProblemOut})
+@router.post("/account/email", response={200: AccountOut, 422: ProblemOut, 429: ProblemOut})
 def change_email(request: HttpRequest, given: EmailChange) -> AccountOut:
-    """Another email address to sign in with."""
+    """Asks another email address whether it agrees to be the one to sign in with; the one before is told."""
     account = signed_in(request)
-    services.change_email(request, account, given.current, given.email)
+    nonce = services.ask_email(request, account, given.current, given.email)
+    account_letters.ask(account, nonce, clock.now())
     return _out(request, account)
+
+
+@router.delete("/account/email", response={200: AccountOut})
+def leave_email(request: HttpRequest) -> AccountOut:
+    """Leaves it at the address that there is; the link that was sent is good no more."""
+    account = signed_in(request)
+    services.leave_email(account)
+    return _out(request, account)
+
+
+@router.post("/account-address/asked", auth=None, response={200: AddressAsked, 410: ProblemOut})
+def address_asked(request: HttpRequest, given: TokenIn) -> AddressAsked:
+    """What a link asks for. Nothing is agreed to by looking."""
+    return AddressAsked(address=services.wisher(*account_letters.read(given.token)).wished_email)
+
+
+@router.post("/account-address/confirm", auth=None, response={200: AddressAsked, 410: ProblemOut, 422: ProblemOut})
+def confirm_address(request: HttpRequest, given: TokenIn) -> AddressAsked:
+    """Agrees: from now on the account signs in with the address of the link."""
+    before, address = services.agree_to_email(*account_letters.read(given.token))
+    account_letters.tell_changed(before, address, clock.now())
+    return AddressAsked(address=address)
 
 
 @router.post("/account/language", response={204: None, 422: ProblemOut})

@@ -95,9 +95,25 @@ class DeviceOut(Schema):
     here: bool
 
 
+class AccountLetter(Schema):
+    """A message to one of the account's addresses, where mail does not leave this machine."""
+
+    receiver: str
+    subject: str
+    text: str
+
+
 class AccountOut(Schema):
-    """One's own account."""
+    """One's own account; ``wished`` is the address that was asked whether it is to be the one to sign in with."""
 
     email: str
     name: str
     devices: list[DeviceOut]
+    wished: str
+    letters: list[AccountLetter]
+
+
+class AddressAsked(Schema):
+    """The address that a link asks about."""
+
+    address: str

@@ -47,6 +47,6 @@ def check(request: HttpRequest, site: str, given: CodeIn) -> CodeOut:
         policy={} if problems else dict(code.policy(added)),
         errors=[FieldErrorOut(**field_error(one)) for one in problems],
         notices=[] if problems else [FieldErrorOut(**field_error(one)) for one in code.notices("added_code", added)],
-        preview_url=previews.link(found, None),
-        bare_url=previews.link(found, None, bare=True),
+        preview_url=previews.link(found, None, bare=False),
+        bare_url=previews.link(found, None),
     )

@@ -4,15 +4,17 @@ from django.conf import settings
 from django.http import HttpRequest
 from ninja import Router, Schema
 
+from hestor import clock
 from hestor.api.auth import site_for
 from hestor.api.schemas import ProblemOut, Strict
 from hestor.core import site_address
 from hestor.core.roles import Action
-from hestor.core.site_address import Leads
+from hestor.core.site_address import Leads, Record
 from hestor.mail import names
+from hestor.mail.services.domains import confirm_if_proven
 from hestor.sites.models import Site
-from hestor.sites.selectors.addresses import address_of, base_of
-from hestor.sites.services.address import confirm, set_address
+from hestor.sites.selectors.addresses import address_of, base_of, proof_of
+from hestor.sites.services.address import set_address
 
 router = Router(tags=["address"])
 
@@ -30,7 +32,8 @@ class SiteAddressOut(Schema):
     """Where a site is read.
 
     ``base`` is the address in use. ``leads`` says where its own domain leads: to this server, to another, to none, or
-    that nobody can say; ``in_use`` whether it is the one in use. ``former`` are hosts that lead on to it.
+    that nobody can say; ``proven`` whether the name service says that it is to be this site's, ``in_use`` whether it is
+    the one in use. ``former`` are hosts that lead on to it.
     """
 
     slug: str
@@ -41,6 +44,7 @@ class SiteAddressOut(Schema):
     base: str
     in_use: bool
     leads: Leads
+    proven: bool
     records: list[RecordOut]
     former: list[str]
     https: bool
@@ -55,10 +59,13 @@ class SiteAddressChange(Strict):
     folder: str | None = None
 
 
+def _found(record: Record) -> tuple[str, ...] | None:
+    return names.texts(record.host) if record.kind == "TXT" else names.addresses(record.host)
+
+
 def _out(site: Site) -> SiteAddressOut:
     given = address_of(site)
-    lines = site_address.records(given, settings.SERVER_ADDRESSES)
-    known = {host: names.addresses(host) for host in {one.host for one in lines}}
+    lines = site_address.records(given, settings.SERVER_ADDRESSES, proof_of(site))
     return SiteAddressOut(
         slug=given.slug,
         short_host=f"{given.slug}.{settings.SITES_DOMAIN}",
@@ -68,7 +75,8 @@ def _out(site: Site) -> SiteAddressOut:
         base=base_of(site) + "/",
         in_use=bool(given.domain) and site.domain_confirmed,
         leads=names.leads(given.own_host),
-        records=[RecordOut(host=one.host, kind=one.kind, value=one.value, found=known[one.host]) for one in lines],
+        proven=bool(given.domain) and names.is_proven(given.domain, proof_of(site)),
+        records=[RecordOut(host=one.host, kind=one.kind, value=one.value, found=_found(one)) for one in lines],
         former=list(site.former_hosts.order_by("-left").values_list("host", flat=True)),
         https=settings.HTTPS,
     )
@@ -87,16 +95,15 @@ def change(request: HttpRequest, site: str, given: SiteAddressChange) -> SiteAdd
     """Gives a site another address at once, for visitors too; the ones before lead on to it."""
     found = site_for(request, site, Action.MANAGE)
     changed = site_address.changed(address_of(found), given.slug, given.domain, given.with_www, given.folder)
-    return _checked(set_address(found.pk, changed))
+    return _checked(set_address(found.pk, changed, clock.now()))
 
 
 def _checked(site: Site) -> SiteAddressOut:
-    if names.leads(address_of(site).own_host) == "here":
-        confirm(site)
+    confirm_if_proven(site)
     return _out(site)
 
 
 @router.post("/sites/{site}/address/check", response={200: SiteAddressOut, 403: ProblemOut, 404: ProblemOut})
 def check(request: HttpRequest, site: str) -> SiteAddressOut:
-    """Asks the name service again; a domain that leads here is in use from then on."""
+    """Asks the name service again; a domain that leads here and is proven to be the site's is in use from then on."""
     return _checked(site_for(request, site, Action.MANAGE))

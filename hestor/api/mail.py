@@ -5,7 +5,7 @@ from django.http import HttpRequest, HttpResponse
 from ninja import Query, Router
 
 from hestor import clock, wording
-from hestor.api.auth import site_for
+from hestor.api.auth import site_and_role, site_for
 from hestor.api.description import gives
 from hestor.api.mail_schemas import (
     HeaderOut,
@@ -18,7 +18,7 @@ from hestor.api.mail_schemas import (
 )
 from hestor.api.schemas import Identifier, ProblemOut
 from hestor.core.messages.kinds import KINDS, Kind
-from hestor.core.roles import Action
+from hestor.core.roles import Action, may
 from hestor.mail.models import Message
 from hestor.mail.selectors import tray
 from hestor.mail.services.sending import send_again
@@ -29,6 +29,17 @@ from hestor.sites.selectors.reach import sample_message
 from hestor.sites.selectors.states import draft_of
 
 router = Router(tags=["mail"])
+
+
+def _reader(request: HttpRequest, slug: str) -> tuple[Site, bool]:
+    """The site, and whether who asks may read what visitors wrote, too."""
+    found, role = site_and_role(request, slug, Action.VIEW)
+    return found, may(role, Action.EDIT)
+
+
+def _find(request: HttpRequest, slug: str, number: int) -> Message:
+    found, whole = _reader(request, slug)
+    return tray.find(found, number, whole)
 
 
 def _out(message: Message) -> MessageOut:
@@ -45,11 +56,11 @@ def list_messages(
     before: int = Query(0, ge=0, le=2**63 - 1),
 ) -> TrayOut:
     """The newest messages that hold all words of ``q``; further ones from the number ``before`` on."""
-    found = site_for(request, site, Action.VIEW)
-    messages = tray.messages(found, q, state or "", before)
+    found, whole = _reader(request, site)
+    messages = tray.messages(found, q, state or "", before, whole)
     return TrayOut(
         messages=[_out(one) for one in messages[: tray.PAGE]],
-        counts=tray.counts(found),
+        counts=tray.counts(found, whole),
         sends=bool(settings.SMTP),
         more=len(messages) > tray.PAGE,
     )
@@ -103,24 +114,23 @@ def kind_html(request: HttpRequest, site: str, message_kind: Kind, theme: Theme 
 @router.get("/sites/{site}/mail/{message}", response={200: WholeMessageOut, 404: ProblemOut})
 def show(request: HttpRequest, site: str, message: Identifier) -> WholeMessageOut:
     """One message with its headers and its text part."""
-    found = tray.find(site_for(request, site, Action.VIEW), message)
-    mail = tray.read(found)
-    headers = [HeaderOut(name=name, value=str(value)) for name, value in mail.items()]
-    return WholeMessageOut(**_out(found).model_dump(), headers=headers, text=tray.part(mail, "plain"))
+    found = _find(request, site, message)
+    headers = [HeaderOut(name=name, value=str(value)) for name, value in tray.read(found).items()]
+    return WholeMessageOut(**_out(found).model_dump(), headers=headers, text=tray.shown_part(found, "plain"))
 
 
 @router.get("/sites/{site}/mail/{message}/html", openapi_extra=gives("text/html"))
 def html(request: HttpRequest, site: str, message: Identifier, theme: Theme = "light") -> HttpResponse:
     """One message's HTML part, to be shown in a frame."""
-    found = site_for(request, site, Action.VIEW)
-    return _page(found, tray.part(tray.read(tray.find(found, message)), "html"), theme)
+    found = _find(request, site, message)
+    return _page(site_for(request, site, Action.VIEW), tray.shown_part(found, "html"), theme)
 
 
 @router.get("/sites/{site}/mail/{message}/raw", openapi_extra=gives("message/rfc822"))
 def raw(request: HttpRequest, site: str, message: Identifier) -> HttpResponse:
     """One message byte by byte (RFC 5322)."""
-    found = tray.find(site_for(request, site, Action.VIEW), message)
-    response = HttpResponse(bytes(found.body.raw), content_type="message/rfc822")
+    found = _find(request, site, message)
+    response = HttpResponse(tray.raw(found), content_type="message/rfc822")
     response["Content-Disposition"] = f'attachment; filename="{site}-{found.pk}.eml"'
     return response
 

@@ -30,7 +30,6 @@ from hestor.core.pages import fields as page_fields
 from hestor.core.roles import Action
 from hestor.sites.models import RemovedPage, Revision, Site
 from hestor.sites.selectors import previews
-from hestor.sites.selectors.addresses import folder_of
 from hestor.sites.selectors.look import look
 from hestor.sites.selectors.page_fields import current, fields_of
 from hestor.sites.selectors.page_list import page_row, page_rows
@@ -171,8 +170,7 @@ def look_at(request: HttpRequest, site: str, page: Identifier, given: LookIn) ->
     ticket = previews.read(given.root + "/")
     if ticket is None or ticket[0].site != found.pk:
         raise NotFound
-    root = folder_of(found) + given.root
-    seen = look(found, page, given.model_dump(exclude_unset=True, exclude={"root"}), root, clock.now())
+    seen = look(found, page, given.model_dump(exclude_unset=True, exclude={"root"}), given.root, clock.now())
     return LookOut.model_validate(seen, from_attributes=True)
 
 

@@ -64,7 +64,7 @@ def check_empty(data: Path) -> None:
         name = connection.settings_dict["NAME"]
         raise NotEmpty(f"The database {name} holds tables already. Name an empty one in HESTOR_DATABASE.")
     raise NotEmpty(
-        f"{data} holds a database already, or a part of one. Choose an empty folder as DATA, or move all of {data} away."
+        f"{data} holds a database already, or part of one. Choose an empty folder as DATA, or move all of {data} away."
     )
 
 

@@ -76,7 +76,7 @@ def listed() -> list[Copy]:
 
 
 def of_others() -> list[Path]:
-    """What in the folder of copies belongs to another user, so that whoever runs the server can't read or go on with it."""
+    """What in the folder of copies belongs to another user, so that this one can't read it, or go on there."""
     own = os.geteuid()
     parts = [folder(), folder() / _PICTURES, *(folder() / _PICTURES).glob("??"), *_folders()]
     return [path for path in parts if path.exists() and path.stat().st_uid != own and not _may_write(path)]

@@ -151,6 +151,13 @@ class LinkSpent(HestorError):
     status = 410
 
 
+class MessageSealed(HestorError):
+    """A message holds a link that its receiver alone may have."""
+
+    code = "message_sealed"
+    status = 403
+
+
 class ConfirmationSpent(HestorError):
     """A link to confirm an address was used, or is too old, or another one was sent since."""
 

@@ -20,7 +20,7 @@ def origin(address: str) -> str:
 
 
 def widening(address: str) -> tuple[tuple[str, int], ...]:
-    """Its origin and the networks around it, the narrowest first: the first address of each, and how much room it has."""
+    """Its origin and the networks around it, the narrowest first: the first address of each, and its room."""
     try:
         found = ip_address(address.partition("%")[0])
     except ValueError:

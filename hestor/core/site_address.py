@@ -6,6 +6,7 @@ Host names by RFC 1123, in the form of IDNA 2008 (RFC 5891) with the mapping of 
 import re
 from collections.abc import Collection, Iterator, Sequence
 from dataclasses import dataclass
+from datetime import timedelta
 from ipaddress import ip_address
 from typing import Literal
 
@@ -96,13 +97,28 @@ def changed(
     return SiteAddress(short, host, www and bool(host), kept if host else "")
 
 
-def problems(given: SiteAddress, own_domain: str) -> Iterator[Problem]:
-    """What is wrong with an address by itself; ``own_domain`` is the one below which all sites have short addresses."""
+RESTS = timedelta(days=90)
+"""For so long nobody else gets an address that was given up: links and mail still mean who had it."""
+
+
+def _is_at_or_above(domain: str, host: str) -> bool:
+    return host == domain or host.endswith(f".{domain}")
+
+
+def problems(given: SiteAddress, own_domain: str, desk_host: str) -> Iterator[Problem]:
+    """What is wrong with an address by itself.
+
+    ``own_domain`` is the one below which all sites have short addresses; neither it, nor the host of the desk, nor what
+    either is below can be a site's.
+    """
     yield from slug_problems("slug", given.slug)
     if given.domain and (not is_domain(given.domain) or given.domain.rpartition(".")[2].isdigit()):
         yield Problem("domain", "domain_form", {"domain": lines.shorten(given.domain, 60)})
-    elif given.domain and (given.domain == own_domain or given.domain.endswith(f".{own_domain}")):
-        yield Problem("domain", "domain_ours", {"domain": own_domain})
+    elif given.domain and (
+        _is_at_or_above(own_domain, given.domain)
+        or any(_is_at_or_above(given.domain, ours) for ours in (own_domain, desk_host))
+    ):
+        yield Problem("domain", "domain_ours", {"domain": given.domain})
     if given.folder and (not _FOLDER.fullmatch(given.folder) or given.folder in _OWN_FOLDERS):
         yield Problem("folder", "folder_form")
     elif given.folder and not given.domain:
@@ -124,10 +140,29 @@ class Record:
     value: str
 
 
-def records(given: SiteAddress, server: Sequence[str]) -> tuple[Record, ...]:
-    """What has to be entered for a domain so that it leads to the ``server``, whose addresses these are."""
+def proof_host(domain: str) -> str:
+    """The host whose text record proves whose a domain is to be (an underscored name, RFC 8552)."""
+    return f"_hestor.{domain}"
+
+
+def proof_text(word: str) -> str:
+    """What that record says."""
+    return f"hestor={word}"
+
+
+def proves(found: Collection[str], word: str) -> bool:
+    """Whether the text records that were found prove that a domain is to be the site's with this word."""
+    return proof_text(word) in {text.strip() for text in found}
+
+
+def records(given: SiteAddress, server: Sequence[str], word: str) -> tuple[Record, ...]:
+    """What has to be entered for a domain so that it leads to the ``server`` and is proven to be the site's.
+
+    The server has these addresses; ``word`` is the site's own.
+    """
     if not given.domain:
         return ()
     kinds = [("AAAA" if ip_address(one).version == 6 else "A", one) for one in server]
-    other = (Record(f"www.{given.domain}", "CNAME", f"{given.domain}."),)
-    return (*(Record(given.domain, kind, value) for kind, value in kinds), *other)
+    other = Record(f"www.{given.domain}", "CNAME", f"{given.domain}.")
+    proof = Record(proof_host(given.domain), "TXT", proof_text(word))
+    return (*(Record(given.domain, kind, value) for kind, value in kinds), other, proof)

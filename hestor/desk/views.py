@@ -8,7 +8,7 @@ from django.http import HttpRequest, HttpResponse
 from django.views.decorators.csrf import ensure_csrf_cookie
 from django.views.decorators.http import require_safe
 
-from hestor.sites.selectors.addresses import all_origins
+from hestor.sites.selectors.addresses import previews_pattern
 
 _BUILT = Path(__file__).parent / "dist" / "index.html"
 _NONCE = "__NONCE__"
@@ -25,10 +25,9 @@ def index(request: HttpRequest) -> HttpResponse:
     """The page, with a nonce for the style elements that the interface library adds while it runs."""
     nonce = secrets.token_urlsafe(16)
     response = HttpResponse(_page().replace(_NONCE, nonce))
-    frames = " ".join(("'self'", *all_origins()))
     response.headers["Content-Security-Policy"] = (
         f"default-src 'none'; script-src 'self'; style-src 'self' 'nonce-{nonce}'; img-src 'self' data:; "
-        f"font-src 'self'; connect-src 'self'; frame-src {frames}; base-uri 'none'; form-action 'self'; "
-        "frame-ancestors 'none'"
+        f"font-src 'self'; connect-src 'self'; frame-src 'self' {previews_pattern()}; base-uri 'none'; "
+        "form-action 'self'; frame-ancestors 'none'"
     )
     return response

@@ -7,6 +7,7 @@ from django_tasks import task
 from hestor import clock
 from hestor.backups import making
 from hestor.front import cleaning as front_cleaning
+from hestor.mail.services.domains import confirm_waiting
 from hestor.mail.services.enquiries import delete_old
 from hestor.sites.services import cleaning
 
@@ -22,6 +23,12 @@ def clean() -> None:
     delete_old(now)
     front_cleaning.clean(settings.FRONT_MOST_BYTES)
     call_command("prune_db_task_results", "--min-age-days", "14", verbosity=0)
+
+
+@task(queue_name=SLOW)
+def domains() -> None:
+    """Asks the name service for the domains that are not proven yet."""
+    confirm_waiting()
 
 
 @task(queue_name=SLOW)

@@ -54,9 +54,9 @@ class Enquiry(models.Model):
 
 
 class Message(models.Model):
-    """A message, and what became of it; ``due`` is when it is tried next."""
+    """A message, and what became of it; ``due`` is when it is tried next. One without a site is the desk's own."""
 
-    site = models.ForeignKey(Site, on_delete=models.CASCADE, related_name="messages")
+    site = models.ForeignKey(Site, on_delete=models.CASCADE, null=True, related_name="messages")
     enquiry = models.ForeignKey(Enquiry, on_delete=models.CASCADE, null=True, related_name="messages")
     kind = models.CharField(max_length=12)
     sender = models.CharField(max_length=320)

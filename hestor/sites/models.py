@@ -67,6 +67,17 @@ class FormerHost(models.Model):
         return self.host
 
 
+class RestingHost(models.Model):
+    """A host that a site gave up, with who owned the site then (``owners``): for a while only they get it."""
+
+    host = models.CharField(max_length=253, unique=True)
+    owners = models.JSONField(default=list)
+    left = models.DateTimeField()
+
+    def __str__(self) -> str:
+        return self.host
+
+
 class Membership(models.Model):
     """A person's role on a site."""
 

@@ -4,12 +4,13 @@ import logging
 import re
 import secrets
 from contextvars import ContextVar
+from urllib.parse import quote
 
 _ID: ContextVar[str] = ContextVar("request_id", default="")
 # What a proxy may name a request by; anything else could break a line of the log.
 _SAFE = re.compile(r"[A-Za-z0-9_-]{8,64}")
 # Tokens of previews, on a site in a folder, too, and of links in messages.
-_SECRETS = re.compile(r"(/(?:_preview|confirm)/)[^/]+")
+_SECRETS = re.compile(r"(/(?:_preview|confirm|confirm-address)/)[^/]+")
 
 
 def begin(given: str) -> str:
@@ -25,8 +26,9 @@ def current() -> str:
 
 
 def named(path: str) -> str:
-    """An address as it may stand in a log: without what only its owner may know."""
-    return _SECRETS.sub(r"\1…", path)[:200]
+    """An address as it may stand in a log: without what only its owner may know, and in one line of letters."""
+    said = _SECRETS.sub(r"\1…", path)[:200]
+    return "".join(letter if letter.isprintable() else quote(letter, errors="replace") for letter in said)
 
 
 class WithRequest(logging.Filter):

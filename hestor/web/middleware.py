@@ -10,13 +10,11 @@ from django.utils.http import parse_etags
 
 from hestor import clock
 from hestor.core import ahead
-from hestor.mail import names
 from hestor.press import Response
 from hestor.sites.models import Site
 from hestor.sites.selectors import previews
-from hestor.sites.selectors.addresses import address_of, base_of, desk_origin, folder_of, site_at
+from hestor.sites.selectors.addresses import base_of, desk_origin, folder_of, is_preview_host, site_at
 from hestor.sites.selectors.standing import is_closed
-from hestor.sites.services.address import confirm
 from hestor.web import forms, front, serving
 
 _POLICY = {
@@ -105,11 +103,13 @@ def _with_query(location: str, request: HttpRequest) -> str:
     return f"{location}?{query}" if query else location
 
 
+def _preview(request: HttpRequest, site: Site) -> HttpResponse:
+    found = serving.preview(site, request.path, request.headers.get("Accept-Encoding", ""))
+    return _respond(request, found, True) if found else _nothing()
+
+
 def _site(request: HttpRequest, site: Site) -> HttpResponse:
     accepts = request.headers.get("Accept-Encoding", "")
-    if request.path.startswith(previews.PREFIX):
-        found = serving.preview(site, request.path, accepts)
-        return _respond(request, found, True) if found else _nothing()
     found = serving.live(site, request.path, accepts)
     if found.response.stamped:
         return _respond(request, serving.encoded(forms.with_stamp(site, found.response), accepts), False, for_one=True)
@@ -135,24 +135,19 @@ def _nothing() -> HttpResponse:
     return HttpResponse("There is nothing at this address.\n", status=404, content_type="text/plain", headers=headers)
 
 
-def _led(request: HttpRequest, address: str) -> HttpResponse:
-    """Leads on to another address, for good."""
-    headers = {**fixed_headers(), "Location": _with_query(address, request), "Cache-Control": "public, max-age=3600"}
-    return HttpResponse(status=301, headers=headers)
+def _led(request: HttpRequest, address: str, for_good: bool = True) -> HttpResponse:
+    """Leads on to another address, for good or for now (RFC 9110, 15.4.2 and 15.4.8)."""
+    caching = "public, max-age=3600" if for_good else "no-store"
+    headers = {**fixed_headers(), "Location": _with_query(address, request), "Cache-Control": caching}
+    return HttpResponse(status=301 if for_good else 307, headers=headers)
 
 
-def _moved(request: HttpRequest, site: Site, host: str) -> HttpResponse | None:
-    """Leads on to the one address of a site; a visitor who comes by a domain shows that it leads here.
-
-    Anybody can name any host, so that counts only where the name service does not say otherwise.
-    """
-    if site.domain and not site.domain_confirmed and host == address_of(site).own_host:
-        if names.may_lead_here(host):
-            confirm(site)
-        return None
+def _moved(request: HttpRequest, site: Site, host: str) -> HttpResponse:
+    """Leads on to the one address of a site. For now only, from a domain that is not proven yet to be the site's."""
     path = request.path
+    own = (site.domain, f"www.{site.domain}")
     former = site.folder if site.folder and path.startswith(f"{site.folder}/") else ""
-    return _led(request, base_of(site) + path[len(former) :])
+    return _led(request, base_of(site) + path[len(former) :], for_good=site.domain_confirmed or host not in own)
 
 
 def host_of(header: str) -> str:
@@ -179,8 +174,12 @@ class SitesByHost:
         site, is_canonical = site_at(host) if host else (None, False)
         if site is None:
             return self._refused(request) or _nothing()
-        if not is_canonical and (moved := _moved(request, site, host)):
-            return moved
+        if request.path.startswith(previews.PREFIX):
+            if is_preview_host(site, host):
+                return self._refused(request) or _preview(request, site)
+            return _nothing()
+        if not is_canonical:
+            return _moved(request, site, host)
         folder = folder_of(site)
         if folder and not request.path.startswith(f"{folder}/"):
             return _led(request, base_of(site) + ("/" if request.path == folder else request.path))

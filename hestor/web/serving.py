@@ -31,7 +31,7 @@ from hestor.sites.selectors import (
     stray_changes,
     title_table,
 )
-from hestor.sites.selectors.addresses import address_key, desk_origin, folder_of
+from hestor.sites.selectors.addresses import address_key, desk_origin
 from hestor.sites.selectors.standing import is_closed
 from hestor.sites.selectors.states import draft_of, edition_of, has_events, held_moments, live_edition
 from hestor.web import encoding, etags
@@ -253,7 +253,7 @@ def preview(site: Site, path: str, accepts: str) -> EncodedResponse | None:
         return None
     state = edition_of(site, edition) if edition else draft_of(site)
     brand = BrandFiles(state.facts, pictures.masters(site.pk))
-    renderer = Renderer(state, clock.now(), Preview(folder_of(site) + root, ticket.edition, ticket.bare, desk_origin()))
+    renderer = Renderer(state, clock.now(), Preview(root, ticket.edition, ticket.bare, desk_origin()))
     if brand_files.is_address(inner):
         return _encoded(generated_files.file(site.pk, brand, inner) or renderer.not_found(), accepts)
     if inner == f"/{FAVICON}":

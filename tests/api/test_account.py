@@ -9,8 +9,10 @@ from django.contrib.sessions.models import Session
 from django.core.management import CommandError, call_command
 from django.test import Client
 
-from hestor.accounts.models import Device
+from hestor import clock
+from hestor.accounts.models import Account, Device
 from hestor.core.roles import Role
+from hestor.mail.models import Message
 from hestor.sites.models import Membership
 from hestor.sites.services.cleaning import clean
 from hestor.sites.services.facts import write_facts
@@ -60,11 +62,54 @@ def test_a_password_that_is_refused_changes_nothing(desk, given, field, code):
     assert sign_in(device()).status_code == 200
 
 
-def test_another_email_address_is_the_one_to_sign_in_with(desk):
-    answer = desk.post("/api/account/email", {"current": PASSWORD, "email": "New@Example.org"}, "application/json")
-    assert answer.json()["email"] == "new@example.org"
+def wish(desk, email="New@Example.org") -> str:
+    """Asks for another address; the token of the link that was sent there."""
+    said = desk.post("/api/account/email", {"current": PASSWORD, "email": email}, "application/json").json()
+    assert (said["email"], said["wished"]) == ("owner@example.org", "new@example.org")
+    letter = next(one for one in said["letters"] if one["receiver"] == "new@example.org")
+    return re.search(r"/confirm-address/(\S+)", letter["text"])[1]
+
+
+def agree(token, step="confirm"):
+    return device().post(f"/api/account-address/{step}", {"token": token}, "application/json")
+
+
+def test_another_email_address_counts_once_its_reader_agreed_and_the_one_before_is_told(desk):
+    token = wish(desk)
+    told = Message.objects.get(site=None, receiver="owner@example.org")
+    assert "new@example.org" in told.body.words
+    assert "confirm-address" not in told.body.words
+    assert sign_in(device(), email="new@example.org").status_code == 401
+    assert agree(token, "asked").json() == {"address": "new@example.org"}
+    assert sign_in(device()).status_code == 200
+    assert agree(token).json() == {"address": "new@example.org"}
     assert sign_in(device()).status_code == 401
     assert sign_in(device(), email="new@example.org").status_code == 200
+    assert Message.objects.filter(site=None, receiver="owner@example.org").count() == 2
+    assert agree(token).status_code == 410
+    assert desk.get("/api/account").json()["wished"] == ""
+
+
+def test_a_link_to_another_address_that_was_taken_back_altered_replaced_or_is_old_is_spent(desk, monkeypatch):
+    token = wish(desk)
+    for spoilt in (token[:-2], "x" + token, ""):
+        assert agree(spoilt).status_code == 410
+    later = wish(desk)
+    assert agree(token).status_code == 410
+    assert desk.delete("/api/account/email").json()["wished"] == ""
+    assert agree(later).status_code == 410
+    last = wish(desk)
+    Account.objects.update(wished_at=clock.now() - timedelta(days=1, minutes=1))
+    assert agree(last).status_code == 410
+    assert sign_in(device()).status_code == 200
+
+
+def test_where_mail_leaves_the_link_is_its_readers_alone(desk, settings):
+    settings.SMTP = "smtp://mail.example"
+    said = desk.post("/api/account/email", {"current": PASSWORD, "email": "new@example.org"}, "application/json")
+    assert said.json()["letters"] == []
+    assert "confirm-address" not in said.content.decode()
+    assert desk.get("/api/account").json()["letters"] == []
 
 
 @pytest.mark.parametrize(

@@ -42,7 +42,7 @@ def test_two_years_of_daily_copies():
 
 
 def test_weeks_of_two_years_are_not_taken_for_one():
-    """The third week of a year is not that of the next; newer days and a newer one of its month hide it from the rest."""
+    """The third week of a year is not that of the next; newer ones of the days and of the month hide it otherwise."""
     seven = [datetime(2026, 1, 12, tzinfo=UTC) + timedelta(days=day) for day in range(7)]
     third = datetime(2025, 1, 14, tzinfo=UTC)
     moments = [third, datetime(2025, 1, 31, tzinfo=UTC), *seven]

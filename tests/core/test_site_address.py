@@ -56,7 +56,7 @@ def test_whatever_is_typed_is_read_or_refused(typed):
     ],
 )
 def test_what_is_wrong_with_an_address(given_address, codes):
-    assert [one.code for one in site_address.problems(given_address, "sites.example")] == codes
+    assert [one.code for one in site_address.problems(given_address, "sites.example", "desk.example")] == codes
 
 
 @pytest.mark.parametrize(
@@ -85,12 +85,13 @@ def test_where_a_domain_leads(host, found, leads):
 
 def test_what_is_to_be_entered_at_the_registrar():
     given_address = SiteAddress("seeds", "example.org", True)
-    assert site_address.records(given_address, ["192.0.2.80", "2001:db8::80"]) == (
+    assert site_address.records(given_address, ["192.0.2.80", "2001:db8::80"], "word") == (
         Record("example.org", "A", "192.0.2.80"),
         Record("example.org", "AAAA", "2001:db8::80"),
         Record("www.example.org", "CNAME", "example.org."),
+        Record("_hestor.example.org", "TXT", "hestor=word"),
     )
-    assert site_address.records(SiteAddress("seeds"), ["192.0.2.80"]) == ()
+    assert site_address.records(SiteAddress("seeds"), ["192.0.2.80"], "word") == ()
 
 
 @pytest.mark.parametrize(("typed", "folder"), [("seeds", "/seeds"), ("/Seeds/", "/seeds"), ("", ""), ("/", "")])

@@ -36,9 +36,10 @@ install -d -o hestor -m 700 /var/backups/hestor /var/lib/hestor
 install -d -o hestor -m 755 /var/cache/hestor
 grep -q '^EnvironmentFile=/etc/hestor.env$' deploy/hestor.service
 start=$(sed -n 's/^ExecStart=//p' deploy/hestor.service)
-setpriv --reuid hestor --regid hestor --clear-groups env -i PATH=/usr/bin:/bin $(grep -v '^#' /etc/hestor.env) $start >/tmp/said 2>&1 &
+settings="PATH=/usr/bin:/bin $(grep -v '^#' /etc/hestor.env)"
+setpriv --reuid hestor --regid hestor --clear-groups env -i $settings $start >/tmp/said 2>&1 &
 for _ in $(seq 300); do
-  python3 -c "import urllib.request as u; print('healthy', u.urlopen('http://127.0.0.1:8000/healthz').status)" 2>/dev/null && break
+  python3 -c "import urllib.request as u; print('healthy', u.urlopen('http://127.0.0.1:8000/healthz').status)" && break
   sleep 0.2
 done
 set -a; . /etc/hestor.env; set +a
@@ -60,6 +61,8 @@ def empty(tmp_path_factory) -> Path:
         if name and (TOP / name).is_file():
             (target / name).parent.mkdir(parents=True, exist_ok=True)
             shutil.copy2(TOP / name, target / name)
+    # As a clone of root's is; this process may keep all that it makes to itself.
+    subprocess.run(["chmod", "-R", "go+rX", target.parent], check=True)
     shutil.copy2("/etc/resolv.conf", root / "etc" / "resolv.conf")
     if CERTIFICATES.exists():
         shutil.copy2(CERTIFICATES, root / CERTIFICATES.relative_to("/"))

@@ -1,18 +1,26 @@
 """One canonical address for a site; all others lead to it, those it had before too."""
 
+from datetime import UTC, datetime, timedelta
+
 import pytest
 from django.test import Client
 
+from hestor.accounts.models import Account
 from hestor.core.errors import InvalidInput
 from hestor.core.site_address import SiteAddress
+from hestor.mail import names
+from hestor.mail.selectors.letters import own_address
+from hestor.mail.services import domains
 from hestor.sites.models import FormerHost, Site
-from hestor.sites.selectors.addresses import base_of
+from hestor.sites.selectors.addresses import base_of, proof_of
 from hestor.sites.services.address import confirm, set_address
 from hestor.sites.services.creation import make_site
 from hestor.sites.services.facts import write_facts
+from hestor.sites.services.removal import delete_site, purge
 from hestor.web import serving
 
 pytestmark = pytest.mark.django_db
+NOW = datetime(2026, 5, 1, 12, tzinfo=UTC)
 
 
 def at(host, path="/about/"):
@@ -21,7 +29,7 @@ def at(host, path="/about/"):
 
 
 def give(site, *given, seen=True):
-    found = set_address(site.pk, SiteAddress(*given))
+    found = set_address(site.pk, SiteAddress(*given), NOW)
     if seen:
         confirm(found)
     return found
@@ -41,22 +49,113 @@ def test_another_short_address_leads_on_until_somebody_takes_the_old_one(site, o
     assert at("peas.localhost")[1].startswith("http://seeds.localhost")
 
 
-def test_a_domain_is_led_to_once_it_was_seen_to_lead_here(site):
-    give(site, "seeds", "example.org", seen=False)
+OWN = "quillmere-seeds.example"
+
+
+def answers(monkeypatch, **found):
+    """A name service that says of an own domain where it leads, and what its text record is."""
+    monkeypatch.setattr(names, "addresses", lambda host: found["leads"])
+    monkeypatch.setattr(names, "texts", lambda host: found["texts"] if host == f"_hestor.{OWN}" else ())
+
+
+def test_a_domain_is_led_to_once_it_leads_here_and_is_proven(site, settings, monkeypatch):
+    settings.SERVER_ADDRESSES = ["192.0.2.80"]
+    word = f"hestor={proof_of(site)}"
+    give(site, "seeds", OWN, seen=False)
+    for leads, texts in (
+        (("192.0.2.80",), ()),
+        (("192.0.2.80",), None),
+        (("192.0.2.80",), (word[:-1],)),
+        (("198.51.100.1",), (word,)),
+        (None, (word,)),
+        ((), (word,)),
+    ):
+        answers(monkeypatch, leads=leads, texts=texts)
+        domains.confirm_waiting()
+        assert at("seeds.localhost")[0] == 200, (leads, texts)
+    answers(monkeypatch, leads=("192.0.2.80",), texts=("v=spf1 -all", word))
+    domains.confirm_waiting()
+    assert at("seeds.localhost") == (301, f"http://{OWN}/about/")
+    assert at(f"www.{OWN}") == (301, f"http://{OWN}/about/")
+
+
+def test_the_word_of_another_site_proves_nothing(site, owner, settings, monkeypatch):
+    settings.SERVER_ADDRESSES = ["192.0.2.80"]
+    other = make_site(owner, {"name": "Other"}, "other")
+    give(site, "seeds", OWN, seen=False)
+    answers(monkeypatch, leads=("192.0.2.80",), texts=(f"hestor={proof_of(other)}",))
+    domains.confirm_waiting()
     assert at("seeds.localhost")[0] == 200
-    # A visitor who comes by it shows that it does.
-    assert at("example.org")[0] == 200
-    assert at("seeds.localhost") == (301, "http://example.org/about/")
-    assert at("www.example.org") == (301, "http://example.org/about/")
 
 
-def test_whoever_only_says_to_come_by_a_domain_confirms_nothing(site):
-    # The name service says that this one leads to another server.
-    give(site, "seeds", "address-only.example", seen=False)
-    assert at("address-only.example")[0] == 200
+@pytest.mark.parametrize("host", [OWN, f"www.{OWN}", "address-only.example", "what.example"])
+def test_whoever_only_says_to_come_by_a_domain_confirms_nothing(site, host):
+    give(site, "seeds", host.removeprefix("www."), host.startswith("www."), seen=False)
+    for _ in range(2):
+        # Led on for now only: once it is proven, it is the address.
+        assert at(host) == (307, "http://seeds.localhost/about/")
     assert at("seeds.localhost")[0] == 200
     site.refresh_from_db()
     assert not site.domain_confirmed
+    assert own_address(site) == "notices@seeds.localhost"
+
+
+@pytest.mark.parametrize(
+    "domain", ["desk.example.org", "example.org", "org", "sites.example.org", "x.sites.example.org"]
+)
+def test_the_desks_own_host_and_what_it_is_below_is_nobodys(site, settings, domain):
+    settings.DESK_HOST, settings.SITES_DOMAIN = "desk.example.org", "sites.example.org"
+    with pytest.raises(InvalidInput) as refused:
+        set_address(site.pk, SiteAddress("seeds", domain), NOW)
+    assert [one.field for one in refused.value.problems] == ["domain"]
+
+
+def test_what_was_given_up_rests_for_others_and_not_for_who_had_it(site, owner):
+    stranger = Account.objects.create_user("stranger@example.org", "a-long-enough-one")
+    give(site, "beans", OWN)
+    give(site, "peas")
+    theirs = make_site(stranger, {"name": "Theirs"}, "theirs")
+    for address, code in ((("beans",), "slug_rests"), (("theirs", OWN), "domain_rests")):
+        with pytest.raises(InvalidInput) as refused:
+            set_address(theirs.pk, SiteAddress(*address), NOW)
+        assert [one.code for one in refused.value.problems] == [code]
+    with pytest.raises(InvalidInput):
+        make_site(stranger, {"name": "Beans"}, "beans")
+    # One that nobody chose is another one.
+    assert make_site(stranger, {"name": "Beans"}).slug == "beans-2"
+    mine = make_site(owner, {"name": "Mine"}, "beans")
+    give(mine, "beans", OWN)
+    give(mine, "mine")
+    assert set_address(theirs.pk, SiteAddress("beans", OWN), NOW + timedelta(days=91)).slug == "beans"
+
+
+def test_what_was_deleted_for_good_rests_too(site, owner):
+    give(site, "seeds", OWN)
+    delete_site(site, NOW)
+    purge(NOW + timedelta(days=31))
+    stranger = Account.objects.create_user("stranger@example.org", "a-long-enough-one")
+    theirs = make_site(stranger, {"name": "Theirs"}, "theirs")
+    with pytest.raises(InvalidInput):
+        set_address(theirs.pk, SiteAddress("seeds", OWN), NOW + timedelta(days=60))
+    assert set_address(theirs.pk, SiteAddress("seeds", OWN), NOW + timedelta(days=130)).slug == "seeds"
+
+
+def test_the_desks_policy_is_as_long_however_many_domains_there_are(desk, site, owner):
+    before = len(desk.get("/").headers["Content-Security-Policy"])
+    for number in range(40):
+        give(make_site(owner, {"name": "S"}, f"s{number}"), f"s{number}", f"{'long' * 15}.{number}.example")
+    policy = desk.get("/").headers["Content-Security-Policy"]
+    assert len(policy) == before
+    assert ".example" not in policy
+
+
+def test_a_preview_is_seen_below_the_common_domain_alone(desk, site):
+    give(site, "seeds", OWN, False, "/seeds")
+    address = desk.get("/api/sites/seeds/preview").json()["address"]
+    assert address.startswith("http://seeds.localhost:8000/_preview/")
+    path = address.removeprefix("http://seeds.localhost:8000")
+    assert at("seeds.localhost", path)[0] == 200
+    assert at(OWN, path)[0] == 404
 
 
 def test_with_www_and_without(site):
@@ -99,7 +198,7 @@ def test_what_another_site_has_is_refused(site, owner):
     give(site, "seeds", "example.org")
     other = make_site(owner, {"name": "Other"}, "other")
     with pytest.raises(InvalidInput) as refused:
-        set_address(other.pk, SiteAddress("seeds", "example.org"))
+        set_address(other.pk, SiteAddress("seeds", "example.org"), NOW)
     assert [one.code for one in refused.value.problems] == ["slug_taken", "domain_taken"]
     assert Site.objects.get(pk=other.pk).domain is None
 
@@ -115,6 +214,7 @@ def test_the_api_says_what_to_enter_and_where_it_leads(desk, site, settings):
     assert [(one["host"], one["kind"], one["found"]) for one in said["records"]] == [
         ("quillmere-seeds.example", "A", ["192.0.2.80"]),
         ("www.quillmere-seeds.example", "CNAME", ["192.0.2.80"]),
+        ("_hestor.quillmere-seeds.example", "TXT", ["hestor=*"]),
     ]
     for domain, leads in (
         ("address-only.example", "elsewhere"),

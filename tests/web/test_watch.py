@@ -61,6 +61,16 @@ def test_a_slow_request_is_named_and_private_words_are_not(public, caplog, setti
     assert not any("very-secret-word" in line for line in said)
 
 
+@pytest.mark.parametrize("odd", ["%0a", "%0d%0a", "%1b[2J", "%e2%80%a8", "%c2%85"])
+def test_no_address_makes_a_line_of_its_own(public, caplog, settings, odd):
+    settings.SLOW_SECONDS = 0.0
+    with caplog.at_level(logging.WARNING, "hestor.requests"):
+        public.get(f"/about{odd}2026-11-30 forged: GET /all-is-well")
+    (line,) = [record.getMessage() for record in caplog.records]
+    assert line.isprintable()
+    assert odd.lower() in line.lower()
+
+
 @pytest.mark.parametrize("given", ["", "short", "with\nbreak-in-it", "x" * 65, "ab cd efgh ij"])
 def test_an_id_that_could_break_a_line_is_not_taken(given):
     assert requests.begin(given) != given

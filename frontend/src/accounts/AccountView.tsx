@@ -13,7 +13,7 @@ function Sections({ account }: { account: Account }) {
   return (
     <div className="grid gap-10">
       <PasswordForm email={account.email} />
-      <EmailForm email={account.email} />
+      <EmailForm account={account} />
       <Devices devices={account.devices} />
       <Defaults />
       <DeletedSites />

@@ -67,6 +67,10 @@ export function useChangeEmail() {
   return useAccountChange((body: Schemas["EmailChange"]) => result<Account>(api.POST("/api/account/email", { body })));
 }
 
+export function useLeaveEmail() {
+  return useAccountChange((_: undefined) => result<Account>(api.DELETE("/api/account/email")));
+}
+
 export function useSignOutDevice() {
   return useAccountChange((device: number) =>
     result<Account>(api.DELETE("/api/account/devices/{device}", { params: { path: { device } } })),

@@ -24,6 +24,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/account-address/asked": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Address Asked
+         * @description What a link asks for. Nothing is agreed to by looking.
+         */
+        post: operations["hestor_api_account_address_asked"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account-address/confirm": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Confirm Address
+         * @description Agrees: from now on the account signs in with the address of the link.
+         */
+        post: operations["hestor_api_account_confirm_address"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/account/defaults": {
         parameters: {
             query?: never;
@@ -103,10 +143,14 @@ export interface paths {
         put?: never;
         /**
          * Change Email
-         * @description Another email address to sign in with.
+         * @description Asks another email address whether it agrees to be the one to sign in with; the one before is told.
          */
         post: operations["hestor_api_account_change_email"];
-        delete?: never;
+        /**
+         * Leave Email
+         * @description Leaves it at the address that there is; the link that was sent is good no more.
+         */
+        delete: operations["hestor_api_account_leave_email"];
         options?: never;
         head?: never;
         patch?: never;
@@ -649,7 +693,7 @@ export interface paths {
         put?: never;
         /**
          * Check
-         * @description Asks the name service again; a domain that leads here is in use from then on.
+         * @description Asks the name service again; a domain that leads here and is proven to be the site's is in use from then on.
          */
         post: operations["hestor_api_address_check"];
         delete?: never;
@@ -2295,16 +2339,32 @@ export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         /**
+         * AccountLetter
+         * @description A message to one of the account's addresses, where mail does not leave this machine.
+         */
+        AccountLetter: {
+            /** Receiver */
+            receiver: string;
+            /** Subject */
+            subject: string;
+            /** Text */
+            text: string;
+        };
+        /**
          * AccountOut
-         * @description One's own account.
+         * @description One's own account; ``wished`` is the address that was asked whether it is to be the one to sign in with.
          */
         AccountOut: {
             /** Devices */
             devices: components["schemas"]["DeviceOut"][];
             /** Email */
             email: string;
+            /** Letters */
+            letters: components["schemas"]["AccountLetter"][];
             /** Name */
             name: string;
+            /** Wished */
+            wished: string;
         };
         /**
          * AddedCode
@@ -2318,6 +2378,14 @@ export interface components {
              * @default []
              */
             hosts: string[];
+        };
+        /**
+         * AddressAsked
+         * @description The address that a link asks about.
+         */
+        AddressAsked: {
+            /** Address */
+            address: string;
         };
         /**
          * AddressChoiceOut
@@ -5287,7 +5355,8 @@ export interface components {
          * @description Where a site is read.
          *
          *     ``base`` is the address in use. ``leads`` says where its own domain leads: to this server, to another, to none, or
-         *     that nobody can say; ``in_use`` whether it is the one in use. ``former`` are hosts that lead on to it.
+         *     that nobody can say; ``proven`` whether the name service says that it is to be this site's, ``in_use`` whether it is
+         *     the one in use. ``former`` are hosts that lead on to it.
          */
         SiteAddressOut: {
             /** Base */
@@ -5307,6 +5376,8 @@ export interface components {
              * @enum {string}
              */
             leads: "none" | "here" | "elsewhere" | "nowhere" | "unknown";
+            /** Proven */
+            proven: boolean;
             /** Records */
             records: components["schemas"]["RecordOut"][];
             /** Short Host */
@@ -6164,6 +6235,99 @@ export interface operations {
             };
         };
     };
+    hestor_api_account_address_asked: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TokenIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AddressAsked"];
+                };
+            };
+            /** @description Gone */
+            410: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_account_confirm_address: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TokenIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AddressAsked"];
+                };
+            };
+            /** @description Gone */
+            410: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
     hestor_api_defaults_list_all: {
         parameters: {
             query?: never;
@@ -6395,6 +6559,44 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_account_leave_email: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccountOut"];
+                };
+            };
             /** @description Why it was not done */
             default: {
                 headers: {
@@ -6470,6 +6672,15 @@ export interface operations {
             };
             /** @description Unprocessable Entity */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -8702,6 +8913,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["InboxOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
             /** @description Not Found */

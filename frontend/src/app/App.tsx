@@ -32,7 +32,7 @@ import { Nowhere } from "./Nowhere";
 import { SiteFrame } from "./SiteFrame";
 import { ViewFailed } from "./ViewFailed";
 
-const CONFIRM = /^\/confirm\/(.+)$/;
+const CONFIRM = /^\/confirm(-address)?\/([^/]+)$/;
 
 type Person = NonNullable<Session["account"]>;
 
@@ -67,8 +67,8 @@ function Desk() {
   // Whoever lost the password is signed in nowhere.
   const path = useLocation().pathname;
   if (path === "/new-password") return <NewPassword />;
-  const confirm = CONFIRM.exec(path)?.[1];
-  if (confirm) return <ConfirmAddress token={confirm} />;
+  const [, asks, token] = CONFIRM.exec(path) ?? [];
+  if (token) return <ConfirmAddress kind={asks ? "account-address" : "notices"} token={token} />;
   return (
     <QueryBoundary query={session}>
       {(now) => {

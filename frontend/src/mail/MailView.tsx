@@ -1,4 +1,5 @@
 import { Link, useSearchParams } from "react-router";
+import { useSite } from "../draft/hooks";
 import { useTranslation } from "../i18n/useTranslation";
 import { ViewHead } from "../ui/ViewHead";
 import { InboxPart } from "./InboxPart";
@@ -25,12 +26,15 @@ function Shown({ part }: { part: Part }) {
 export function MailView() {
   const { t } = useTranslation();
   const [asked] = useSearchParams();
-  const part = PARTS.find((one) => one === asked.get("part")) ?? "inbox";
+  const site = useSite();
+  // Who may only look reads nothing that visitors wrote.
+  const parts = PARTS.filter((one) => one !== "inbox" || site.role !== "viewer");
+  const part = parts.find((one) => one === asked.get("part")) ?? parts[0] ?? "tray";
   return (
     <div className="min-h-[calc(100vh-60px)] bg-paper pb-8">
       <ViewHead title={t("view.mail")} lead={t("mail.lead")} />
       <nav aria-label={t("mail.parts")} className="flex flex-wrap gap-x-6 gap-y-1 border-b border-ink px-6">
-        {PARTS.map((one) => (
+        {parts.map((one) => (
           <Link
             key={one}
             to={`?part=${one}`}

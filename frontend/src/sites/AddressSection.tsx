@@ -134,6 +134,11 @@ function Change({ address, onDone }: { address: Address; onDone: () => void }) {
   );
 }
 
+/** How an own domain stands: one that leads here waits until it is proven to be this site's. */
+function standing({ leads, proven, in_use }: Address) {
+  return leads === "here" && !proven && !in_use ? "unproven" : leads;
+}
+
 function Shown({ address }: { address: Address }) {
   const { t } = useTranslation();
   const site = useSite();
@@ -150,7 +155,7 @@ function Shown({ address }: { address: Address }) {
       </p>
       {address.domain && (
         <p className={`mt-1 ${address.in_use ? "text-act" : "text-warn"}`} role="status">
-          {address.in_use && address.leads !== "here" ? "" : t(`siteAddress.leads.${address.leads}`)}
+          {address.in_use && address.leads !== "here" ? "" : t(`siteAddress.leads.${standing(address)}`)}
         </p>
       )}
       <p className="mt-1 text-soft">{t(address.https ? "siteAddress.https" : "siteAddress.noHttps")}</p>

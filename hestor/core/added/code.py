@@ -69,6 +69,9 @@ class _Tags(HTMLParser):
             self._refused.add(tag)
         if tag in _CLOSED:
             self._open.append((tag, self._at()))
+        if tag == "meta" and any(name == "http-equiv" for name, _ in attrs):
+            # It would lead every page elsewhere, or stand in for a header of ours (HTML, 4.2.5.3).
+            self._wrong("code_meta", tag)
         for name, value in attrs:
             if name in ("src", "href") and value and not _ADDRESS.fullmatch(value) and tag != "meta":
                 self._wrong("code_address", tag)

@@ -13,13 +13,16 @@ Kind = Literal["confirm", "replaced", "enquiry"]
 class MessageKind:
     """One kind. ``names`` are the fill-ins that its words may hold beyond those of all texts, ``needed`` must stay.
 
-    Each stands for one text, but for those in ``apart``, which stand in a paragraph of their own.
+    Each stands for one text, but for those in ``apart``, which stand in a paragraph of their own. ``is_secret`` says
+    that a message holds what its receiver alone may know, ``is_visitors`` that it holds what a visitor wrote.
     """
 
     kind: Kind
     names: tuple[str, ...]
     needed: tuple[str, ...] = ()
     apart: tuple[str, ...] = ()
+    is_secret: bool = False
+    is_visitors: bool = False
 
     @property
     def subject_key(self) -> str:
@@ -35,11 +38,13 @@ class MessageKind:
 KINDS: Mapping[Kind, MessageKind] = {
     one.kind: one
     for one in (
-        MessageKind("enquiry", ("name", "address", "moment", "message"), ("message",), ("message",)),
-        MessageKind("confirm", ("address", "link"), ("link",), ("link",)),
+        MessageKind("enquiry", ("name", "address", "moment", "message"), ("message",), ("message",), is_visitors=True),
+        MessageKind("confirm", ("address", "link"), ("link",), ("link",), is_secret=True),
         MessageKind("replaced", ("address", "moment")),
     )
 }
+SECRET = frozenset(kind for kind, one in KINDS.items() if one.is_secret)
+VISITORS = frozenset(kind for kind, one in KINDS.items() if one.is_visitors)
 _BY_TEXT = {one.text_key: one for one in KINDS.values()}
 
 

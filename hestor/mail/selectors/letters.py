@@ -7,8 +7,10 @@ from email.headerregistry import Address
 from email.message import EmailMessage
 from email.policy import SMTP, SMTPUTF8
 from email.utils import format_datetime, make_msgid
+from typing import Literal
 
 import idna
+from django.conf import settings
 
 from hestor.core.facts.document import Facts
 from hestor.core.messages.kinds import KINDS, Kind
@@ -25,7 +27,7 @@ _LONGEST_NAME, _LONGEST_SUBJECT = 80, 500
 class Letter:
     """A message ready to go: its kind, who it is from and to, its subject, what it is searched by, its bytes."""
 
-    kind: Kind
+    kind: Kind | Literal["account"]
     sender: str
     receiver: str
     subject: str
@@ -60,6 +62,34 @@ def named(name: str, address: str) -> Address:
     return Address(plain[:_LONGEST_NAME], local.strip('"') if local.startswith('"') else local, domain)
 
 
+def _blank(sender: Address, receiver: str, subject: str, now: datetime, reply_to: Address | None) -> EmailMessage:
+    """A message with the headers that all have."""
+    found = EmailMessage(policy=SMTP)
+    addresses = [receiver, sender.addr_spec, *([reply_to.addr_spec] if reply_to else [])]
+    if not all(map(str.isascii, addresses)):
+        # Only then: not every server on the way takes headers that are not ASCII (RFC 6532).
+        found = EmailMessage(policy=SMTPUTF8)
+    found["From"] = sender
+    found["To"] = named("", receiver)
+    if reply_to:
+        found["Reply-To"] = reply_to
+    found["Subject"] = in_header(subject)[:_LONGEST_SUBJECT]
+    found["Date"] = format_datetime(now)
+    found["Message-ID"] = make_msgid(domain=sender.domain)
+    # So that no machine answers it (RFC 3834, 5).
+    found["Auto-Submitted"] = "auto-generated"
+    return found
+
+
+def from_the_desk(subject: str, text: str, receiver: str, language: str, now: datetime) -> Letter:
+    """A message of the desk itself, about an account, which belongs to no site."""
+    sender = named("Hestor", f"{_LOCAL_PART}@{settings.DESK_HOST}")
+    found = _blank(sender, receiver, subject, now, None)
+    found.set_content(text, cte="quoted-printable")
+    found["Content-Language"] = language
+    return Letter("account", sender.addr_spec, receiver, str(found["Subject"]), text, found.as_bytes())
+
+
 class Voice:
     """A site as it writes at a moment: in the words that the public reads, else in the draft's.
 
@@ -80,21 +110,8 @@ class Voice:
         """A message to somebody. Answers go to ``reply_to``, else to the site's public address."""
         pressed = self._renderer.message(KINDS[kind], said)
         facts, sender = self._renderer.state.facts, own_address(self.site)
-        found = EmailMessage(policy=SMTP)
         reply = reply_to or (named(facts.name, facts.contact_email) if facts.contact_email else None)
-        addresses = [receiver, sender, *([reply.addr_spec] if reply else [])]
-        if not all(map(str.isascii, addresses)):
-            # Only then: not every server on the way takes headers that are not ASCII (RFC 6532).
-            found = EmailMessage(policy=SMTPUTF8)
-        found["From"] = named(facts.name, sender)
-        found["To"] = named("", receiver)
-        if reply:
-            found["Reply-To"] = reply
-        found["Subject"] = in_header(pressed.subject)[:_LONGEST_SUBJECT]
-        found["Date"] = format_datetime(self.now)
-        found["Message-ID"] = make_msgid(domain=sender.rpartition("@")[2])
-        # So that no machine answers it (RFC 3834, 5).
-        found["Auto-Submitted"] = "auto-generated"
+        found = _blank(named(facts.name, sender), receiver, pressed.subject, self.now, reply)
         found.set_content(pressed.text, cte="quoted-printable")
         found.add_alternative(pressed.html.decode(), subtype="html", cte="quoted-printable")
         found["Content-Language"] = facts.language

@@ -9,7 +9,7 @@ from hestor.mail.selectors.letters import Letter
 from hestor.sites.models import Site
 
 
-def put(site: Site, letter: Letter, now: datetime, enquiry: Enquiry | None = None) -> Message:
+def put(site: Site | None, letter: Letter, now: datetime, enquiry: Enquiry | None = None) -> Message:
     """Keeps a message, within the caller's transaction; it is sent once that is committed."""
     made = Message.objects.create(
         site=site,

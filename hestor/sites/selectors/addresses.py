@@ -1,6 +1,7 @@
 """Hosts and addresses of sites, from the settings."""
 
 from django.conf import settings
+from django.utils.crypto import salted_hmac
 
 from hestor.core.site_address import SiteAddress
 from hestor.sites.models import FormerHost, Site
@@ -11,8 +12,18 @@ def address_of(site: Site) -> SiteAddress:
     return SiteAddress(site.slug, site.domain or "", site.with_www, site.folder)
 
 
+def short_host(slug: str) -> str:
+    """The host of a short address."""
+    return f"{slug}.{settings.SITES_DOMAIN}"
+
+
 def _short_host(site: Site) -> str:
-    return f"{site.slug}.{settings.SITES_DOMAIN}"
+    return short_host(site.slug)
+
+
+def proof_of(site: Site) -> str:
+    """The word by which the name service proves that a domain is to be this site's; each site has its own."""
+    return salted_hmac("hestor.domain", site.identity.hex).hexdigest()[:32]
 
 
 def host_of(site: Site) -> str:
@@ -31,26 +42,34 @@ def hosts_of(site: Site) -> tuple[str, ...]:
     return (_short_host(site), *((site.domain or "", domain, f"www.{domain}") if domain else ()))
 
 
+def _origin(host: str) -> str:
+    port = f":{settings.PUBLIC_PORT}" if settings.PUBLIC_PORT else ""
+    return f"{'https' if settings.HTTPS else 'http'}://{host}{port}"
+
+
 def desk_origin() -> str:
     """Scheme, host and port of the desk."""
-    port = f":{settings.PUBLIC_PORT}" if settings.PUBLIC_PORT else ""
-    return f"{'https' if settings.HTTPS else 'http'}://{settings.DESK_HOST}{port}"
+    return _origin(settings.DESK_HOST)
 
 
-def all_origins() -> list[str]:
-    """The origins of all sites: those below the common domain as one pattern, then each own domain (CSP 3, 2.3.1)."""
-    port = f":{settings.PUBLIC_PORT}" if settings.PUBLIC_PORT else ""
-    scheme = "https" if settings.HTTPS else "http"
-    own = Site.objects.filter(domain__isnull=False, deleted=None).order_by("domain").values_list("domain", flat=True)
-    bare = {host.removeprefix("www.") for host in own if host}
-    hosts = (f"*.{settings.SITES_DOMAIN}", *(name for host in sorted(bare) for name in (host, f"www.{host}")))
-    return [f"{scheme}://{host}{port}" for host in hosts]
+def previews_pattern() -> str:
+    """The origins at which previews of all sites are seen, as one pattern (CSP 3, 2.3.1)."""
+    return _origin(f"*.{settings.SITES_DOMAIN}")
+
+
+def preview_origin(site: Site) -> str:
+    """Scheme, host and port at which a site's previews are seen: below the common domain, whatever domain it has."""
+    return _origin(_short_host(site))
+
+
+def is_preview_host(site: Site, host: str) -> bool:
+    """Whether previews of a site are seen at a host."""
+    return host == _short_host(site)
 
 
 def origin_of(site: Site) -> str:
     """Scheme, host and port of the public site."""
-    port = f":{settings.PUBLIC_PORT}" if settings.PUBLIC_PORT else ""
-    return f"{'https' if settings.HTTPS else 'http'}://{host_of(site)}{port}"
+    return _origin(host_of(site))
 
 
 def address_key(site: Site) -> tuple[object, ...]:

@@ -1,11 +1,15 @@
-"""Private previews of the draft or of an edition, on the site's own address, by a signed link that runs out."""
+"""Private previews of the draft or of an edition, by a signed link that runs out.
+
+They are seen below the common domain, so that the desk has to name no site's own; and without the code of others, which
+could read the link, unless that is asked for.
+"""
 
 from dataclasses import dataclass
 
 from django.core import signing
 
 from hestor.sites.models import Site
-from hestor.sites.selectors.addresses import base_of
+from hestor.sites.selectors.addresses import preview_origin
 
 PREFIX = "/_preview/"
 _SALT = "hestor.preview"
@@ -21,10 +25,10 @@ class Ticket:
     bare: bool = False
 
 
-def link(site: Site, edition: int | None, path: str = "/", bare: bool = False) -> str:
-    """The address of a preview, good for a day; ``bare`` leaves out the code of others."""
+def link(site: Site, edition: int | None, path: str = "/", bare: bool = True) -> str:
+    """The address of a preview, good for a day; one that is not ``bare`` has the code of others, too."""
     ticket = signing.dumps([site.pk, edition, bare], salt=_SALT, compress=True)
-    return f"{base_of(site)}{PREFIX}{ticket}{path}"
+    return f"{preview_origin(site)}{PREFIX}{ticket}{path}"
 
 
 def read(path: str) -> tuple[Ticket, str, str] | None:

@@ -1,5 +1,7 @@
 """Giving a site another address. The ones before lead on to it for as long as no other site takes them."""
 
+from datetime import datetime
+
 from django.conf import settings
 from django.db import transaction
 
@@ -8,31 +10,37 @@ from hestor.core.errors import InvalidInput, NotFound, Problem
 from hestor.core.site_address import SiteAddress
 from hestor.front import forget_hosts, switching
 from hestor.sites.models import FormerHost, Site
-from hestor.sites.selectors.addresses import address_of, holder_of, hosts_of
+from hestor.sites.selectors.addresses import address_of, holder_of, hosts_of, short_host
+from hestor.sites.services import resting
 
 
-def _taken(site: Site, given: SiteAddress) -> list[Problem]:
+def _taken(site: Site, given: SiteAddress, now: datetime) -> list[Problem]:
     found = []
     others = Site.objects.exclude(pk=site.pk)
     if others.filter(slug=given.slug).exists():
         found.append(Problem("slug", "slug_taken", {"slug": given.slug}))
     if given.domain and others.filter(domain__in=(given.domain, f"www.{given.domain}")).exists():
         found.append(Problem("domain", "domain_taken", {"domain": given.domain}))
+    owners = resting.owners_of(site)
+    if not found and given.slug != site.slug and resting.rests(short_host(given.slug), owners, now):
+        found.append(Problem("slug", "slug_rests", {"slug": given.slug, "days": site_address.RESTS.days}))
+    if not found and given.domain != site.domain and resting.rests(given.domain, owners, now):
+        found.append(Problem("domain", "domain_rests", {"domain": given.domain, "days": site_address.RESTS.days}))
     return found
 
 
-def set_address(site_id: int, given: SiteAddress) -> Site:
+def set_address(site_id: int, given: SiteAddress, now: datetime) -> Site:
     """Keeps another address. Raises InvalidInput with every problem, NotFound.
 
-    A new domain is not led to before it was seen to lead here: until then the short address stays the one in use.
+    A new domain is not led to before it is proven to be the site's: until then the short address stays the one in use.
     """
     with switching(site_id), transaction.atomic():
         forget_hosts(site_id)
         site = Site.objects.filter(pk=site_id).first()
         if site is None:
             raise NotFound
-        found = [*site_address.problems(given, settings.SITES_DOMAIN), *_taken(site, given)]
-        if found:
+        wrong = site_address.problems(given, settings.SITES_DOMAIN, settings.DESK_HOST)
+        if found := [*wrong, *_taken(site, given, now)]:
             raise InvalidInput(found)
         before = address_of(site)
         if given == before:
@@ -43,21 +51,22 @@ def set_address(site_id: int, given: SiteAddress) -> Site:
         if given.domain != before.domain:
             site.domain_confirmed = False
         site.save()
-        _remember(site, former, folder)
+        _remember(site, former, folder, now)
         return site
 
 
-def _remember(site: Site, former: tuple[str, ...], folder: str) -> None:
+def _remember(site: Site, former: tuple[str, ...], folder: str, at: datetime) -> None:
     now = hosts_of(site)
     # Whoever takes an address has it; that another site had it before counts no more.
     FormerHost.objects.filter(host__in=now).delete()
-    for host in former:
-        if host not in now and holder_of(host) is None:
-            FormerHost.objects.update_or_create(host=host, defaults={"site": site, "folder": folder})
+    gone = [host for host in former if host not in now and holder_of(host) is None]
+    for host in gone:
+        FormerHost.objects.update_or_create(host=host, defaults={"site": site, "folder": folder})
+    resting.lay_down(gone, resting.owners_of(site), at)
 
 
 def confirm(site: Site) -> None:
-    """The site's own domain was seen to lead here: from now on it is the one in use."""
+    """The site's own domain was proven to be its own: from now on it is the one in use."""
     if site.domain and not site.domain_confirmed:
         with switching(site.pk):
             forget_hosts(site.pk)

@@ -1,38 +1,48 @@
 """Making a site, and what is private to the desk about it."""
 
 from collections.abc import Mapping
+from itertools import count
 
 from django.db import transaction
 
-from hestor import wording
+from hestor import clock, wording
 from hestor.accounts.models import Account
 from hestor.core.errors import InvalidInput, Problem
 from hestor.core.facts import document
 from hestor.core.pages import paths
 from hestor.core.roles import Role
+from hestor.core.site_address import RESTS
 from hestor.core.text import lines
 from hestor.sites.models import Membership, Site
 from hestor.sites.selectors.access import require_another_site
+from hestor.sites.selectors.addresses import short_host
 from hestor.sites.selectors.defaults import defaults_of
+from hestor.sites.services import resting
 from hestor.sites.services.pages import add_page
 
 _MOST_LABEL = 60
 
 
-def free_slug(name: str) -> str:
-    """An address for a new site that nobody has, from its name."""
+def free_slug(name: str, owner: Account) -> str:
+    """An address for a new site that nobody has, and that its owner may have, from its name."""
     stem = paths.slug_from(name)
     if not stem or list(paths.slug_problems("slug", stem)):
         stem = "site"
     taken = set(Site.objects.filter(slug__startswith=stem[:36]).values_list("slug", flat=True))
-    proposals = (stem if n == 1 else f"{stem[:36].rstrip('-')}-{n}" for n in range(1, len(taken) + 3))
-    return next(slug for slug in proposals if slug not in taken)
+    proposals = (stem if n == 1 else f"{stem[:36].rstrip('-')}-{n}" for n in count(1))
+    return next(slug for slug in proposals if slug not in taken and not _rests(slug, owner))
 
 
-def _slug_problems(slug: str) -> list[Problem]:
+def _rests(slug: str, owner: Account) -> bool:
+    return resting.rests(short_host(slug), [owner.pk], clock.now())
+
+
+def _slug_problems(slug: str, owner: Account) -> list[Problem]:
     found = list(paths.slug_problems("slug", slug))
     if not found and Site.objects.filter(slug=slug).exists():
         found.append(Problem("slug", "slug_taken", {"slug": slug}))
+    elif not found and _rests(slug, owner):
+        found.append(Problem("slug", "slug_rests", {"slug": slug, "days": RESTS.days}))
     return found
 
 
@@ -53,8 +63,8 @@ def make_site(
     with transaction.atomic():
         if limited:
             require_another_site(owner)
-        slug = slug.strip().lower() or free_slug(good.get("name", ""))
-        found = [*problems, *_slug_problems(slug), *label_problems]
+        slug = slug.strip().lower() or free_slug(good.get("name", ""), owner)
+        found = [*problems, *_slug_problems(slug, owner), *label_problems]
         if found:
             raise InvalidInput(found)
         facts = document.new(good)

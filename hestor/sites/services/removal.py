@@ -12,7 +12,9 @@ from hestor.front import drop_site, switching
 from hestor.pictures import store
 from hestor.pictures.models import Content
 from hestor.sites.models import Site, Text
+from hestor.sites.selectors.addresses import hosts_of
 from hestor.sites.selectors.standing import DAYS_KEPT
+from hestor.sites.services import resting
 
 
 def delete_site(site: Site, now: datetime) -> None:
@@ -39,15 +41,17 @@ def purge(now: datetime) -> int:
     """Deletes for good the sites that were deleted more than 30 days ago, with all that is theirs alone."""
     old = list(Site.objects.filter(deleted__lt=now - DAYS_KEPT))
     for site in old:
-        _purge(site)
+        _purge(site, now)
+    resting.forget_rested(now)
     return len(old)
 
 
 @transaction.atomic
-def _purge(site: Site) -> None:
+def _purge(site: Site, now: datetime) -> None:
     keys = set(Content.objects.filter(site=site).values_list("key", flat=True))
     texts = set(site.page_revisions.values_list("text_id", flat=True))
     number = site.pk
+    resting.lay_down(hosts_of(site), resting.owners_of(site), now)
     site.delete()
     Text.objects.filter(pk__in=texts, revision=None).delete()
     for key in keys - set(Content.objects.filter(key__in=keys).values_list("key", flat=True)):

@@ -33,6 +33,8 @@ def codes(text):
         ("<style>a{}", "code_unclosed"),
         ("<p>Hello", "code_tag"),
         ("<title>Mine</title>", "code_tag"),
+        ('<meta http-equiv="refresh" content="0; url=https://x.example/">', "code_meta"),
+        ("<META HTTP-EQUIV=Content-Security-Policy content=x>", "code_meta"),
         ("<base href='https://x.example/'>", "code_tag"),
         ("Just words", "code_text"),
         ("</script>", "code_closes_other"),

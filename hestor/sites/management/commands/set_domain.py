@@ -5,6 +5,7 @@ from typing import Any
 
 from django.core.management.base import BaseCommand, CommandError
 
+from hestor import clock
 from hestor.core.pages.paths import is_domain
 from hestor.core.site_address import SiteAddress
 from hestor.sites.models import Site
@@ -35,7 +36,7 @@ class Command(BaseCommand):
         given = SiteAddress(
             site.slug, domain.removeprefix("www."), domain.startswith("www."), site.folder if domain else ""
         )
-        site = set_address(site.pk, given)
+        site = set_address(site.pk, given, clock.now())
         # Whoever can run commands knows where the domain leads.
         confirm(site)
         self.stdout.write(f"{site.slug} is read at {base_of(site)}/")
