@@ -1,36 +1,48 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useEffect, useMemo, useState, type ReactNode } from "react";
-import type { Facts, Site, Style } from "../api/client";
+import type { Site, Style } from "../api/client";
+import { ApiProblem, NoConnection } from "../api/problem";
 import { QueryBoundary } from "../ui/QueryBoundary";
-import { backendFor, useStyle } from "./api";
+import { backendFor, readPage, useStyle } from "./api";
+import { layAside, takenUp, thisTab } from "./aside";
 import { StoreContext } from "./hooks";
 import { DraftStore } from "./store";
-
-function asideKey(site: string): string {
-  return `hestor.unsaved.${site}`;
-}
 
 /** Lays what the server does not have aside in this browser, and takes it up again at the next visit. */
 function useNothingLost(site: string, store: DraftStore, mayWrite: boolean) {
   useEffect(() => {
-    const aside = localStorage.getItem(asideKey(site));
-    if (aside && mayWrite) {
-      localStorage.removeItem(asideKey(site));
-      store.choose("facts", JSON.parse(aside) as Partial<Facts>);
+    let lay = () => {};
+    let stop = () => {};
+    let left = false;
+    async function begin() {
+      const tab = await thisTab();
+      if (left) return;
+      if (mayWrite) store.takeUp(await takenUp(site));
+      lay = () => layAside(site, tab, store.aside());
+      // It may have been typed in while that was looked up.
+      lay();
+      stop = store.subscribe(lay);
+      for (const page of store.waitingPages) await opened(site, store, page);
     }
-    function layAside() {
-      const unsaved = store.facts.unsaved();
-      if (Object.keys(unsaved).length) localStorage.setItem(asideKey(site), JSON.stringify(unsaved));
-      else localStorage.removeItem(asideKey(site));
-    }
-    const stop = store.subscribe(layAside);
-    addEventListener("pagehide", layAside);
+    void begin();
+    const layNow = () => lay();
+    addEventListener("pagehide", layNow);
     return () => {
+      left = true;
       stop();
-      removeEventListener("pagehide", layAside);
+      removeEventListener("pagehide", layNow);
       void store.flush();
     };
   }, [site, store, mayWrite]);
+}
+
+/** Opens a page of which something was laid aside, so that it is saved wherever the person is; one that is gone waits. */
+async function opened(site: string, store: DraftStore, page: number) {
+  try {
+    store.openPage(await readPage(site, page));
+  } catch (error) {
+    if (!(error instanceof ApiProblem || error instanceof NoConnection)) throw error;
+  }
 }
 
 function Provided({ site, style, children }: { site: Site; style: Style; children: ReactNode }) {

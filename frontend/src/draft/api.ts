@@ -16,6 +16,10 @@ export function useStyle(site: string) {
   });
 }
 
+export function readPage(site: string, page: number): Promise<PageFull> {
+  return result<PageFull>(api.GET("/api/sites/{site}/pages/{page}", { params: { path: { site, page } } }));
+}
+
 export function backendFor(site: string, wrotePage: () => void): Backend {
   return {
     facts: (facts, revision) =>

@@ -5,7 +5,12 @@ export type SaveStatus = "typing" | "saving" | "saved" | "refused" | "offline" |
 export interface Conflict<T> {
   mine: T;
   theirs: T;
+  /** What both began with. */
+  base: T;
 }
+
+/** Values that the server does not have, each with what it kept when they were typed. */
+export type Laid = Record<string, { value: unknown; base: unknown }>;
 
 /** How a document is read from what the server says of it, and written. */
 export interface DocumentSource<V, M> {
@@ -228,14 +233,39 @@ export class DraftDocument<V extends object, M> {
       const ours = this.sent.has(key) && same(theirs, this.sent.get(key));
       if (ours || same(theirs, before[key]) || same(theirs, mine)) continue;
       if (same(mine, before[key])) typed = without(typed, key);
-      else conflicts[key] = { mine, theirs };
+      else conflicts[key] = { mine, theirs, base: conflicts[key] ? conflicts[key].base : before[key] };
     }
     this.adopt(meta, { typed, conflicts });
   }
 
   /** What the server does not have yet, to be laid aside if the page has to go. */
-  unsaved(): Partial<V> {
-    return this.differing(() => true);
+  unsaved(): Laid {
+    const { saved, conflicts } = this.state;
+    const base = (key: keyof V) => (conflicts[key] ? conflicts[key].base : saved[key]);
+    const entries = Object.entries(this.differing(() => true));
+    return Object.fromEntries(entries.map(([key, value]) => [key, { value, base: base(key as keyof V) }]));
+  }
+
+  /**
+   * Takes up what was laid aside: it is saved where the server still keeps what it was typed over; where somebody else
+   * wrote meanwhile, the person is asked. Gives the values that may be saved.
+   */
+  takeUp(laid: Laid): Partial<V> {
+    const typed = { ...this.state.typed };
+    const conflicts = { ...this.state.conflicts };
+    const free: Partial<V> = {};
+    for (const [name, one] of Object.entries(laid)) {
+      const key = name as keyof V;
+      const [mine, base, theirs] = [one.value, one.base, this.state.saved[key]] as V[keyof V][];
+      if (!(key in this.state.saved) || key in typed || same(mine, theirs)) continue;
+      if (same(base, theirs)) free[key] = mine;
+      else {
+        typed[key] = mine;
+        conflicts[key] = { mine, theirs, base } as Conflict<V[keyof V]>;
+      }
+    }
+    this.set({ typed, conflicts });
+    return free;
   }
 
   private differing(counts: (key: keyof V) => boolean): Partial<V> {

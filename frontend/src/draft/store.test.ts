@@ -138,7 +138,7 @@ describe("two people", () => {
     type("name", "Mine");
     await store.flush();
     await vi.advanceTimersByTimeAsync(1_000);
-    expect(store.facts.state.conflicts).toEqual({ name: { mine: "Mine", theirs: "Theirs" } });
+    expect(store.facts.state.conflicts).toEqual({ name: { mine: "Mine", theirs: "Theirs", base: "Live" } });
     store.facts.settleConflict("name", whose);
     await vi.advanceTimersByTimeAsync(1_000);
     expect(store.facts.state.saved.name).toBe(kept);
@@ -150,7 +150,7 @@ describe("two people", () => {
     type("name", "Mine");
     await store.flush();
     type("name", "Mine, typed on");
-    expect(store.facts.state.conflicts.name).toEqual({ mine: "Mine, typed on", theirs: "Theirs" });
+    expect(store.facts.state.conflicts.name).toEqual({ mine: "Mine, typed on", theirs: "Theirs", base: "Live" });
     store.facts.settleConflict("name", "mine");
     await vi.advanceTimersByTimeAsync(1_000);
     expect(store.facts.state.saved.name).toBe("Mine, typed on");
@@ -179,9 +179,59 @@ describe("two people", () => {
 
 it("knows what the server does not have yet", async () => {
   type("name", "Not yet");
-  expect(store.facts.unsaved()).toEqual({ name: "Not yet" });
+  expect(store.facts.unsaved()).toEqual({ name: { value: "Not yet", base: "Live" } });
   await store.flush();
   expect(store.facts.unsaved()).toEqual({});
+});
+
+describe("what was laid aside", () => {
+  const laid = (value: string, base: string) => ({ value, base });
+
+  it("holds the words of every document, each with what it was typed over", () => {
+    store.openPage(PAGE);
+    type("name", "Not yet");
+    store.type("page:7", "body", "Written offline");
+    expect(store.aside()).toEqual({
+      facts: { name: laid("Not yet", "Live") },
+      "page:7": { body: laid("Written offline", "") },
+    });
+  });
+
+  it("is saved where the server still keeps what it was typed over", async () => {
+    store.takeUp({ facts: { name: laid("Kept", "Live") } });
+    expect(shown()).toBe("Kept");
+    await vi.runAllTimersAsync();
+    expect(store.aside()).toEqual({});
+    expect(store.facts.state.saved.name).toBe("Kept");
+    store.undo();
+    expect(shown()).toBe("Live");
+  });
+
+  it("is a choice again where somebody else wrote meanwhile", async () => {
+    store.takeUp({ facts: { name: laid("Mine", "As it was then") } });
+    expect(store.facts.state.conflicts).toEqual({
+      name: { mine: "Mine", theirs: "Live", base: "As it was then" },
+    });
+    await vi.runAllTimersAsync();
+    expect(store.facts.state.saved.name).toBe("Live");
+    // And once more, should the page be loaded anew before it is answered.
+    expect(store.aside()).toEqual({ facts: { name: laid("Mine", "As it was then") } });
+  });
+
+  it("waits for a page until that is opened", async () => {
+    store.takeUp({ "page:7": { title: laid("Mine", "About") }, "page:8": { title: laid("Other", "x") } });
+    expect(store.waitingPages).toEqual([7, 8]);
+    store.openPage(PAGE);
+    expect(store.page(7)?.value("title")).toBe("Mine");
+    await vi.runAllTimersAsync();
+    expect(store.aside()).toEqual({ "page:8": { title: laid("Other", "x") } });
+  });
+
+  it("never takes the place of what is being typed", () => {
+    type("name", "Newer");
+    store.takeUp({ facts: { name: laid("Older", "Live") } });
+    expect(shown()).toBe("Newer");
+  });
 });
 
 describe("choices", () => {
@@ -225,7 +275,7 @@ describe("choices", () => {
     desk.other({ logo: theirs });
     choose({ logo: LOGO });
     await vi.runAllTimersAsync();
-    expect(store.facts.state.conflicts.logo).toEqual({ mine: LOGO, theirs });
+    expect(store.facts.state.conflicts.logo).toEqual({ mine: LOGO, theirs, base: null });
     store.facts.settleConflict("logo", "mine");
     await vi.runAllTimersAsync();
     expect(store.facts.value("logo")).toEqual(LOGO);
@@ -278,7 +328,7 @@ describe("pages beside facts", () => {
     desk.otherPage({ title: "Theirs", summary: "New" });
     store.type("page:7", "title", "Mine");
     await vi.advanceTimersByTimeAsync(1_000);
-    expect(store.page(7)?.state.conflicts).toEqual({ title: { mine: "Mine", theirs: "Theirs" } });
+    expect(store.page(7)?.state.conflicts).toEqual({ title: { mine: "Mine", theirs: "Theirs", base: "About" } });
     expect(store.page(7)?.value("summary")).toBe("New");
     store.document("page:7").settleConflict("title", "mine");
     await vi.advanceTimersByTimeAsync(1_000);

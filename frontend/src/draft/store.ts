@@ -1,6 +1,6 @@
 import type { Facts, PageFields, PageFull, Style } from "../api/client";
 import { cellValues, type TitleCells, type TitleTable } from "./titles";
-import { DraftDocument, same, type DocumentSource, type DocumentState } from "./document";
+import { DraftDocument, same, type DocumentSource, type DocumentState, type Laid } from "./document";
 
 export type FactsDocument = DraftDocument<Facts, Style>;
 export type PageDocument = DraftDocument<PageFields, PageFull>;
@@ -37,8 +37,13 @@ export interface AnyDocument {
   settle(key: string): void;
   settleConflict(key: string, whose: "mine" | "theirs"): void;
   put(values: Values): void;
+  unsaved(): Laid;
+  takeUp(laid: Laid): Values;
   flush(): Promise<void>;
 }
+
+/** What was laid aside of each document. */
+export type Aside = Partial<Record<DocumentId, Laid>>;
 
 /** The store's way to the server. */
 export interface Backend {
@@ -84,6 +89,8 @@ export class DraftStore {
   private readonly done: Step[] = [];
   private readonly undone: Step[] = [];
   private lastTyped = -Infinity;
+  /** What was laid aside of documents that are not open yet. */
+  private waiting: Aside = {};
 
   constructor(
     style: Style,
@@ -130,6 +137,7 @@ export class DraftStore {
       write: (cells, revision) => this.backend.titles(cells, this.table?.state.meta ?? table, revision),
     };
     this.table = new DraftDocument(table, source, this.changed, this.advance);
+    this.takeUpIn("titles");
     this.changed();
     return this.table;
   }
@@ -153,6 +161,7 @@ export class DraftStore {
     };
     const made = new DraftDocument(page, source, this.changed, this.advance);
     this.pages.set(page.id, made);
+    this.takeUpIn(`page:${page.id}`);
     this.changed();
     return made;
   }
@@ -253,6 +262,37 @@ export class DraftStore {
     this.lastTyped = -Infinity;
     this.choose("facts", { [key]: live[key] });
     void this.facts.flush();
+  }
+
+  /** Takes up what was laid aside at another visit: at once in what is open, else once it is opened. */
+  takeUp(aside: Aside): void {
+    this.waiting = { ...aside, ...this.waiting };
+    for (const id of this.ids) this.takeUpIn(id);
+  }
+
+  private takeUpIn(id: DocumentId): void {
+    const laid = this.waiting[id];
+    if (!laid) return;
+    Reflect.deleteProperty(this.waiting, id);
+    const free = this.document(id).takeUp(laid);
+    if (Object.keys(free).length) this.choose(id, free);
+  }
+
+  /** All that the server does not have, of each document; what waits to be taken up is among it. */
+  aside(): Aside {
+    const open = this.ids.map((id) => [id, this.document(id).unsaved()] as const);
+    return { ...this.waiting, ...Object.fromEntries(open.filter(([, laid]) => Object.keys(laid).length)) };
+  }
+
+  /** The pages of which something waits to be taken up. */
+  get waitingPages(): number[] {
+    const pages = Object.keys(this.waiting).filter((id) => id.startsWith("page:"));
+    return pages.map((id) => Number(id.slice("page:".length)));
+  }
+
+  private get ids(): DocumentId[] {
+    const pages = [...this.pages.keys()].map((id): DocumentId => `page:${id}`);
+    return ["facts", ...(this.table ? (["titles"] as const) : []), ...pages];
   }
 
   /** Saves everything that was typed in any document. */

@@ -29,7 +29,7 @@ describe("the table of titles", () => {
     remote.otherTitle("1.title", "Theirs, too");
     store.choose("titles", { "1.title": "Mine again" });
     await store.flush();
-    expect(store.titles?.state.conflicts["1.title"]).toEqual({ mine: "Mine again", theirs: "Theirs, too" });
+    expect(store.titles?.state.conflicts["1.title"]).toMatchObject({ mine: "Mine again", theirs: "Theirs, too" });
   });
 
   it("undoes what was done on the server at once in its turn", async () => {

@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { TITLE_FIELDS } from "../api/lists.gen";
 import { useStore } from "../draft/hooks";
+import { cellsFrom, textOf } from "./clipboard";
 import { cellKey, type TitleField } from "../draft/titles";
 
 /** A cell by the number of its row and of its column. */
@@ -46,32 +47,6 @@ export interface RowState {
 function between(one: number, other: number): number[] {
   const first = Math.min(one, other);
   return Array.from({ length: Math.abs(one - other) + 1 }, (_, index) => first + index);
-}
-
-/** A clipboard's text as rows of cells: as spreadsheets put it there, parted by tabs, cells with breaks in quotes. */
-export function cellsFrom(text: string): string[][] {
-  const rows: string[][] = [[]];
-  let cell = "";
-  let quoted = false;
-  const source = text.replace(/\r\n?/g, "\n").replace(/\n$/, "");
-  const end = () => {
-    rows.at(-1)?.push(cell);
-    cell = "";
-  };
-  for (let at = 0; at < source.length; at += 1) {
-    const letter = source[at] ?? "";
-    if (quoted && letter === '"' && source[at + 1] === '"') {
-      cell += '"';
-      at += 1;
-    } else if (letter === '"' && (quoted || cell === "")) quoted = !quoted;
-    else if (!quoted && letter === "\t") end();
-    else if (!quoted && letter === "\n") {
-      end();
-      rows.push([]);
-    } else cell += letter;
-  }
-  end();
-  return rows;
 }
 
 /** A table of words worked on as a spreadsheet: where one is, what is selected, and what changes of it. */
@@ -136,13 +111,9 @@ export function useGrid(pages: readonly number[], readOnly: boolean): Grid {
       },
       clear: () => put(selected().map((spot) => [spot, ""])),
       copied: () =>
-        rows()
-          .map((row) =>
-            columns()
-              .map((column) => String(store.titles?.value(key({ row, column }) ?? "") ?? ""))
-              .join("\t"),
-          )
-          .join("\n"),
+        textOf(
+          rows().map((row) => columns().map((column) => String(store.titles?.value(key({ row, column }) ?? "") ?? ""))),
+        ),
     };
   }, [store, key]);
 
