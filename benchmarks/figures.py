@@ -16,6 +16,11 @@ class Figure:
     unit: str
     limit: float | None = None
 
+    @property
+    def is_missed(self) -> bool:
+        """Whether there is a target, and it was not reached."""
+        return self.limit is not None and self.value > self.limit
+
     def document(self) -> dict[str, Any]:
         """The figure as it is written to the file."""
         return {**asdict(self), "value": round(self.value, 4)}

@@ -1,9 +1,13 @@
 """What a longer text costs: ten times the length may take at most some twelve times as long, whatever stands in it."""
 
 import gc
+import os
 import time
 from collections.abc import Callable, Iterator
 from contextlib import contextmanager, suppress
+from functools import partial
+
+import django
 
 from benchmarks.figures import Figure
 from hestor.core.errors import HestorError
@@ -13,6 +17,7 @@ from hestor.core.pages import paths
 from hestor.core.reading.page import PageReading
 from hestor.core.reading.stylesheet import read_style
 from hestor.core.text import css, fillins, lines, markdown
+from tests.support.patterns import Found, collected, run, texts
 
 # What made some reader or other go through the same text again and again.
 _UNITS = (
@@ -79,6 +84,33 @@ def _worst(reader: Callable[[str], object]) -> tuple[float, str]:
     return max(found)
 
 
+# Below this it is the clock that is measured, and whether a list had to grow.
+_CLEAR = 2e-3
+_HANGS = 60.0
+
+
+def _pattern_ratio(found: Found) -> float:
+    """How many times longer a pattern takes over ten times the text, at its worst."""
+    worst = 1.0
+    for short, long in zip(texts(found, _SHORT), texts(found, _SHORT * _TIMES), strict=True):
+        start = time.thread_time()
+        run(found, long, _HANGS)
+        if time.thread_time() - start > _CLEAR:
+            asked = partial(run, found, most=_HANGS)
+            worst = max(worst, _taken(asked, long) / max(_taken(asked, short), 1e-4))
+    return worst
+
+
+def _patterns() -> Figure:
+    """The worst of every compiled pattern of the code (``tests.support.patterns``)."""
+    os.environ.setdefault("DJANGO_SETTINGS_MODULE", "hestor.config.settings")
+    django.setup()
+    rated = [(_pattern_ratio(one), one.where) for one in collected()[0]]
+    ratio, where = max(rated)
+    shown = where.removeprefix("hestor.core.")
+    return Figure(f"ten times longer: each of {len(rated)} patterns (worst: {shown})", ratio, "times", 12)
+
+
 def measure() -> Iterator[Figure]:
     """The worst ratio of each reader over all texts."""
     for name, reader in _READERS.items():
@@ -88,3 +120,4 @@ def measure() -> Iterator[Figure]:
             ratio, unit = min((ratio, unit), _worst(reader))
         shown = unit.encode("unicode_escape").decode()
         yield Figure(f"ten times longer: {name} (worst: {shown})", ratio, "times", 12)
+    yield _patterns()

@@ -8,6 +8,7 @@ import { focusField } from "../draft/useUndoKeys";
 import { useEditions } from "../editions";
 import { useFormat } from "../i18n/format";
 import { useTranslation } from "../i18n/useTranslation";
+import { holdKeys } from "../ui/holdKeys";
 import { usePages } from "../pages";
 import { usePictures } from "../pictures";
 import type { Entry } from "./entries";
@@ -97,7 +98,11 @@ function useFactEntries(site: Site): Entry[] {
           title: t(`fact.${key}.name`),
           more: typeof value === "string" ? value : "",
           words: `${t(`band.${band.id}.title`)} ${t(`fact.${row.key}.name`)}`,
-          go: () => void navigate(`/${site.slug}/style#fact-${row.key}`),
+          go: () => {
+            const spot = `fact-${row.key}`;
+            holdKeys(() => document.getElementById(spot)?.closest("[role=group]") ?? null);
+            void navigate(`/${site.slug}/style#${spot}`);
+          },
         };
       }),
     ),

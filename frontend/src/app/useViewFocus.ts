@@ -1,4 +1,5 @@
 import { useEffect, useRef } from "react";
+import { focusCalmly } from "../ui/focusCalmly";
 
 /** How long a view may take to fetch what its title needs. */
 const PATIENCE = 4_000;
@@ -8,7 +9,7 @@ function focusTitle(): boolean {
   if (!title) return false;
   title.tabIndex = -1;
   title.style.outline = "none";
-  title.focus({ preventScroll: true });
+  focusCalmly(title);
   return true;
 }
 
@@ -27,10 +28,16 @@ export function useViewFocus(pathname: string): void {
     if (focusTitle()) return;
     const observer = new MutationObserver(() => focusTitle() && observer.disconnect());
     observer.observe(document.body, { childList: true, subtree: true });
-    const timer = setTimeout(() => observer.disconnect(), PATIENCE);
+    const stop = () => observer.disconnect();
+    const timer = setTimeout(stop, PATIENCE);
+    // Whoever has begun to do something would lose it with the focus: a menu would close under the click.
+    addEventListener("pointerdown", stop, true);
+    addEventListener("keydown", stop, true);
     return () => {
       clearTimeout(timer);
-      observer.disconnect();
+      stop();
+      removeEventListener("pointerdown", stop, true);
+      removeEventListener("keydown", stop, true);
     };
   }, [pathname]);
 }

@@ -4,9 +4,10 @@ import { Link } from "react-router";
 import type { Change, Site } from "../api/client";
 import { useSelect, useSite } from "../draft/hooks";
 import { useTranslation } from "../i18n/useTranslation";
-import { QueryBoundary } from "../ui/QueryBoundary";
+import { Loading, QueryBoundary } from "../ui/QueryBoundary";
 import { Button } from "../ui/Button";
 import { CheckBox } from "../ui/CheckBox";
+import { focusCalmly } from "../ui/focusCalmly";
 import { Refusals } from "../ui/Refusals";
 import { Notice } from "../ui/Notice";
 import { heldChange, useChanges, usePublish, useTiming, type Changes, type Published, type Timing } from "./api";
@@ -22,7 +23,7 @@ import { StrayNews } from "./StrayNews";
 function Title({ children }: { children: ReactNode }) {
   const title = useRef<HTMLHeadingElement>(null);
   useEffect(() => {
-    title.current?.focus({ preventScroll: true });
+    focusCalmly(title.current);
     scrollTo(0, 0);
   }, []);
   return (
@@ -108,7 +109,7 @@ function Ready({ site, changes, publish, timing }: ReadyProps) {
     setHeld(next);
   }
   return (
-    <div className="max-w-[96rem] px-6 pt-4 pb-10">
+    <div className="flex min-h-[calc(100vh-60px)] max-w-[96rem] flex-col px-6 pt-4">
       <Title>{t("review.title", { name: site.name })}</Title>
       <p className="mt-1 mb-5 text-soft">
         {first ? t("review.leadFirst", { address: site.host }) : t("review.lead", { address: site.host })}
@@ -144,7 +145,9 @@ function Ready({ site, changes, publish, timing }: ReadyProps) {
         />
       </ProofsProvider>
       <StrayNews site={site.slug} revision={changes.revision} />
-      <div className="mt-7 flex flex-wrap items-center gap-x-6 gap-y-3">
+      {mayPublish && count > 0 && timing && <Later site={site.slug} timing={timing} publishing={publishing} />}
+      {/* It stays where it is while what stands above it comes: else a click would miss it. */}
+      <div className="sticky bottom-0 z-10 -mx-6 mt-auto flex flex-wrap items-center gap-x-6 gap-y-3 border-t border-line bg-paper px-6 py-4">
         {mayPublish ? (
           <Button disabled={publish.isPending || count === 0} onClick={() => publish.mutate(publishing)}>
             {t("review.publish", { count })}
@@ -169,7 +172,6 @@ function Ready({ site, changes, publish, timing }: ReadyProps) {
           {t("review.back")}
         </Link>
       </div>
-      {mayPublish && count > 0 && timing && <Later site={site.slug} timing={timing} publishing={publishing} />}
     </div>
   );
 }
@@ -202,8 +204,10 @@ export function ReviewView() {
           {(now) =>
             now.changes.length ? (
               <Ready site={site} changes={now} publish={publish} timing={timing} />
-            ) : (
+            ) : changes.isFetchedAfterMount ? (
               <Nothing site={site} />
+            ) : (
+              <Loading />
             )
           }
         </QueryBoundary>

@@ -36,7 +36,8 @@ export function usePublish(site: string) {
           body: { held_back: held },
         }),
       ),
-    onSettled: () => queries.invalidateQueries(BUT_SESSION),
+    // Not waited for: what was published is said at once, and not after the review was read anew, which is empty then.
+    onSettled: () => void queries.invalidateQueries(BUT_SESSION),
   });
 }
 

