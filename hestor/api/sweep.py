@@ -70,6 +70,7 @@ def _stray(site: Site, stray: OwnStray, titles: Mapping[int, str]) -> StrayOut:
         before=stray.before,
         after=stray.after,
         readings=_readings(site, stray),
+        asks=stray.asks,
     )
 
 
@@ -140,11 +141,15 @@ def _words(changes: Iterable[PageChange], which: str) -> list[PageWords]:
 
 @router.post("/sites/{site}/sweep/mend", response={200: MendedOut, 404: ProblemOut, 412: ProblemOut, 422: ProblemOut})
 def mend(request: HttpRequest, site: str, given: MendStraysIn) -> MendedOut:
-    """Mends strays in the draft, all at once. What it changed is given, so that it can be undone."""
+    """Mends strays in the draft, all at once, but for those that ask for a person, which are mended one by one.
+
+    What it changed is given, so that it can be undone.
+    """
     found = site_for(request, site, Action.EDIT)
     revision = needed_revision(request)
     strays = _strays_of(found, [one.id for one in given.strays])
-    mendings = [Mending(strays[one.id], one.reading) for one in given.strays]
+    alone = len(given.strays) == 1
+    mendings = [Mending(strays[one.id], one.reading) for one in given.strays if alone or not strays[one.id].asks]
     done = mending.mend(found, mendings, revision)
     return MendedOut.model_construct(
         revision=done.site.revision,

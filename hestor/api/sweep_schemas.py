@@ -27,7 +27,8 @@ class StrayOut(Schema):
 
     ``page`` is the page's path, ``field`` its field, or the fact, in which the spot stands, from ``start`` to ``end``
     code points; empty where it stands in none. ``mend`` is ``replace`` where it is mended by itself: by
-    ``replacement`` between ``before`` and ``after``, or (null) by other fields of the page.
+    ``replacement`` between ``before`` and ``after``, or (null) by other fields of the page. One that ``asks`` may be
+    history, or somebody else's words: it is mended by itself, and not together with others.
     """
 
     id: str
@@ -48,6 +49,7 @@ class StrayOut(Schema):
     before: str
     after: str
     readings: list[ReadingOut]
+    asks: bool
 
 
 class StrayKindOut(Schema):

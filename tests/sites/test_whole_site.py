@@ -17,7 +17,7 @@ from hestor import clock
 from hestor.core.errors import InvalidInput, NotFound
 from hestor.core.pages import package
 from hestor.press import Renderer
-from hestor.sites.models import Page, Site
+from hestor.sites.models import Page, RestingHost, Site
 from hestor.sites.selectors import whole_site
 from hestor.sites.selectors.changes import changes_of
 from hestor.sites.selectors.states import draft_of
@@ -122,7 +122,8 @@ def _away(site: Site) -> None:
     """As on another machine: nothing of the site is here."""
     from hestor.sites.services import removal
 
-    removal._purge(site)
+    removal._purge(site, NOW)
+    RestingHost.objects.all().delete()
 
 
 def test_beside_itself_it_is_another_site(demo, owner):

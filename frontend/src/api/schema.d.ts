@@ -1971,7 +1971,9 @@ export interface paths {
         put?: never;
         /**
          * Mend
-         * @description Mends strays in the draft, all at once. What it changed is given, so that it can be undone.
+         * @description Mends strays in the draft, all at once, but for those that ask for a person, which are mended one by one.
+         *
+         *     What it changed is given, so that it can be undone.
          */
         post: operations["hestor_api_sweep_mend"];
         delete?: never;
@@ -5515,11 +5517,14 @@ export interface components {
          *
          *     ``page`` is the page's path, ``field`` its field, or the fact, in which the spot stands, from ``start`` to ``end``
          *     code points; empty where it stands in none. ``mend`` is ``replace`` where it is mended by itself: by
-         *     ``replacement`` between ``before`` and ``after``, or (null) by other fields of the page.
+         *     ``replacement`` between ``before`` and ``after``, or (null) by other fields of the page. One that ``asks`` may be
+         *     history, or somebody else's words: it is mended by itself, and not together with others.
          */
         StrayOut: {
             /** After */
             after: string;
+            /** Asks */
+            asks: boolean;
             /** Before */
             before: string;
             /** End */

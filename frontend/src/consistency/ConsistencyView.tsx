@@ -73,9 +73,10 @@ function Looking({ sweeping }: { sweeping: Sweeping }) {
 function Summary({ sweep }: { sweep: Sweep }) {
   const { t } = useTranslation();
   const format = useFormat();
-  const wholeSite = sweep.strays.some((stray) => stray.page_id === null);
+  const wholeSite = sweep.strays.some((stray) => stray.page_id === null && stray.kind !== "fact_unset");
   const straying = new Set(sweep.strays.flatMap((stray) => (stray.page_id ? [stray.page_id] : []))).size;
-  const agree = sweep.pages - straying;
+  // What a fact says stands on every page.
+  const agree = wholeSite ? 0 : sweep.pages - straying;
   return (
     <div className="px-6 py-4">
       <p className="font-display text-[19px] font-semibold">
@@ -101,7 +102,7 @@ interface GroupProps {
 function Group({ kind, strays, edits, isBusy, chosen, onChoose, onMend }: GroupProps) {
   const { t } = useTranslation();
   const [all, setAll] = useState(false);
-  const mended = strays.filter((stray) => stray.mend);
+  const mended = strays.filter((stray) => stray.mend && !stray.asks);
   const shown = all ? strays : strays.slice(0, SHOWN);
   return (
     <section aria-label={kind.name} className="border-t border-line">

@@ -67,8 +67,8 @@ export function StrayRow({ stray, edits, isChosen, isBusy, onChoose, onMend }: P
   const place = t(`consistency.place.${fieldOf(stray)}`, { defaultValue: t("consistency.place.text") });
   return (
     <li className="flex gap-3 border-t border-line px-6 py-3">
-      {edits && !stray.mend && <i aria-hidden className="w-4 flex-none" />}
-      {edits && stray.mend && (
+      {edits && (!stray.mend || stray.asks) && <i aria-hidden className="w-4 flex-none" />}
+      {edits && stray.mend && !stray.asks && (
         <input
           type="checkbox"
           aria-label={t("consistency.choose", { page: where, says: stray.says })}
@@ -81,7 +81,11 @@ export function StrayRow({ stray, edits, isChosen, isBusy, onChoose, onMend }: P
         <p className="mb-0.5 flex flex-wrap items-baseline gap-x-2">
           <b className="font-semibold">{where}</b>
           <span className="text-[12.5px] text-soft">{place}</span>
-          {stray.sure < 0.8 && <span className="text-[12.5px] text-soft">{t("consistency.unsure")}</span>}
+          {stray.asks ? (
+            <span className="text-[12.5px] text-warn">{t("consistency.asks")}</span>
+          ) : (
+            stray.sure < 0.8 && <span className="text-[12.5px] text-soft">{t("consistency.unsure")}</span>
+          )}
         </p>
         <Spot stray={stray} />
         <div className="mt-1.5 flex flex-wrap items-center gap-x-1 gap-y-1.5">

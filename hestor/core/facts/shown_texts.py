@@ -12,9 +12,26 @@ from hestor.core.facts import own_words
 from hestor.core.facts.document import Facts
 from hestor.core.rules import Value
 
-_PLAIN = ("name", "short_name", "tagline", "description", "footer_text", "contact_label", "side_text")
-_WITHIN = {"site_notice": ("text",), "cookie_notice": ("title", "text")}
-_OWN_WORDS = "own_words"
+_PLAIN = (
+    "name",
+    "short_name",
+    "tagline",
+    "description",
+    "title_pattern",
+    "home_title",
+    "footer_text",
+    "contact_label",
+    "side_text",
+)
+_WITHIN = {
+    "site_notice": ("text",),
+    "cookie_notice": ("title", "text"),
+    "logo": ("description",),
+    "logo_dark": ("description",),
+    "share_picture": ("description",),
+}
+# What is said of a picture is said as it stands.
+_NO_FILL_INS = frozenset((_OWN_WORDS := "own_words", "logo", "logo_dark", "share_picture"))
 _MESSAGE = f"{_OWN_WORDS}.message."
 
 
@@ -36,7 +53,7 @@ def fact_of(field: str) -> str:
 
 def takes_fill_ins(field: str) -> bool:
     """Whether a text may hold the fill-ins of any text; words of the site's own are filled in otherwise."""
-    return fact_of(field) != _OWN_WORDS or field.startswith(_MESSAGE)
+    return fact_of(field) not in _NO_FILL_INS or field.startswith(_MESSAGE)
 
 
 def with_texts(facts: Facts, texts: Mapping[str, str]) -> dict[str, Value]:

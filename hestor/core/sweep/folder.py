@@ -6,6 +6,7 @@ from datetime import date
 
 from hestor.core.reading.source import Source
 from hestor.core.sweep import (
+    asked,
     brand,
     colour_rules,
     contacts,
@@ -72,7 +73,10 @@ class Sweeper:
         self._kept: list[colour_rules.Sheet] = []
 
     def page(self, page: Page) -> Iterator[Stray]:
-        """What is amiss with one page by itself, but for its links."""
+        """What is amiss with one page by itself, but for its links; what a person has to look at is not mended."""
+        return asked.left_to_a_person(page.source, self._amiss(page), self.agreed.style, self._today.year)
+
+    def _amiss(self, page: Page) -> Iterator[Stray]:
         source, style = page.source, self.agreed.style
         yield from names.former_names(source, style, self._today.year)
         yield from names.misspelt_names(source, style)

@@ -10,7 +10,7 @@ import regex
 from hestor.core.facts import shown_texts
 from hestor.core.reading import positions
 from hestor.core.reading.source import Source
-from hestor.core.sweep import contacts, dates, hours, langs, names, pictures, starters, years
+from hestor.core.sweep import asked, contacts, dates, hours, langs, names, phrases, pictures, starters, years
 from hestor.core.sweep.stray import Kind, Stray
 from hestor.core.sweep.style import Style
 
@@ -21,7 +21,7 @@ OF_TEXTS: frozenset[Kind] = frozenset(
      "hours", "alt_missing")
 )  # fmt: skip
 """The kinds that are found in a page by itself."""
-RULES_VERSION = 3
+RULES_VERSION = 4
 """Counts up when the same page would be found to say something else."""
 _AROUND = 60
 _ID_BYTES = 8
@@ -50,8 +50,9 @@ class OwnStray:
 
     ``field`` is the page's field, or the fact, in which it stands, from ``start`` to ``end`` code points; empty where
     it stands in none. ``replacement`` is what is written there to mend it; ``readings`` are the days that it may mean,
-    between which a person has to choose. ``before`` and ``after`` are the words
-    around it. ``values`` are other fields of the page that mend it, by their names, where it is no replacement.
+    between which a person has to choose. ``before`` and ``after`` are the words around it. ``values`` are other fields
+    of the page that mend it, by their names, where it is no replacement. One that ``asks`` is mended by a person who
+    looks at it alone, never with others (``asked``).
     """
 
     kind: Kind
@@ -70,6 +71,7 @@ class OwnStray:
     values: Mapping[str, object] = dataclasses.field(default_factory=dict)
     key: str = ""
     readings: tuple[str, ...] = ()
+    asks: bool = False
 
     @property
     def can_be_mended(self) -> bool:
@@ -79,11 +81,12 @@ class OwnStray:
 
 @dataclass(frozen=True)
 class OwnHouse:
-    """What pages are held to: the style, the forms of dates, the hours."""
+    """What pages are held to: the style, the forms of dates, the hours; and the present year."""
 
     style: Style
     forms: tuple[str, ...]
     week: hours.Week = dataclasses.field(default_factory=dict)
+    year: int = phrases.ANY_YEAR
 
 
 def own_part(html: str) -> str:
@@ -108,7 +111,8 @@ def of_page(html: str, page: OwnPage, house: OwnHouse) -> Iterator[OwnStray]:
     told: set[tuple[str, str, int]] = set()
     # A text's first words are its page's description, too: a spot is one stray wherever it is shown.
     for stray in sorted(_text_strays(source, house), key=lambda one: one.place != "text"):
-        found = _traced(stray, source, page)
+        asks = asked.is_for_a_person(source, stray, house.style, house.year)
+        found = dataclasses.replace(_traced(stray, source, page), asks=asks)
         spot = (found.kind, found.field, found.start)
         if not found.field or spot not in told:
             told.add(spot)

@@ -9,6 +9,7 @@ from typing import Any
 
 from django.db.models import Q
 
+from hestor import clock
 from hestor.core import zones
 from hestor.core.contact import phones
 from hestor.core.facts import clock as clock_facts
@@ -33,7 +34,9 @@ _AT_ONCE = 20
 _TITLES: frozenset[Kind] = frozenset(("title_repeats_name", "title_empty", "title_twin", "title_long"))
 _UNSET = frozenset(("tagline", "description", "logo", "icon", "contact_email"))
 # In what the press itself writes these are none.
-_NEEDS_FIELD = frozenset(("starter_text", "text_language"))
+_NEEDS_FIELD = frozenset(
+    ("starter_text", "text_language", "former_name", "misspelt_name", "date_form", "date_ambiguous")
+)
 # Of these kinds the main part shows other pages, too.
 _LISTING = frozenset(("news", "events"))
 
@@ -87,7 +90,8 @@ def house_of(site: Site, facts: Facts | None = None) -> OwnHouse:
         "phone": _before(site, facts, "phone"),
     }
     style = Style({key: one for key, one in said.items() if one}, former)
-    return OwnHouse(style, (said["date_long"], said["date_short"]), week)
+    year = zones.day_in(facts.time_zone, clock.now()).year
+    return OwnHouse(style, (said["date_long"], said["date_short"]), week, year)
 
 
 def _international(typed: str, country: str) -> str:
@@ -161,19 +165,29 @@ class Sweeping:
         kept = SweptPage.objects.filter(revision__in=self._drafts()).order_by("revision__path")
         pages = (_read(one) for found in kept.values_list("found", flat=True) for one in found)
         facts = self._site.facts
-        of_facts = tuple(own.of_facts(shown_texts.of_facts(facts), facts.language, self._house))
-        told = {(one.kind, one.says) for one in of_facts}
+        texts = tuple(of_facts(facts, self._house))
+        told = {(one.kind, one.says) for one in texts}
         # What a page shows of a fact is said at the fact.
         own_ones = (one for one in pages if one.field or (one.kind, one.says) not in told)
         listed = (
-            *of_facts,
+            *texts,
             *_titles(table_of(self._site, self._now)),
             *_unset(still_to_say(self._site, self._now)),
-            *(one for one in own_ones if one.field or one.kind not in _NEEDS_FIELD),
+            *filter(is_told, own_ones),
             *own_texts.strays(self._site, self._now),
             *own.past_years(self._site.facts.footer_text, zones.day_in(self._site.facts.time_zone, self._now).year),
         )
         return own.grouped(listed)
+
+
+def of_facts(facts: Facts, house: OwnHouse) -> Iterator[OwnStray]:
+    """What is amiss in the texts within facts, patterns of titles among them."""
+    return own.of_facts(shown_texts.of_facts(facts), facts.language, house)
+
+
+def is_told(stray: OwnStray) -> bool:
+    """Whether a stray of a page is told of: what the press itself writes there is none, or is said at its fact."""
+    return bool(stray.field) or stray.kind not in _NEEDS_FIELD
 
 
 def strays_on(press: Renderer, pages: UnlinkedPages, revision: Revision, house: OwnHouse) -> Iterator[OwnStray]:

@@ -6,13 +6,12 @@ from datetime import datetime
 
 from hestor.core import zones
 from hestor.core.errors import TooMuchWork
-from hestor.core.facts import shown_texts
 from hestor.core.sweep import own
 from hestor.core.sweep.own import OwnHouse, OwnStray
 from hestor.press import Renderer
 from hestor.sites.models import Edition, Revision, RevisionQuerySet, Site
 from hestor.sites.selectors.comparison import edition as edition_of_number
-from hestor.sites.selectors.consistency import Consistency, house_of, left_out, strays_on, told_apart
+from hestor.sites.selectors.consistency import Consistency, house_of, is_told, left_out, of_facts, strays_on, told_apart
 from hestor.sites.selectors.unlinked import unlinked_edition
 
 MOST_PAGES = 1_500
@@ -21,12 +20,12 @@ MOST_PAGES = 1_500
 
 def _found(site: Site, edition: Edition, pages: RevisionQuerySet, house: OwnHouse, now: datetime) -> Iterator[OwnStray]:
     facts = edition.facts
-    yield from own.of_facts(shown_texts.of_facts(facts), facts.language, house)
+    yield from of_facts(facts, house)
     yield from own.past_years(facts.footer_text, zones.day_in(facts.time_zone, now).year)
     state, unlinked = unlinked_edition(site, edition)
     press = Renderer(state, now)
     for one in pages.select_related("text", "page").order_by("path"):
-        yield from (stray for stray in strays_on(press, unlinked, one, house) if stray.field)
+        yield from filter(is_told, strays_on(press, unlinked, one, house))
         yield from left_out(one)
 
 

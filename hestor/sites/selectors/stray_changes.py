@@ -15,7 +15,7 @@ from hestor.core.sweep.own import OwnStray
 from hestor.press import Renderer
 from hestor.sites.models import Edition, Revision, RevisionQuerySet, Site
 from hestor.sites.selectors.addresses import address_key
-from hestor.sites.selectors.consistency import Sweeping, house_of, strays_on
+from hestor.sites.selectors.consistency import Sweeping, house_of, is_told, of_facts, strays_on
 from hestor.sites.selectors.states import live_edition
 from hestor.sites.selectors.unlinked import unlinked_edition
 
@@ -41,8 +41,9 @@ def _said(stray: OwnStray) -> Said:
 def _of_edition(site: Site, edition: Edition, revisions: Iterable[Revision], now: datetime) -> Iterator[OwnStray]:
     state, pages = unlinked_edition(site, edition)
     press, house = Renderer(state, now), house_of(site, edition.facts)
+    yield from of_facts(edition.facts, house)
     for one in revisions:
-        yield from strays_on(press, pages, one, house)
+        yield from filter(is_told, strays_on(press, pages, one, house))
 
 
 def _edition_key(site: Site, edition: Edition, pages: RevisionQuerySet, now: datetime) -> tuple[Any, ...]:
@@ -71,10 +72,10 @@ def pages_of(edition: Edition) -> RevisionQuerySet:
 
 
 def changes_of(site: Site, now: datetime) -> StrayChanges:
-    """The draft's strays beside those of the live edition; a first edition makes none."""
+    """The draft's strays beside those of the live edition; in a first one all are new."""
     edition = live_edition(site)
     if edition is None:
-        return StrayChanges((), 0, True)
+        return StrayChanges(_of_first(site, now), 0, True)
     live = pages_of(edition)
     same_facts = edition.facts == site.facts
     is_whole = live.count() <= MOST_PAGES
@@ -86,11 +87,17 @@ def changes_of(site: Site, now: datetime) -> StrayChanges:
     before = said_by(site, edition, compared, now)
     live_pages = set(live.values_list("page_id", flat=True))
     concerned = [
-        one for one in sweeping.strays() if one.page_id and (one.page_id in pages or one.page_id not in live_pages)
+        one for one in sweeping.strays() if not one.page_id or one.page_id in pages or one.page_id not in live_pages
     ]
     made = _beyond([one for one in concerned if one.kind in own.OF_TEXTS], before)
     after = Counter(map(_said, concerned))
     return StrayChanges(tuple(made), sum((before - after).values()), is_whole or same_facts)
+
+
+def _of_first(site: Site, now: datetime) -> tuple[OwnStray, ...]:
+    sweeping = Sweeping(site, now)
+    sweeping.run()
+    return tuple(one for one in sweeping.strays() if one.kind in own.OF_TEXTS)
 
 
 def _beyond(strays: Sequence[OwnStray], before: Counter[Said]) -> Iterator[OwnStray]:

@@ -33,6 +33,11 @@ def free_slug(name: str, owner: Account) -> str:
     return next(slug for slug in proposals if slug not in taken and not _rests(slug, owner))
 
 
+def may_have(slug: str, owner: Account) -> bool:
+    """Whether an address is free for a new site of a person."""
+    return not Site.objects.filter(slug=slug).exists() and not _rests(slug, owner)
+
+
 def _rests(slug: str, owner: Account) -> bool:
     return resting.rests(short_host(slug), [owner.pk], clock.now())
 

@@ -16,7 +16,7 @@ from hestor.pictures.services import checked_words
 from hestor.sites.models import Page, Revision, Site
 from hestor.sites.selectors.picture_uses import ADDRESS
 from hestor.sites.services import importing
-from hestor.sites.services.creation import make_site
+from hestor.sites.services.creation import make_site, may_have
 from hestor.sites.services.facts import write_facts
 from hestor.sites.services.importing import Report
 from hestor.studio import TO_UNPACK, run_within
@@ -27,9 +27,9 @@ def _is_own(problem: Problem) -> bool:
     return problem.code == "file_other" and problem.params.get("name") == site_package.NAME
 
 
-def _slug(wanted: str) -> str:
+def _slug(wanted: str, owner: Account) -> str:
     """The address that the site had, if it is free here; else one is found from its name."""
-    return wanted if wanted and not Site.objects.filter(slug=wanted).exists() else ""
+    return wanted if wanted and may_have(wanted, owner) else ""
 
 
 def _renamed(value: Any, keys: Mapping[str, str]) -> Any:
@@ -97,7 +97,7 @@ def take_in(owner: Account, body: bytes, slug: str = "") -> tuple[Site, Report]:
     found = run_within(TO_UNPACK, package.of_zip, body)
     found = Package(found.texts, found.pictures, tuple(one for one in found.problems if not _is_own(one)))
     name = {"name": said.facts.name, "language": said.facts.language, "time_zone": said.facts.time_zone}
-    site = make_site(owner, name, slug or _slug(said.slug), limited=True)
+    site = make_site(owner, name, slug or _slug(said.slug, owner), limited=True)
     try:
         report = _fill(site, said, found)
     except BaseException:
