@@ -41,7 +41,9 @@ class Whole:
             else reach.read_page(PageReading(body, press.style))
             for path, body in self.bodies.items()
         }
-        self.files = reach.read_files(files_of(press), press.style)
+        found = files_of(press)
+        self.files = reach.read_files(found, press.style)
+        self.raw_files = {place.place.value: found.get(place.source, b"") for place in FILE_PLACES}
 
     def differs(self, other: "Whole") -> dict[str, int]:
         found = {
@@ -171,3 +173,31 @@ def test_a_change_reaches_where_the_two_values_differ(site):
     assert finder.of_value("tagline", site.facts.tagline).places == ()
     reached = {one.place for one in finder.of_value("tagline", "").places}
     assert {Place.HEADER, Place.TAB, Place.SEARCH, Place.FEED} <= reached
+
+
+def bytes_that_differ(site: Site, facts: Facts, key: str, as_it_is: Whole) -> tuple[int, set[str]]:
+    """How many pages, and which files, are not the very same bytes with another value of a fact."""
+    other = Whole(site, facts.model_copy(update={key: SPECS[key].other(facts)}), as_it_is)
+    pages = sum(as_it_is.bodies[path] != other.bodies[path] for path in as_it_is.bodies)
+    return pages, {name for name, body in as_it_is.raw_files.items() if other.raw_files[name] != body}
+
+
+# What differs there is the address of the stylesheet, and a colour that nothing of theirs is drawn in.
+UNSEEN = {"accent_colour": {"not_found", "message"}}
+
+
+@pytest.mark.parametrize("slug", ["quillmere", "silberpfad", "narjis"])
+def test_whatever_changes_by_a_byte_is_said_and_nothing_else(demo_sites, slug):
+    site = demo_sites[slug]
+    facts, wrong = site.facts, {}
+    as_it_is = Whole(site, facts)
+    for key in KEYS:
+        if not (document.is_set(facts, key) or SPECS[key].derived):
+            continue
+        pages, files = bytes_that_differ(site, facts, key, as_it_is)
+        said = told(site, facts, key)
+        named = {place.place.value for place in FILE_PLACES if place.place.value in said}
+        files -= UNSEEN.get(key, set())
+        if (said.get("pages", 0), named) != (pages, files):
+            wrong[key] = {"said": (said.get("pages", 0), named), "differ": (pages, files)}
+    assert wrong == {}

@@ -66,6 +66,11 @@ function Feed({ proof, fact, iconUrl, large }: DrawingProps) {
       <p className={`mt-1 border-t border-line pt-1 ${large ? "text-base" : "truncate text-[10px]"}`}>
         {lineOf(proof, "newest").text}
       </p>
+      {(large || fact === "footer_text") && (
+        <p className={`text-soft ${large ? "mt-1 text-base" : "truncate py-px text-[10px]"}`}>
+          <HighlightedText line={lineOf(proof, "rights")} fact={fact} />
+        </p>
+      )}
     </div>
   );
 }

@@ -12,6 +12,7 @@ def proof(body: bytes, sought: Sought) -> Proof:
     lines = (
         line("title", reading.title, sought, ("name",)),
         line("subtitle", reading.subtitle, sought, ("tagline",)),
+        line("rights", reading.rights, sought, ("footer_text",)),
         Line("newest", reading.newest),
     )
     return Proof(Place.FEED, "", lines)

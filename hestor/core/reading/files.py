@@ -18,6 +18,8 @@ class EntryReading:
     title: str
     published: str
     content: str
+    summary: str = ""
+    link: str = ""
 
 
 @dataclass(frozen=True)
@@ -29,6 +31,10 @@ class FeedReading:
     language: str
     updated: str
     entries: tuple[EntryReading, ...]
+    rights: str = ""
+    icon: str = ""
+    logo: str = ""
+    email: str = ""
 
     @property
     def newest(self) -> str:
@@ -45,12 +51,17 @@ def read_feed(body: bytes) -> FeedReading:
     if root.tag != f"{_ATOM}feed":
         raise ValueError(f"not an Atom feed: {root.tag}")
     entries = (
-        EntryReading(*(folded(entry.findtext(_ATOM + name)) for name in ("title", "published", "content")))
+        EntryReading(
+            *(folded(entry.findtext(_ATOM + name)) for name in ("title", "published", "content", "summary")),
+            link=next((link.get("href") or "" for link in entry.findall(f"{_ATOM}link")), ""),
+        )
         for entry in root.findall(f"{_ATOM}entry")
     )
     title, subtitle, updated = (folded(root.findtext(_ATOM + name)) for name in ("title", "subtitle", "updated"))
     language = root.get("{http://www.w3.org/XML/1998/namespace}lang") or ""
-    return FeedReading(title, subtitle, language, updated, tuple(entries))
+    further = (folded(root.findtext(_ATOM + name)) for name in ("rights", "icon", "logo"))
+    email = folded(root.findtext(f"{_ATOM}author/{_ATOM}email"))
+    return FeedReading(title, subtitle, language, updated, tuple(entries), *further, email)
 
 
 @dataclass(frozen=True)

@@ -1,6 +1,6 @@
 """What texts of a site's own pages lead to and show: links that lead nowhere, former logos and icons."""
 
-from collections.abc import Callable, Iterator, Mapping
+from collections.abc import Callable, Collection, Iterator, Mapping
 from dataclasses import dataclass
 from difflib import get_close_matches
 from hashlib import blake2b
@@ -9,7 +9,7 @@ import regex
 
 from hestor.core.sweep.own import OwnStray
 from hestor.core.sweep.stray import Kind
-from hestor.core.text import urls
+from hestor.core.text import fillins, urls
 
 # Where a link's address stands in Markdown: within a link or a picture, or in a definition (CommonMark 0.31, 4.7, 6.3).
 _ADDRESS = regex.compile(r"(?:\]\(\s*<?|^ {0,3}\[[^\]\n]+\]:\s*<?)(?P<address>[^)\s>\"]+)", regex.MULTILINE)
@@ -75,3 +75,20 @@ def former_pictures(text: OwnText, former: Mapping[str, tuple[Kind, str]]) -> It
         while at >= 0:
             yield _made(text, kind, "text", at, at + len(key), now, _SURE_OF_PICTURE)
             at = text.body.find(key, at + len(key))
+
+
+def left_from_start(text: OwnText, starts: Collection[str]) -> Iterator[OwnStray]:
+    """Paragraphs with which a new site began, and which nobody has written over since."""
+    for start in starts:
+        at = text.body.find(start)
+        if at >= 0:
+            yield _made(text, "starter_text", "text", at, at + len(start), "", _SURE)
+
+
+def unknown_dates(text: OwnText, events: Collection[str]) -> Iterator[OwnStray]:
+    """Fill-ins for the next date of an event that there is not: they say for ever that there is no date yet."""
+    for part in fillins.parse(text.body):
+        if isinstance(part, fillins.Fill) and part.name == "next" and part.argument not in events:
+            close = get_close_matches(part.argument, list(events), 1, _LIKE)
+            should = f"{{next:{close[0]}}}" if close else ""
+            yield _made(text, "link_broken", "text", part.start, part.end, should, _SURE)

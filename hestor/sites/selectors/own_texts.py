@@ -1,18 +1,19 @@
 """The texts of a draft that lead nowhere within the site, or show what the site's logo was."""
 
-from collections.abc import Iterator, Mapping
+from collections.abc import Iterable, Iterator, Mapping
 from datetime import datetime
 from functools import cache
 from typing import Any
 
+from hestor import wording
 from hestor.core.facts import document
-from hestor.core.sweep import own_texts
+from hestor.core.sweep import own_texts as core
 from hestor.core.sweep.own import OwnStray
 from hestor.core.sweep.own_texts import Elsewhere, OwnText
 from hestor.core.sweep.stray import Kind
 from hestor.press import Renderer
 from hestor.press.static_files import PREFIX
-from hestor.sites.models import Edition, Revision, Site
+from hestor.sites.models import Edition, Revision, RevisionQuerySet, Site
 from hestor.sites.selectors.addresses import base_of, hosts_of
 from hestor.sites.selectors.picture_uses import ADDRESS
 from hestor.sites.selectors.states import draft_of
@@ -48,13 +49,39 @@ def _former(site: Site) -> dict[str, tuple[Kind, str]]:
     return found
 
 
+@cache
+def _starts() -> tuple[str, ...]:
+    """The paragraphs that new sites begin with, in each language that public pages speak."""
+    bodies = (wording.catalogue("public", tag)["starter.home.body"] for tag in wording.languages("public"))
+    return tuple(dict.fromkeys(part for body in bodies for part in body.split("\n\n") if "{" not in part))
+
+
+def by_themselves(revisions: RevisionQuerySet) -> Iterator[OwnStray]:
+    """What texts of a state of the site say amiss that needs no more than the state: of the draft, of an edition."""
+    events = {path.rstrip("/").rpartition("/")[2] for path in _paths_of(revisions.filter(kind="event"))}
+    for text in _texts(revisions):
+        yield from core.left_from_start(text, _starts())
+        if "{next:" in text.body:
+            yield from core.unknown_dates(text, events)
+
+
+def _paths_of(revisions: RevisionQuerySet) -> Iterable[str]:
+    return revisions.values_list("path", flat=True)
+
+
+def _texts(revisions: RevisionQuerySet) -> Iterator[OwnText]:
+    rows = revisions.order_by("path").values_list("page_id", "page__identity", "path", "text__body")
+    for page, identity, path, body in rows.iterator():
+        yield OwnText(page, str(identity), path, body)
+
+
 def strays(site: Site, now: datetime) -> Iterator[OwnStray]:
     """All of them, in the order of the pages."""
     elsewhere, former = _elsewhere(site, now), _former(site)
-    rows = Revision.objects.in_draft_of(site.pk).order_by("path")
-    for page, identity, path, body in rows.values_list("page_id", "page__identity", "path", "text__body").iterator():
-        text = OwnText(page, str(identity), path, body)
-        if "](" in body or "]:" in body:
-            yield from own_texts.broken_links(text, elsewhere)
-        if ADDRESS in body:
-            yield from own_texts.former_pictures(text, former)
+    drafts = Revision.objects.in_draft_of(site.pk)
+    yield from by_themselves(drafts)
+    for text in _texts(drafts):
+        if "](" in text.body or "]:" in text.body:
+            yield from core.broken_links(text, elsewhere)
+        if ADDRESS in text.body:
+            yield from core.former_pictures(text, former)

@@ -14,6 +14,7 @@ from hestor.core.sweep import own
 from hestor.core.sweep.own import OwnStray
 from hestor.press import Renderer
 from hestor.sites.models import Edition, Revision, RevisionQuerySet, Site
+from hestor.sites.selectors import own_texts
 from hestor.sites.selectors.addresses import address_key
 from hestor.sites.selectors.consistency import Sweeping, house_of, is_told, of_facts, strays_on
 from hestor.sites.selectors.states import live_edition
@@ -39,6 +40,7 @@ def _said(stray: OwnStray) -> Said:
 
 
 def _of_edition(site: Site, edition: Edition, revisions: Iterable[Revision], now: datetime) -> Iterator[OwnStray]:
+    yield from own_texts.by_themselves(Revision.objects.in_edition_of(site.pk, edition.number))
     state, pages = unlinked_edition(site, edition)
     press, house = Renderer(state, now), house_of(site, edition.facts)
     yield from of_facts(edition.facts, house)
@@ -89,7 +91,7 @@ def changes_of(site: Site, now: datetime) -> StrayChanges:
     concerned = [
         one for one in sweeping.strays() if not one.page_id or one.page_id in pages or one.page_id not in live_pages
     ]
-    made = _beyond([one for one in concerned if one.kind in own.OF_TEXTS], before)
+    made = _beyond([one for one in concerned if _is_of_texts(one)], before)
     after = Counter(map(_said, concerned))
     return StrayChanges(tuple(made), sum((before - after).values()), is_whole or same_facts)
 
@@ -97,7 +99,12 @@ def changes_of(site: Site, now: datetime) -> StrayChanges:
 def _of_first(site: Site, now: datetime) -> tuple[OwnStray, ...]:
     sweeping = Sweeping(site, now)
     sweeping.run()
-    return tuple(one for one in sweeping.strays() if one.kind in own.OF_TEXTS)
+    return tuple(one for one in sweeping.strays() if _is_of_texts(one))
+
+
+def _is_of_texts(stray: OwnStray) -> bool:
+    """Whether a stray is one of a text, which the review tells of; of what leads nowhere, fill-ins are."""
+    return stray.kind in own.OF_TEXTS or (stray.kind == "link_broken" and stray.says.startswith("{next:"))
 
 
 def _beyond(strays: Sequence[OwnStray], before: Counter[Said]) -> Iterator[OwnStray]:
