@@ -1,6 +1,7 @@
 """Someone else's pages: a ZIP of static HTML held to a house style, and given back mended. Nothing of it is kept."""
 
 import json
+from datetime import date
 from typing import Any
 
 from django.http import HttpRequest, HttpResponse
@@ -17,11 +18,11 @@ from hestor.api.sweep_schemas import StrayKind, StrayKindOut, UnreadOut
 from hestor.api.words import stray_kinds
 from hestor.core.errors import InvalidInput, Problem
 from hestor.core.sweep import report, style
-from hestor.core.sweep.folder import sweep
+from hestor.core.sweep.folder import Swept, sweep
 from hestor.core.sweep.mended_folder import mend_all
 from hestor.core.sweep.style import Style, UnreadableStyle
 from hestor.core.sweep.zipped import Unpacked, refusal, unpack
-from hestor.studio import TO_UNPACK, run_within
+from hestor.studio import SWEEP_SECONDS, TO_SWEEP, TO_UNPACK, Budget, run_within
 
 router = Router(tags=["someone else's pages"])
 _MOST_SHOWN = 5_000
@@ -73,13 +74,21 @@ def _style(given: str) -> Style | None:
         raise InvalidInput([Problem("style", "style_unreadable")]) from error
 
 
+def _swept(found: Unpacked, given: Style | None, today: date, budget: Budget) -> Swept:
+    return sweep(found.as_files(), given, today, enough=budget.is_spent)
+
+
+def _mended(found: Unpacked, given: Style | None, today: date) -> dict[str, bytes]:
+    return {one.path: one.raw for one in mend_all(found.as_files(), given, today)}
+
+
 @router.post("/check", response={200: CheckOut, 413: ProblemOut, 422: ProblemOut})
 def check(request: HttpRequest, file: UploadedFile = File(...), style: str = Form("")) -> CheckOut:  # noqa: B008
     """Sweeps the pages in a ZIP, held to a house style (JSON), or to what most of them agree on."""
     signed_in(request)
     found = _opened(file)
     now = clock.now()
-    swept = sweep(found.as_files(), _style(style), now.date())
+    swept = run_within(TO_SWEEP, _swept, found, _style(style), now.date(), Budget(SWEEP_SECONDS))
     made = report.report(swept.pages, now, swept.style, swept.strays[:_MOST_SHOWN], swept.unread, wording.say)
     return CheckOut.model_validate(
         {
@@ -96,6 +105,6 @@ def mended(request: HttpRequest, file: UploadedFile = File(...), style: str = Fo
     """The same ZIP with all mended that can be; all else byte for byte as it was."""
     signed_in(request)
     found = _opened(file)
-    changed = {one.path: one.raw for one in mend_all(found.as_files(), _style(style), clock.now().date())}
+    changed = run_within(TO_SWEEP, _mended, found, _style(style), clock.now().date())
     headers = {"Content-Disposition": 'attachment; filename="mended.zip"'}
     return HttpResponse(found.packed(changed), content_type="application/zip", headers=headers)

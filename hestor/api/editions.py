@@ -10,6 +10,7 @@ from hestor import clock
 from hestor.api.auth import given_revision, needed_revision, signed_in, site_for
 from hestor.api.schemas import (
     ComparedOut,
+    DeedOut,
     EditionName,
     EditionOut,
     EditionPartIn,
@@ -29,7 +30,7 @@ from hestor.sites.selectors.addresses import base_of
 from hestor.sites.selectors.changes import count_changes
 from hestor.sites.selectors.comparison import compared
 from hestor.sites.selectors.states import live_edition
-from hestor.sites.services import parts_of_editions
+from hestor.sites.services import deeds, parts_of_editions
 from hestor.sites.services.publishing import publish, restore
 
 router = Router(tags=["editions"])
@@ -85,9 +86,19 @@ def publish_draft(
 def bring_back(request: HttpRequest, site: str, number: Identifier) -> RestoredOut:
     """Makes the draft say what an edition said; nothing is published."""
     found = site_for(request, site, Action.EDIT)
-    after = restore(found.pk, number, given_revision(request))
+    after, deed = restore(found.pk, number, given_revision(request))
     keys, pages = count_changes(after, live_edition(after))
-    return RestoredOut(number=number, revision=after.revision, changed=list(keys), changed_pages=pages)
+    return RestoredOut(
+        number=number, revision=after.revision, changed=list(keys), changed_pages=pages, deed=deed.pk if deed else None
+    )
+
+
+@router.post("/sites/{site}/deeds/{deed}/take-back", response={200: DeedOut, 404: ProblemOut, 412: ProblemOut})
+def take_back(request: HttpRequest, site: str, deed: Identifier) -> DeedOut:
+    """Puts the draft back as it was before an act on the whole of it; gives what does that again."""
+    found = site_for(request, site, Action.EDIT)
+    after, again = deeds.take_back(found.pk, deed, clock.now())
+    return DeedOut(deed=again.pk, revision=after.revision)
 
 
 @router.patch("/sites/{site}/editions/{number}", response={200: EditionOut, 404: ProblemOut, 422: ProblemOut})

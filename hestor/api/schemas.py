@@ -322,3 +322,11 @@ class RestoredOut(Schema):
     revision: int
     changed: list[str]
     changed_pages: int
+    deed: int | None = None
+
+
+class DeedOut(Schema):
+    """What takes an act on a whole draft back, or does it again, and the draft's revision."""
+
+    deed: int
+    revision: int

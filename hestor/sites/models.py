@@ -78,6 +78,21 @@ class RestingHost(models.Model):
         return self.host
 
 
+class Deed(models.Model):
+    """What one act did to a whole draft, so that it can be taken back, and made again: states of pages that went and
+    came, by number, and the facts as they were before.
+    """
+
+    site = models.ForeignKey(Site, on_delete=models.CASCADE, related_name="deeds")
+    gone = models.JSONField(default=list)
+    came = models.JSONField(default=list)
+    facts = models.JSONField()
+    made = models.DateTimeField()
+
+    def __str__(self) -> str:
+        return f"{self.site} {self.made:%Y-%m-%d}"
+
+
 class Membership(models.Model):
     """A person's role on a site."""
 

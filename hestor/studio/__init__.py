@@ -4,7 +4,19 @@
 makes. Where no studio was opened (commands, unit tests) the work is done on the spot.
 """
 
+from hestor.studio.budget import Budget
 from hestor.studio.front import open_studio, run, run_on_text, run_within
-from hestor.studio.limits import TO_DRAW, TO_READ, TO_UNPACK
+from hestor.studio.limits import SWEEP_SECONDS, TO_DRAW, TO_READ, TO_SWEEP, TO_UNPACK
 
-__all__ = ["TO_DRAW", "TO_READ", "TO_UNPACK", "open_studio", "run", "run_on_text", "run_within"]
+__all__ = [
+    "SWEEP_SECONDS",
+    "TO_DRAW",
+    "TO_READ",
+    "TO_SWEEP",
+    "TO_UNPACK",
+    "Budget",
+    "open_studio",
+    "run",
+    "run_on_text",
+    "run_within",
+]

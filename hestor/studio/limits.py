@@ -21,6 +21,9 @@ TO_MAKE = Limits(10, 20)
 """For the files that are made of a picture that was let in: up to nine sizes of it."""
 TO_UNPACK = Limits(6, 20)
 """For a ZIP, or another file of many, that a stranger has just sent."""
+TO_SWEEP = Limits(25, 60)
+"""For a folder of pages of strangers; what is not done after SWEEP_SECONDS is told instead (``budget``)."""
+SWEEP_SECONDS = 12.0
 # Above what the process had when it began; the largest picture that is let in takes some 350 MB of it.
 MEMORY = 700_000_000
 _LESS_URGENT = 19

@@ -86,6 +86,7 @@ CALLS = [
     ("POST", "/sites/{site}/titles/mends", {"kind": "title_long"}, EDIT, 200),
     ("GET", "/sites/{site}/titles.csv", None, VIEW, 200),
     ("POST", "/sites/{site}/titles/csv", {"text": "path,title"}, EDIT, 200),
+    ("POST", "/sites/{site}/deeds/{deed}/take-back", None, EDIT, 404),
     ("PATCH", "/sites/{site}/editions/{number}", {"label": "Spring"}, EDIT, 200),
     ("GET", "/sites/{site}/editions/{number}/compared?other=1", None, VIEW, 200),
     ("POST", "/sites/{site}/editions/{number}/restore-part", {"fact": "name"}, EDIT, 200),
@@ -204,7 +205,7 @@ def filled_in(path: str, site: Site) -> str:
     icon = BrandFiles(site.facts, masters(site.pk)).icon_folder.removeprefix(PREFIX)
     values: dict[str, object] = {"device": 999_999, "town": 1}
     message, enquiry = Message.objects.get(site=site).pk, Enquiry.objects.get(site=site).pk
-    values |= {"message": message, "enquiry": enquiry, "message_kind": "confirm", "key": "phone"}
+    values |= {"message": message, "enquiry": enquiry, "message_kind": "confirm", "key": "phone", "deed": 1}
     values |= {"removed": RemovedPage.objects.get(site=site).pk}
     values |= {"picture": (deleted if "restore" in path else picture).pk, "kind": "css", "path": f"{icon}icon-32.png"}
     return "/api" + path.format(site=site.slug, page=page, number=1, stray="none", other=site.slug, **values)

@@ -854,6 +854,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{site}/deeds/{deed}/take-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Take Back
+         * @description Puts the draft back as it was before an act on the whole of it; gives what does that again.
+         */
+        post: operations["hestor_api_editions_take_back"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{site}/defaults": {
         parameters: {
             query?: never;
@@ -2898,6 +2918,16 @@ export interface components {
              * @enum {string}
              */
             what: "one_digit" | "longest" | "last_day" | "midnight" | "noon" | "evening" | "before_change" | "after_change";
+        };
+        /**
+         * DeedOut
+         * @description What takes an act on a whole draft back, or does it again, and the draft's revision.
+         */
+        DeedOut: {
+            /** Deed */
+            deed: number;
+            /** Revision */
+            revision: number;
         };
         /**
          * DefaultIn
@@ -5251,6 +5281,8 @@ export interface components {
             changed: string[];
             /** Changed Pages */
             changed_pages: number;
+            /** Deed */
+            deed?: number | null;
             /** Number */
             number: number;
             /** Revision */
@@ -8442,6 +8474,56 @@ export interface operations {
             };
             /** @description Unprocessable Entity */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_editions_take_back: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                deed: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeedOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };

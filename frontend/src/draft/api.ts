@@ -10,10 +10,14 @@ const LOOK_AGAIN = 8_000;
 export function useStyle(site: string) {
   return useQuery({
     queryKey: ["style", site],
-    queryFn: () => result<Style>(api.GET("/api/sites/{site}/style", { params: { path: { site } } })),
+    queryFn: () => readStyle(site),
     refetchInterval: LOOK_AGAIN,
     staleTime: 0,
   });
+}
+
+export function readStyle(site: string): Promise<Style> {
+  return result<Style>(api.GET("/api/sites/{site}/style", { params: { path: { site } } }));
 }
 
 export function readPage(site: string, page: number): Promise<PageFull> {

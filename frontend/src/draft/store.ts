@@ -216,6 +216,17 @@ export class DraftStore {
     document.put(step.after);
   }
 
+  /** The server changed facts at once, such as by copying them: one step to undo, by writing what was before. */
+  noted(before: Facts, style: Style): void {
+    this.facts.refresh(style);
+    const keys = (Object.keys(style.facts) as (keyof Facts)[]).filter((key) => !same(before[key], style.facts[key]));
+    if (!keys.length) return;
+    const pick = (facts: Facts) => Object.fromEntries(keys.map((key) => [key, facts[key]]));
+    this.push({ document: "facts", before: pick(before), after: pick(style.facts) });
+    this.lastTyped = -Infinity;
+    this.changed();
+  }
+
   /** Something was done on the server at once; undoing it is done there, too. */
   did(deed: Deed): void {
     this.push(deed);

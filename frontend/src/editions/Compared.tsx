@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, result, type Change, type Edition, type Schemas } from "../api/client";
+import { readStyle } from "../draft/api";
 import { useSite, useStore } from "../draft/hooks";
 import { useTranslation } from "../i18n/useTranslation";
 import { ChangeList } from "../review";
@@ -16,13 +17,16 @@ function usePart(site: string, number: number) {
   return useMutation({
     mutationFn: async (body: Schemas["EditionPartIn"]) => {
       await store.flush();
-      return result<Schemas["RestoredOut"]>(
+      const before = store.facts.state.saved;
+      const back = await result<Schemas["RestoredOut"]>(
         api.POST("/api/sites/{site}/editions/{number}/restore-part", {
           params: { path: { site, number } },
           headers: { "If-Match": String(store.facts.state.meta.revision) },
           body,
         }),
       );
+      store.noted(before, await readStyle(site));
+      return back;
     },
     onSettled: () => queries.invalidateQueries({ predicate: ({ queryKey }) => queryKey[0] !== "session" }),
   });

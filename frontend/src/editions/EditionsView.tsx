@@ -6,6 +6,8 @@ import { countChanges } from "../draft/changes";
 import { useTranslation } from "../i18n/useTranslation";
 import { ChangeList } from "../review";
 import { useSelect, useSite, useStore } from "../draft/hooks";
+import { UndoButtons } from "../draft/UndoButtons";
+import { useUndoKeys } from "../draft/useUndoKeys";
 import { useFormat } from "../i18n/format";
 import { useComesIntoView, useNamed } from "../ui/named";
 import { QueryBoundary } from "../ui/QueryBoundary";
@@ -127,6 +129,7 @@ export function EditionsView() {
   const site = useSite();
   const editions = useEditions(site.slug);
   const restore = useRestore(site.slug);
+  useUndoKeys(useStore(), site.role !== "viewer");
   const named = useNamed("edition");
   const oldest = editions.data?.pages.at(-1)?.editions.at(-1)?.number ?? 0;
   const { hasNextPage, isFetchingNextPage, fetchNextPage } = editions;
@@ -136,7 +139,9 @@ export function EditionsView() {
   }, [named.number, oldest, hasNextPage, isFetchingNextPage, fetchNextPage]);
   return (
     <div className="min-h-[calc(100vh-60px)] bg-paper">
-      <ViewHead title={t("view.editions")} lead={t("editions.lead")} />
+      <ViewHead title={t("view.editions")} lead={t("editions.lead")}>
+        {site.role !== "viewer" && <UndoButtons />}
+      </ViewHead>
       <div className="px-6 pb-3 empty:hidden">
         <Restored site={site} restore={restore} />
       </div>

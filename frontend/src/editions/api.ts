@@ -1,5 +1,6 @@
 import { useInfiniteQuery, useMutation, useQueryClient } from "@tanstack/react-query";
 import { api, result, type Edition, type Schemas } from "../api/client";
+import { useStore } from "../draft/hooks";
 
 interface Part {
   editions: Edition[];
@@ -30,13 +31,28 @@ export function useEditions(site: string) {
   });
 }
 
+/** Brings an edition back into the draft, as one step that can be undone. */
 export function useRestore(site: string) {
   const queries = useQueryClient();
+  const store = useStore();
+  const readAnew = () => queries.invalidateQueries({ predicate: ({ queryKey }) => queryKey[0] !== "session" });
   return useMutation({
-    mutationFn: (number: number) =>
-      result<Schemas["RestoredOut"]>(
+    mutationFn: async (number: number) => {
+      await store.flush();
+      const restored = await result<Schemas["RestoredOut"]>(
         api.POST("/api/sites/{site}/editions/{number}/restore", { params: { path: { site, number } } }),
-      ),
-    onSettled: () => queries.invalidateQueries({ predicate: ({ queryKey }) => queryKey[0] !== "session" }),
+      );
+      let { deed } = restored;
+      const turn = async () => {
+        if (deed === null || deed === undefined) return;
+        const params = { path: { site, deed } };
+        deed = (await result<Schemas["DeedOut"]>(api.POST("/api/sites/{site}/deeds/{deed}/take-back", { params })))
+          .deed;
+        await readAnew();
+      };
+      if (deed) store.did({ undo: turn, redo: turn });
+      return restored;
+    },
+    onSettled: readAnew,
   });
 }

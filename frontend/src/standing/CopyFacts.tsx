@@ -1,6 +1,8 @@
 import { useState } from "react";
 import type { Change, Site } from "../api/client";
 import { useStore } from "../draft/hooks";
+import { UndoButtons } from "../draft/UndoButtons";
+import { useUndoKeys } from "../draft/useUndoKeys";
 import { useTranslation } from "../i18n/useTranslation";
 import { Button } from "../ui/Button";
 import { CheckBox } from "../ui/CheckBox";
@@ -83,6 +85,7 @@ export function CopyFacts({ site, sites }: { site: Site; sites: Site[] }) {
   const [from, setFrom] = useState("");
   const differences = useDifferences(site.slug, from);
   const copy = useCopy(site.slug, from);
+  useUndoKeys(store, site.role !== "viewer");
   const others = sites.filter((one) => one.slug !== site.slug);
   if (!others.length) return null;
   const copied = copy.variables?.keys.length ?? 0;
@@ -98,7 +101,11 @@ export function CopyFacts({ site, sites }: { site: Site; sites: Site[] }) {
         }}
         options={[["", t("whole.choose")], ...others.map((one) => [one.slug, one.label || one.name] as const)]}
       />
-      {copy.isSuccess && <Notice tone="act">{t("whole.copied", { count: copied })}</Notice>}
+      {copy.isSuccess && (
+        <Notice tone="act" actions={<UndoButtons />}>
+          {t("whole.copied", { count: copied })}
+        </Notice>
+      )}
       <Refusals error={copy.error} />
       {from && (
         <QueryBoundary query={differences}>

@@ -1,6 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, result, type Schemas } from "../api/client";
 import { send } from "../api/upload";
+import { readStyle } from "../draft/api";
+import { useStore } from "../draft/hooks";
 
 export type Closed = Schemas["ClosedOut"];
 export type DeletedSite = Schemas["DeletedSite"];
@@ -79,15 +81,20 @@ export function useDifferences(site: string, other: string) {
 
 export function useCopy(site: string, other: string) {
   const queries = useQueryClient();
+  const store = useStore();
   return useMutation({
-    mutationFn: ({ keys, revision }: { keys: string[]; revision: number }) =>
-      result<Differences>(
+    mutationFn: async ({ keys, revision }: { keys: string[]; revision: number }) => {
+      const before = store.facts.state.saved;
+      const copied = await result<Differences>(
         api.POST("/api/sites/{site}/facts-of/{other}", {
           params: { path: { site, other } },
           headers: { "If-Match": String(revision) },
           body: { keys },
         }),
-      ),
+      );
+      store.noted(before, await readStyle(site));
+      return copied;
+    },
     onSettled: () => queries.invalidateQueries({ predicate: ({ queryKey }) => queryKey[0] !== "session" }),
   });
 }

@@ -2,7 +2,7 @@
 
 import re
 from bisect import bisect_right
-from collections.abc import Callable, Iterable, Iterator, Mapping
+from collections.abc import Callable, Iterable, Iterator, Mapping, Sequence
 from dataclasses import dataclass
 from functools import lru_cache
 from itertools import pairwise
@@ -152,6 +152,22 @@ class Source:
             element = self.elements[number]
             yield element
             number = element.parent
+
+    @cached_property
+    def starts_of_elements(self) -> Sequence[int]:
+        """Where the elements' start tags begin, in their order."""
+        return [element.start for element in self.elements]
+
+    @cached_property
+    def _blocks_by_element(self) -> Mapping[int, list[Block]]:
+        found: dict[int, list[Block]] = {}
+        for block in self.blocks:
+            found.setdefault(block.element, []).append(block)
+        return found
+
+    def blocks_of(self, element: int) -> Sequence[Block]:
+        """The blocks of words that stand right within an element, by its number."""
+        return self._blocks_by_element.get(element, ())
 
     def number_of_block(self, flat: int) -> int:
         """Which of the blocks a position of ``flat`` is in."""

@@ -36,6 +36,34 @@ _ESCAPABLE = frozenset(("textarea", "title"))
 _NO_MARKUP = _ESCAPABLE | {"script", "style", "xmp", "iframe", "noembed", "noframes"}
 
 
+# What a parser that works as browsers do takes the square of (HTML, 13.2.5.33 and 13.2.6.1): the attributes of one tag,
+# and how deep elements stand in each other. Nobody writes so many.
+MOST_ATTRIBUTES, MOST_DEPTH = 1_000, 2_000
+_SMALL = 20_000
+_TAGS = re.compile(rf"""<(/?+)({_NAME})((?:[^>"'=]++|={_SPACE}*+{_VALUE}?+|["'])*+)""")
+# Elements that are ended by what comes after them, or hold nothing (HTML, 13.1.2.4 and 13.1.2).
+_ENDED = frozenset(
+    "li p dt dd tr td th thead tbody tfoot option optgroup rt rp colgroup html head body area base br col embed hr img "
+    "input link meta param source track wbr".split()
+)
+
+
+def is_intricate(text: str) -> bool:
+    """Whether a text has more attributes in a tag, or more elements within each other, than a reader can bear."""
+    if len(text) < _SMALL:
+        return False
+    depth = 0
+    for found in _TAGS.finditer(text):
+        closes, name, attributes = found.groups()
+        if len(attributes) > MOST_ATTRIBUTES and len(_ATTRIBUTE.findall(attributes)) > MOST_ATTRIBUTES:
+            return True
+        if name.lower() not in _ENDED:
+            depth = max(0, depth - 1) if closes else depth + 1
+            if depth > MOST_DEPTH:
+                return True
+    return False
+
+
 class Told(Protocol):
     """Who is told of the parts of a text, in their order; positions count characters of the text."""
 

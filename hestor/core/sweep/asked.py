@@ -3,6 +3,7 @@
 Until each stray carries its evidence, this is asked of the words around it alone, and rather once too often.
 """
 
+from bisect import bisect_right
 from collections.abc import Iterable, Iterator
 from dataclasses import replace
 
@@ -50,25 +51,19 @@ _NO_NAMES = frozenset(
 
 def _innermost(source: Source, at: int) -> Element | None:
     """The innermost element around a position of the file."""
-    found = None
-    for element in source.elements:
-        if element.start > at:
-            break
-        if at < element.closes:
-            found = element
-    return found
-
-
-def _around(source: Source, element: Element) -> Iterator[str]:
-    for one in source.above(element.number):
-        yield one.tag
+    number = bisect_right(source.starts_of_elements, at) - 1
+    if number < 0:
+        return None
+    return next((one for one in source.above(number) if at < one.closes), None)
 
 
 def _block(source: Source, stray: Stray, element: Element) -> Block | None:
-    """The block of words that a stray is in: by its words, else by the element's parents."""
-    numbers = {one.number for one in source.above(element.number)}
-    near = [one for one in source.blocks if one.element in numbers or one.element == element.number]
-    return next((one for one in near if not stray.says or stray.says in source.words_of(one)), None)
+    """The block of words that a stray is in: of those of the element and around it the first that says it."""
+    for one in source.above(element.number):
+        for block in source.blocks_of(one.number):
+            if not stray.says or stray.says in source.words_of(block):
+                return block
+    return None
 
 
 def _is_between_marks(words: str, says: str) -> bool:
@@ -113,7 +108,7 @@ def is_for_a_person(source: Source, stray: Stray, style: Style, year: int) -> bo
         return True
     if stray.place not in ("text", "alt"):
         return False
-    if any(tag in _QUOTING for tag in _around(source, element)):
+    if any(one.tag in _QUOTING for one in source.above(element.number)):
         return True
     if stray.kind == "date_form":
         return _is_between_marks(words, stray.says)

@@ -26,7 +26,7 @@ from hestor.core.sweep import (
 from hestor.core.sweep.encodings import Undecodable, decode
 from hestor.core.sweep.files import Files
 from hestor.core.sweep.others import of_text
-from hestor.core.sweep.pages_read import OtherText, Page, Pages, Unread
+from hestor.core.sweep.pages_read import OtherText, Page, Pages, Unread, path_of
 from hestor.core.sweep.propose import Usual, usual
 from hestor.core.sweep.stray import Stray, numbered
 from hestor.core.sweep.style import Style
@@ -176,8 +176,17 @@ def sweeper_of(pages: Pages, files: Files, given: Style | None, today: date) -> 
     return Sweeper(files, agreed, today, home)
 
 
-def sweep(files: Files, given: Style | None, today: date, progress: Progress | None = None) -> Swept:
-    """Every stray in a folder, held to a given style, or to what most of its pages agree on."""
+def sweep(
+    files: Files,
+    given: Style | None,
+    today: date,
+    progress: Progress | None = None,
+    enough: Callable[[], bool] = lambda: False,
+) -> Swept:
+    """Every stray in a folder, held to a given style, or to what most of its pages agree on.
+
+    Once there was ``enough`` of it, what is left is told as not read.
+    """
     pages = Pages(files)
     sweeper = sweeper_of(pages, files, given, today)
     agreed = sweeper.agreed
@@ -185,7 +194,9 @@ def sweep(files: Files, given: Style | None, today: date, progress: Progress | N
     strays: list[Stray] = []
     unread: list[Unread] = []
     for one in pages.in_turn():
-        if isinstance(one, Page):
+        if not isinstance(one, Unread) and enough():
+            unread.append(Unread(path_of(one), "not_reached"))
+        elif isinstance(one, Page):
             strays.extend(sweeper.page(one))
             across.add(one.source)
             count += 1

@@ -8,6 +8,7 @@ from propcache.api import cached_property
 
 from hestor.core.reading import positions
 from hestor.core.reading.source import Source
+from hestor.core.reading.tokens import is_intricate
 from hestor.core.sweep import parts
 from hestor.core.sweep.encodings import Decoded, Undecodable, decode
 from hestor.core.sweep.files import HTML, Files
@@ -86,10 +87,17 @@ def read_one(path: str, raw: bytes) -> Read | None:
     if place:
         is_feed = place != "feed" or any(mark in decoded.text[:2000].lower() for mark in _FEED_MARKS)
         return OtherText(path, place, decoded) if is_feed else None
+    if is_intricate(decoded.text):
+        return Unread(path, "intricate")
     source = positions.read(path, decoded.text)
     if not source.elements:
         return Unread(path, "no_html")
     return Page(source, decoded)
+
+
+def path_of(read: Read) -> str:
+    """Which file it is."""
+    return read.source.path if isinstance(read, Page) else read.path
 
 
 def _read(files: Files, path: str) -> Read | None:

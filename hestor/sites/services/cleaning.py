@@ -11,7 +11,7 @@ from hestor.pictures.models import Content, Picture
 from hestor.pictures.services import DAYS_KEPT
 from hestor.sites.models import Edition, Site, Text
 from hestor.sites.selectors.picture_uses import ADDRESS
-from hestor.sites.services import page_tree, removal
+from hestor.sites.services import deeds, page_tree, removal
 
 _DAYS_GENERATED = 90
 
@@ -20,6 +20,7 @@ def clean(now: datetime) -> int:
     """Cleans all sites; says how many pictures went for good."""
     gone = 0
     removal.purge(now)
+    deeds.forget_old(now)
     devices.forget_ended(now)
     tries.forget_old(now)
     page_tree.purge(now)

@@ -16,7 +16,7 @@ from hestor.core.changes import Change
 from hestor.core.errors import NotFound, NothingToPublish, StaleRevision
 from hestor.core.facts import document
 from hestor.front import switching
-from hestor.sites.models import Edition, Revision, Site, TimedPublishing
+from hestor.sites.models import Deed, Edition, Revision, Site, TimedPublishing
 from hestor.sites.selectors.changes import changes_of
 from hestor.sites.selectors.comparison import edition as edition_of_number
 from hestor.sites.selectors.states import live_edition
@@ -78,27 +78,37 @@ def _publish(
     )
 
 
-def _restore_pages(site: Site, number: int) -> bool:
+def _restore_pages(site: Site, number: int) -> tuple[list[int], list[int]]:
+    """Makes the draft hold the pages of an edition; the states that went, and those that came, by number."""
     wanted = Revision.objects.in_edition_of(site.pk, number)
-    dropped = list(Revision.objects.in_draft_of(site.pk).exclude(pk__in=wanted.values("pk")))
+    gone = list(Revision.objects.in_draft_of(site.pk).exclude(pk__in=wanted.values("pk")).values_list("pk", flat=True))
     missing = list(wanted.filter(in_draft=False))
-    Revision.objects.filter(pk__in=[r.pk for r in dropped]).update(in_draft=False)
+    Revision.objects.filter(pk__in=gone).update(in_draft=False)
+    came = []
     for old in missing:
         if old.live_to is None:
             Revision.objects.filter(pk=old.pk).update(in_draft=True)
+            came.append(old.pk)
         else:
-            page_values.copied(old, worded=clock.now()).save()
-    return bool(dropped or missing)
+            copied = page_values.copied(old, worded=clock.now())
+            copied.save()
+            came.append(copied.pk)
+    return gone, came
 
 
-def restore(site_id: int, number: int, revision: int | None = None) -> Site:
-    """Makes the draft say exactly what edition ``number`` said. Raises NotFound, StaleRevision."""
+def restore(site_id: int, number: int, revision: int | None = None) -> tuple[Site, Deed | None]:
+    """Makes the draft say exactly what edition ``number`` said; what takes it back, if anything changed.
+
+    Raises NotFound, StaleRevision.
+    """
     with transaction.atomic():
         site = locked(site_id, revision)
         edition = edition_of_number(site, number)
-        moved = _restore_pages(site, number)
+        before = site.draft_facts
+        gone, came = _restore_pages(site, number)
         facts = document.without_private(edition.facts, site.facts)
-        if moved or facts != site.facts:
-            site.draft_facts = document.document(facts)
-            bump(site, pages=moved)
-        return site
+        if not (gone or came) and facts == site.facts:
+            return site, None
+        site.draft_facts = document.document(facts)
+        bump(site, pages=bool(gone or came))
+        return site, Deed.objects.create(site=site, gone=gone, came=came, facts=before, made=clock.now())
