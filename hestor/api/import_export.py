@@ -15,7 +15,8 @@ from hestor.core.pages import package
 from hestor.core.pages.package import MOST_BYTES, Package
 from hestor.core.roles import Action
 from hestor.sites.selectors.export import zip_of
-from hestor.sites.services.importing import Report, take_in
+from hestor.sites.services import later
+from hestor.sites.services.importing import CallBudget, Report, take_in
 from hestor.studio import TO_UNPACK, run_within
 
 router = Router(tags=["import and export"])
@@ -30,12 +31,16 @@ class NotTaken(Schema):
 
 
 class ImportOut(Schema):
-    """What an import did: addresses of pages added and changed; how many said the same; how many pictures are new."""
+    """What an import did: addresses of pages added and changed; how many said the same; how many pictures are new.
+
+    ``later`` is how many pictures are still to be taken in, by themselves; the pages come with the last of them.
+    """
 
     added: list[str]
     changed: list[str]
     same: int
     pictures: int
+    later: int
     problems: list[NotTaken]
     more_problems: int
 
@@ -66,6 +71,7 @@ def _out(report: Report) -> ImportOut:
         changed=report.changed,
         same=report.same,
         pictures=report.pictures,
+        later=report.later,
         problems=problems,
         more_problems=more,
     )
@@ -80,7 +86,19 @@ def put_in(
 ) -> ImportOut:
     """Takes Markdown files and pictures into the draft: a ZIP, or the files of a folder with their ``names`` in it."""
     found = site_for(request, site, Action.EDIT)
-    return _out(take_in(found.pk, _package(files, names)))
+    given = _package(files, names)
+    report = take_in(found.pk, given, CallBudget().is_spent)
+    if report.later:
+        texts = ((name, text.encode()) for name, text in given.texts.items())
+        later.keep(found, package.zipped([*texts, *given.pictures.items()]), report.later)
+    return _out(report)
+
+
+@router.get("/sites/{site}/import", response={200: ImportOut | None, 404: ProblemOut})
+def taken_later(request: HttpRequest, site: str) -> ImportOut | None:
+    """How it stands with what the last import left for later; null where it left nothing."""
+    found = later.newest(site_for(request, site, Action.VIEW))
+    return _out(later.report_of(found)) if found else None
 
 
 @router.get("/sites/{site}/pages.zip", openapi_extra=gives("application/zip"))

@@ -19,8 +19,10 @@ from hestor.core.roles import Action
 from hestor.sites.models import Site
 from hestor.sites.selectors import whole_site
 from hestor.sites.selectors.copying import differences
+from hestor.sites.services import later
 from hestor.sites.services.copying import copy_facts
 from hestor.sites.services.from_package import take_in
+from hestor.sites.services.importing import CallBudget
 
 router = Router(tags=["import and export"])
 _ZIP = "application/zip"
@@ -32,6 +34,7 @@ class TakenIn(Schema):
     slug: str
     pages: int
     pictures: int
+    later: int
     problems: list[NotTaken]
     more_problems: int
 
@@ -83,12 +86,22 @@ def from_package(
     request: HttpRequest, file: Annotated[UploadedFile, File()], slug: Annotated[str, Form(max_length=40)] = ""
 ) -> Status[TakenIn]:
     """Makes a new site from a package; nothing of it is published."""
-    made, report = take_in(signed_in(request), file.read(), slug)
+    body = file.read()
+    made, report = take_in(signed_in(request), body, slug, CallBudget().is_spent)
+    if report.later:
+        later.keep(made, body, report.later, is_package=True)
     problems, more = not_taken(report)
     pages = len(report.added) + len(report.changed) + report.same
     return Status(
         201,
-        TakenIn(slug=made.slug, pages=pages, pictures=report.pictures, problems=problems, more_problems=more),
+        TakenIn(
+            slug=made.slug,
+            pages=pages,
+            pictures=report.pictures,
+            later=report.later,
+            problems=problems,
+            more_problems=more,
+        ),
     )
 
 

@@ -93,6 +93,24 @@ class Deed(models.Model):
         return f"{self.site} {self.made:%Y-%m-%d}"
 
 
+class LaterImport(models.Model):
+    """Files one call had no time for: a ZIP in the folder ``waiting``, taken in by a job, and what came of it.
+
+    ``is_package`` says that it is a whole site's, ``left`` how many pictures are still to come, ``report`` what was done.
+    """
+
+    site = models.ForeignKey(Site, on_delete=models.CASCADE, related_name="later_imports")
+    name = models.UUIDField(default=uuid4, unique=True, editable=False)
+    is_package = models.BooleanField(default=False)
+    left = models.PositiveIntegerField(default=0)
+    report = models.JSONField(default=dict)
+    made = models.DateTimeField()
+    done = models.DateTimeField(null=True)
+
+    def __str__(self) -> str:
+        return f"{self.site} {self.made:%Y-%m-%d}"
+
+
 class Membership(models.Model):
     """A person's role on a site."""
 

@@ -78,6 +78,7 @@ CALLS = [
     ("POST", "/sites/{site}/address/check", None, MANAGE, 200),
     ("GET", "/sites/{site}/unsaid", None, VIEW, 200),
     ("POST", "/sites/{site}/import", FILE, EDIT, 200),
+    ("GET", "/sites/{site}/import", None, VIEW, 200),
     ("GET", "/sites/{site}/pages.zip", None, VIEW, 200),
     ("POST", "/sites/{site}/added-code/check", {"code": "<meta name=a>"}, VIEW, 200),
     ("GET", "/sites/{site}/titles", None, VIEW, 200),

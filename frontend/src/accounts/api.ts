@@ -68,7 +68,7 @@ export function useChangeEmail() {
 }
 
 export function useLeaveEmail() {
-  return useAccountChange((_: undefined) => result<Account>(api.DELETE("/api/account/email")));
+  return useAccountChange<undefined>(() => result<Account>(api.DELETE("/api/account/email")));
 }
 
 export function useSignOutDevice() {

@@ -1193,7 +1193,11 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        /**
+         * Taken Later
+         * @description How it stands with what the last import left for later; null where it left nothing.
+         */
+        get: operations["hestor_api_import_export_taken_later"];
         put?: never;
         /**
          * Put In
@@ -3700,12 +3704,16 @@ export interface components {
         /**
          * ImportOut
          * @description What an import did: addresses of pages added and changed; how many said the same; how many pictures are new.
+         *
+         *     ``later`` is how many pictures are still to be taken in, by themselves; the pages come with the last of them.
          */
         ImportOut: {
             /** Added */
             added: string[];
             /** Changed */
             changed: string[];
+            /** Later */
+            later: number;
             /** More Problems */
             more_problems: number;
             /** Pictures */
@@ -5741,6 +5749,8 @@ export interface components {
          * @description A site that was made from a package, and what of it could not be taken.
          */
         TakenIn: {
+            /** Later */
+            later: number;
             /** More Problems */
             more_problems: number;
             /** Pages */
@@ -9377,6 +9387,46 @@ export interface operations {
                 };
                 content: {
                     "image/*": unknown;
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_import_export_taken_later: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportOut"] | null;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
             /** @description Why it was not done */

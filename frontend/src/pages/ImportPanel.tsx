@@ -1,6 +1,6 @@
-import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useRef, useState } from "react";
-import type { Schemas } from "../api/client";
+import { api, result, type Schemas } from "../api/client";
 import { sendForm } from "../api/upload";
 import { useSite } from "../draft/hooks";
 import { useTranslation } from "../i18n/useTranslation";
@@ -21,8 +21,30 @@ function formOf(files: File[]): FormData {
   return body;
 }
 
-function Told({ report }: { report: Report }) {
+/** What is taken in by itself after the call, looked at until it is done. */
+function useLater(site: string, first: Report | undefined) {
+  const readAnew = useReadAnew(site);
+  return useQuery({
+    queryKey: ["import", site, first],
+    queryFn: async () => {
+      const now = await result<Report | null>(api.GET("/api/sites/{site}/import", { params: { path: { site } } }));
+      if (now?.later === 0) await readAnew();
+      return now;
+    },
+    enabled: Boolean(first?.later),
+    refetchInterval: ({ state }) => (state.data?.later === 0 ? false : 2_000),
+  });
+}
+
+function Told({ report: first }: { report: Report }) {
   const { t } = useTranslation();
+  const report = useLater(useSite().slug, first).data ?? first;
+  if (report.later > 0)
+    return (
+      <p role="status" className="mt-3 font-semibold">
+        {t("imports.later", { count: report.later })}
+      </p>
+    );
   const said = [
     t("imports.added", { count: report.added.length }),
     ...(report.changed.length ? [t("imports.changed", { count: report.changed.length })] : []),

@@ -50,18 +50,26 @@ def read_feed(body: bytes) -> FeedReading:
         raise ValueError(f"not an XML document: {error}") from error
     if root.tag != f"{_ATOM}feed":
         raise ValueError(f"not an Atom feed: {root.tag}")
-    entries = (
-        EntryReading(
-            *(folded(entry.findtext(_ATOM + name)) for name in ("title", "published", "content", "summary")),
-            link=next((link.get("href") or "" for link in entry.findall(f"{_ATOM}link")), ""),
-        )
-        for entry in root.findall(f"{_ATOM}entry")
+    def said(element: etree._Element, name: str) -> str:
+        return folded(element.findtext(_ATOM + name))
+
+    return FeedReading(
+        title=said(root, "title"),
+        subtitle=said(root, "subtitle"),
+        language=root.get("{http://www.w3.org/XML/1998/namespace}lang") or "",
+        updated=said(root, "updated"),
+        entries=tuple(_entry(entry) for entry in root.findall(f"{_ATOM}entry")),
+        rights=said(root, "rights"),
+        icon=said(root, "icon"),
+        logo=said(root, "logo"),
+        email=folded(root.findtext(f"{_ATOM}author/{_ATOM}email")),
     )
-    title, subtitle, updated = (folded(root.findtext(_ATOM + name)) for name in ("title", "subtitle", "updated"))
-    language = root.get("{http://www.w3.org/XML/1998/namespace}lang") or ""
-    further = (folded(root.findtext(_ATOM + name)) for name in ("rights", "icon", "logo"))
-    email = folded(root.findtext(f"{_ATOM}author/{_ATOM}email"))
-    return FeedReading(title, subtitle, language, updated, tuple(entries), *further, email)
+
+
+def _entry(entry: etree._Element) -> EntryReading:
+    texts = {name: folded(entry.findtext(_ATOM + name)) for name in ("title", "published", "content", "summary")}
+    link = next((link.get("href") or "" for link in entry.findall(f"{_ATOM}link")), "")
+    return EntryReading(**texts, link=link)
 
 
 @dataclass(frozen=True)

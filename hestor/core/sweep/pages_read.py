@@ -20,7 +20,7 @@ _ENOUGH = 40
 _TEXTS = {".webmanifest": "manifest", ".ics": "calendar", ".vcf": "card", ".rss": "feed", ".atom": "feed"}
 _FEED_MARKS = ("<rss", "<feed", "<rdf:rdf")
 _MANIFESTS = ("manifest.json", "site.webmanifest")
-Why = Literal["too_big", "no_text", "no_html", "unreadable", "links_out"]
+Why = Literal["too_big", "no_text", "no_html", "unreadable", "links_out", "intricate", "not_reached"]
 
 
 @dataclass(frozen=True)
@@ -95,7 +95,7 @@ def read_one(path: str, raw: bytes) -> Read | None:
     return Page(source, decoded)
 
 
-def path_of(read: Read) -> str:
+def path_of(read: Page | OtherText) -> str:
     """Which file it is."""
     return read.source.path if isinstance(read, Page) else read.path
 

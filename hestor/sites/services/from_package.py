@@ -18,7 +18,7 @@ from hestor.sites.selectors.picture_uses import ADDRESS
 from hestor.sites.services import importing
 from hestor.sites.services.creation import make_site, may_have
 from hestor.sites.services.facts import write_facts
-from hestor.sites.services.importing import Report
+from hestor.sites.services.importing import Enough, Report, never
 from hestor.studio import TO_UNPACK, run_within
 
 
@@ -88,18 +88,23 @@ def _keep_identities(site: Site, said: Described, files: Iterable[str]) -> None:
             Revision.objects.filter(pk=drafts[name].pk).update(worded=one.worded)
 
 
-def take_in(owner: Account, body: bytes, slug: str = "") -> tuple[Site, Report]:
-    """A new site from a package, and what of it could not be taken.
+def read(body: bytes) -> tuple[Described, Package]:
+    """What a package says of itself, and its files. Raises InvalidInput if it is none."""
+    said = run_within(TO_UNPACK, site_package.of_zip, body)
+    found = run_within(TO_UNPACK, package.of_zip, body)
+    return said, Package(found.texts, found.pictures, tuple(one for one in found.problems if not _is_own(one)))
+
+
+def take_in(owner: Account, body: bytes, slug: str = "", enough: Enough = never) -> tuple[Site, Report]:
+    """A new site from a package, and what of it could not be taken, or there was no time for.
 
     Raises InvalidInput if it is no package or the address can't be had, Forbidden and TooManySites.
     """
-    said = run_within(TO_UNPACK, site_package.of_zip, body)
-    found = run_within(TO_UNPACK, package.of_zip, body)
-    found = Package(found.texts, found.pictures, tuple(one for one in found.problems if not _is_own(one)))
+    said, found = read(body)
     name = {"name": said.facts.name, "language": said.facts.language, "time_zone": said.facts.time_zone}
     site = make_site(owner, name, slug or _slug(said.slug, owner), limited=True)
     try:
-        report = _fill(site, said, found)
+        report = fill(site, said, found, enough)
     except BaseException:
         # Half of a site is of no use to anybody.
         with transaction.atomic():
@@ -109,9 +114,12 @@ def take_in(owner: Account, body: bytes, slug: str = "") -> tuple[Site, Report]:
     return site, report
 
 
-def _fill(site: Site, said: Described, found: Package) -> Report:
+def fill(site: Site, said: Described, found: Package, enough: Enough = never) -> Report:
+    """Fills a site with what a package holds; begun again, it goes on where it was."""
     first = Report()
-    targets = importing.take_pictures(site.pk, found, first)
+    targets = importing.take_pictures(site.pk, found, first, enough)
+    if first.later:
+        return first
     keys = {
         words.key: targets[name].removeprefix(ADDRESS)
         for name, words in said.pictures.items()

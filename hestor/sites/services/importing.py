@@ -4,8 +4,9 @@ All is read and compiled first; then it is written in one transaction. What can'
 the rest is taken all the same.
 """
 
-from collections.abc import Iterator, Mapping
+from collections.abc import Callable, Iterator, Mapping
 from dataclasses import dataclass, field
+from time import monotonic
 from typing import Any
 
 from django.db import transaction
@@ -18,7 +19,7 @@ from hestor.core.pages.fields import PageFields
 from hestor.core.pages.package import Package
 from hestor.core.text.markdown import CompiledText
 from hestor.pictures.models import Content
-from hestor.pictures.services import key_of, upload
+from hestor.pictures.services import key_of, same_file, upload
 from hestor.sites.models import Page, Revision, Site, Text
 from hestor.sites.selectors.page_fields import fields_of
 from hestor.sites.selectors.picture_uses import ADDRESS
@@ -31,12 +32,16 @@ Wrong = tuple[str, Problem]
 
 @dataclass
 class Report:
-    """What an import did: addresses of pages added and changed, how many said the same, and what was not taken."""
+    """What an import did: addresses of pages added and changed, how many said the same, and what was not taken.
+
+    ``later`` is how many pictures there was no time for: then no page was taken yet, as pages show them.
+    """
 
     added: list[str] = field(default_factory=list)
     changed: list[str] = field(default_factory=list)
     same: int = 0
     pictures: int = 0
+    later: int = 0
     problems: list[Wrong] = field(default_factory=list)
 
 
@@ -50,12 +55,39 @@ class _Ready:
     parent: str | None
 
 
-def take_pictures(site_id: int, found: Package, report: Report) -> dict[str, str]:
+Enough = Callable[[], bool]
+
+
+@dataclass
+class CallBudget:
+    """How many new pictures one call may take, and for how many seconds; what is more is for later."""
+
+    pictures: int = 200
+    seconds: float = 20.0
+    _until: float = 0.0
+
+    def is_spent(self) -> bool:
+        """Asked before each further picture: whether it is one too many."""
+        self._until = self._until or monotonic() + self.seconds
+        self.pictures -= 1
+        return self.pictures < 0 or monotonic() >= self._until
+
+
+def never() -> bool:
+    """For whoever has all the time there is."""
+    return False
+
+
+def take_pictures(site_id: int, found: Package, report: Report, enough: Enough = never) -> dict[str, str]:
     """The address of each picture of the package, by its name. One that the site has already is not taken again."""
     targets = {}
     for name, body in found.pictures.items():
         key = key_of(body)
         if not Content.objects.filter(site_id=site_id, key=key).exists():
+            known = same_file(site_id, body)
+            if report.later or (known is None and enough()):
+                report.later += known is None
+                continue
             try:
                 picture, is_new = upload(site_id, name, body)
             except PictureRefused as error:
@@ -147,11 +179,13 @@ def _write(site: Site, ready: list[_Ready], report: Report) -> None:
         bump(site, pages=True)
 
 
-def take_in(site_id: int, found: Package) -> Report:
-    """Takes a package into a draft. Nothing of it stops the rest."""
+def take_in(site_id: int, found: Package, enough: Enough = never) -> Report:
+    """Takes a package into a draft. Nothing of it stops the rest; what there is no time for is told."""
     report = Report(problems=[("", one) for one in found.problems])
     whole = package.without_common_folder(found)
-    targets = take_pictures(site_id, whole, report)
+    targets = take_pictures(site_id, whole, report, enough)
+    if report.later:
+        return report
     ready = list(_read(whole, targets, report))
     with transaction.atomic():
         _write(locked(site_id), ready, report)
