@@ -96,7 +96,7 @@ class Deed(models.Model):
 class LaterImport(models.Model):
     """Files one call had no time for: a ZIP in the folder ``waiting``, taken in by a job, and what came of it.
 
-    ``is_package`` says that it is a whole site's, ``left`` how many pictures are still to come, ``report`` what was done.
+    ``is_package`` says that it is a whole site's, ``left`` how many pictures are to come, ``report`` what was done.
     """
 
     site = models.ForeignKey(Site, on_delete=models.CASCADE, related_name="later_imports")

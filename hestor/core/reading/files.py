@@ -50,6 +50,7 @@ def read_feed(body: bytes) -> FeedReading:
         raise ValueError(f"not an XML document: {error}") from error
     if root.tag != f"{_ATOM}feed":
         raise ValueError(f"not an Atom feed: {root.tag}")
+
     def said(element: etree._Element, name: str) -> str:
         return folded(element.findtext(_ATOM + name))
 
