@@ -140,4 +140,4 @@ def test_the_address_is_no_part_of_an_edition_nor_of_a_review(contact_site, owne
     wish_name = write_facts(contact_site.pk, {"name": "Other"}, contact_site.revision)
     publish(wish_name.pk, owner, NOW)
     assert all("me@post" not in str(one.facts_document) for one in Edition.objects.all())
-    assert restore(contact_site.pk, 1).facts.notices_email == "me@post.example"
+    assert restore(contact_site.pk, 1)[0].facts.notices_email == "me@post.example"

@@ -114,7 +114,7 @@ def test_bringing_an_edition_back_brings_its_pictures_back(site, owner, logo):
     old = logo.key
     pictures.replace(site.pk, logo.pk, "new.png", encoded(wordmark("#123456"), "PNG"), NOW)
     publish(site.pk, owner, NOW)
-    assert restore(site.pk, 2).facts.logo.picture == old
+    assert restore(site.pk, 2)[0].facts.logo.picture == old
 
 
 def test_a_replacement_that_is_refused_changes_nothing(site, logo):
