@@ -9,7 +9,8 @@ HestorError
 ├── TooBusy             503  everybody who could do it is at work; to be tried again
 ├── TokensRefused       422  a file of design tokens can't be read
 ├── NotFound            404  the thing asked for isn't there, or isn't yours to see
-├── LinkSpent           410  a link to replace a password was used, or is too old
+├── LinkSpent           410  a link of an account was used, or is too old
+├── MessageSealed       403  a message holds a link that its receiver alone may have
 ├── ConfirmationSpent   410  a link to confirm an address was used, or is too old
 ├── TooManyLinks        429  as many such links were sent in a day as may be
 ├── PictureGone         404  a deleted picture can't be brought back any more
