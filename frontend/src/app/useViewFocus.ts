@@ -9,8 +9,7 @@ function focusTitle(): boolean {
   if (!title) return false;
   title.tabIndex = -1;
   title.style.outline = "none";
-  focusCalmly(title);
-  return true;
+  return focusCalmly(title);
 }
 
 /**
