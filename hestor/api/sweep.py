@@ -148,8 +148,7 @@ def mend(request: HttpRequest, site: str, given: MendStraysIn) -> MendedOut:
     found = site_for(request, site, Action.EDIT)
     revision = needed_revision(request)
     strays = _strays_of(found, [one.id for one in given.strays])
-    alone = len(given.strays) == 1
-    mendings = [Mending(strays[one.id], one.reading) for one in given.strays if alone or not strays[one.id].asks]
+    mendings = mending.in_one_go([Mending(strays[one.id], one.reading) for one in given.strays])
     done = mending.mend(found, mendings, revision)
     return MendedOut.model_construct(
         revision=done.site.revision,

@@ -41,6 +41,11 @@ class Mending:
         return self.stray.replacement
 
 
+def in_one_go(mendings: Sequence[Mending]) -> Sequence[Mending]:
+    """Those that may be mended together: one that asks for a person is mended alone, or not."""
+    return mendings if len(mendings) == 1 else [one for one in mendings if not one.stray.asks]
+
+
 @dataclass(frozen=True)
 class PageChange:
     """A page with the fields that a mend changes, as they were and as they are."""
