@@ -147,7 +147,7 @@ function Ready({ site, changes, publish, timing }: ReadyProps) {
       <StrayNews site={site.slug} revision={changes.revision} />
       {mayPublish && count > 0 && timing && <Later site={site.slug} timing={timing} publishing={publishing} />}
       {/* It stays where it is while what stands above it comes: else a click would miss it. */}
-      <div className="sticky bottom-0 z-10 -mx-6 mt-auto flex flex-wrap items-center gap-x-6 gap-y-3 border-t border-line bg-paper px-6 py-4">
+      <div className="sticky bottom-0 z-10 -mx-6 mt-auto flex flex-wrap items-center gap-x-6 gap-y-1 border-t border-line bg-paper px-6 py-2.5 sm:gap-y-3 sm:py-4">
         {mayPublish ? (
           <Button disabled={publish.isPending || count === 0} onClick={() => publish.mutate(publishing)}>
             {t("review.publish", { count })}
