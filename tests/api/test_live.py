@@ -3,6 +3,7 @@
 import pytest
 
 from hestor.sites.services.facts import write_facts
+from hestor.sites.services.page_tree import delete
 from hestor.sites.services.pages import add_page, change_page
 from hestor.sites.services.publishing import publish
 from hestor.web import serving
@@ -61,6 +62,16 @@ def test_nothing_was_published_yet(desk, person, owner):
 
 def change(desk):
     return desk.get("/api/sites/seeds/sweep/change").json()
+
+
+def test_a_date_that_loses_its_event_is_a_stray_of_a_page_that_nobody_touched(desk, site, owner):
+    fair = {"path": "/fair/", "title": "Fair", "kind": "event", "schedule": {"starts": "2099-06-01"}}
+    event = add_page(site.pk, fair)
+    page = add_page(site.pk, {"path": "/x/", "title": "X", "body": "Come on {next:fair}."})
+    publish(site.pk, owner, NOW)
+    assert change(desk)["made"] == []
+    delete(site.pk, event.page_id, NOW)
+    assert [(one["page"], one["says"]) for one in change(desk)["made"]] == [("/x/", "{next:fair}")]
 
 
 def test_the_review_says_which_strays_a_change_makes_and_ends(desk, site, owner):

@@ -88,8 +88,13 @@ def changes_of(site: Site, now: datetime) -> StrayChanges:
     pages = set(compared.values_list("page_id", flat=True))
     before = said_by(site, edition, compared, now)
     live_pages = set(live.values_list("page_id", flat=True))
+    # What texts say by themselves is read on every page, on both sides.
+    by_themselves = set(map(_said, own_texts.by_themselves(Revision.objects.in_draft_of(site.pk))))
+    compares = pages | {0}
     concerned = [
-        one for one in sweeping.strays() if not one.page_id or one.page_id in pages or one.page_id not in live_pages
+        one
+        for one in sweeping.strays()
+        if one.page_id in compares or one.page_id not in live_pages or _said(one) in by_themselves
     ]
     made = _beyond([one for one in concerned if _is_of_texts(one)], before)
     after = Counter(map(_said, concerned))
