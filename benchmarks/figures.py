@@ -60,12 +60,15 @@ def p95(taken: list[float]) -> float:
 
 
 def ratio(one: Callable[[], object], other: Callable[[], object], rounds: int) -> float:
-    """How many times longer ``one`` takes than ``other``: the median of pairs timed in turn (machines are noisy)."""
+    """How many times longer ``one`` takes than ``other``, both at their best of rounds taken in turn.
+
+    A shared machine is at times half as fast, for seconds: only what both take at their best compares them.
+    """
     pairs = []
     for _ in range(rounds):
         start = time.perf_counter()
         one()
         middle = time.perf_counter()
         other()
-        pairs.append((middle - start) / (time.perf_counter() - middle))
-    return statistics.median(pairs)
+        pairs.append((middle - start, time.perf_counter() - middle))
+    return min(own for own, _ in pairs) / min(bare for _, bare in pairs)

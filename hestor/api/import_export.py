@@ -34,6 +34,7 @@ class ImportOut(Schema):
     """What an import did: addresses of pages added and changed; how many said the same; how many pictures are new.
 
     ``later`` is how many pictures are still to be taken in, by themselves; the pages come with the last of them.
+    ``deed`` takes the pages back, where any came.
     """
 
     added: list[str]
@@ -41,6 +42,7 @@ class ImportOut(Schema):
     same: int
     pictures: int
     later: int
+    deed: int | None
     problems: list[NotTaken]
     more_problems: int
 
@@ -72,6 +74,7 @@ def _out(report: Report) -> ImportOut:
         same=report.same,
         pictures=report.pictures,
         later=report.later,
+        deed=report.deed,
         problems=problems,
         more_problems=more,
     )

@@ -80,13 +80,14 @@ class RestingHost(models.Model):
 
 class Deed(models.Model):
     """What one act did to a whole draft, so that it can be taken back, and made again: states of pages that went and
-    came, by number, and the facts as they were before.
+    came, by number, and the facts as they were before (``facts``) and ``after`` it.
     """
 
     site = models.ForeignKey(Site, on_delete=models.CASCADE, related_name="deeds")
     gone = models.JSONField(default=list)
     came = models.JSONField(default=list)
     facts = models.JSONField()
+    after = models.JSONField(null=True)
     made = models.DateTimeField()
 
     def __str__(self) -> str:
@@ -268,15 +269,14 @@ class Revision(models.Model):
             models.UniqueConstraint(fields=["page"], condition=Q(in_draft=True), name="one_draft_a_page"),
             models.CheckConstraint(condition=Q(live_to__isnull=True) | Q(live_to__gte=F("live_from")), name="span"),
         )
-        # Each index answers one question whatever the number of pages: this page, the menu, the posts,
-        # the pages below another, the draft, and what a publish moves.
+        # Each index answers one question whatever the number of pages: this page, the posts, the first page of a
+        # kind, the pages below another, the menu, the draft, and what a publish moves.
         indexes = (
             models.Index(fields=["site", "path", "live_from"], name="rev_by_path"),
             models.Index(fields=["site", "kind", "published"], name="rev_by_kind"),
             models.Index(fields=["site", "parent"], name="rev_by_parent"),
             models.Index(fields=["site"], condition=Q(in_menu=True), name="rev_in_menu"),
-            models.Index(fields=["site"], condition=Q(kind="news"), name="rev_news"),
-            models.Index(fields=["site"], condition=Q(kind="events"), name="rev_events"),
+            models.Index(fields=["site", "kind", "path"], name="rev_by_kind_and_path"),
             models.Index(fields=["site", "first_day"], condition=Q(kind="event"), name="rev_by_first_day"),
             models.Index(fields=["site", "signature"], condition=Q(in_draft=True), name="rev_by_signature"),
             models.Index(fields=["site"], condition=Q(in_draft=True, live_from=None), name="rev_coming"),

@@ -67,7 +67,7 @@ def change(desk):
 def test_a_date_that_loses_its_event_is_a_stray_of_a_page_that_nobody_touched(desk, site, owner):
     fair = {"path": "/fair/", "title": "Fair", "kind": "event", "schedule": {"starts": "2099-06-01"}}
     event = add_page(site.pk, fair)
-    page = add_page(site.pk, {"path": "/x/", "title": "X", "body": "Come on {next:fair}."})
+    add_page(site.pk, {"path": "/x/", "title": "X", "body": "Come on {next:fair}."})
     publish(site.pk, owner, NOW)
     assert change(desk)["made"] == []
     delete(site.pk, event.page_id, NOW)

@@ -2,11 +2,14 @@
 
 import pytest
 
+from hestor import clock
 from hestor.core.errors import NotFound, StaleRevision
-from hestor.sites.models import Revision, Site
+from hestor.core.pages.package import Package
+from hestor.sites.models import Deed, Revision, Site, Text
 from hestor.sites.services import deeds
 from hestor.sites.services.cleaning import clean
 from hestor.sites.services.facts import write_facts
+from hestor.sites.services.importing import take_in
 from hestor.sites.services.pages import add_page, change_page
 from hestor.sites.services.publishing import publish, restore
 from tests.conftest import NOW
@@ -69,3 +72,61 @@ def test_by_the_api_and_by_who_may(worked, desk, person):
     assert desk.post(f"/api/sites/seeds/deeds/{deed}/take-back").status_code == 200
     assert draft(worked) == before
     clean(NOW)
+
+
+def imported(site: Site):
+    texts = {"about.md": "---\ntitle: About us\npath: /about/\n---\nFrom a file.", "more.md": "# More\n\nWords."}
+    return take_in(site.pk, Package(texts))
+
+
+def test_an_import_is_taken_back_whole_with_words_that_were_never_published(worked):
+    before = draft(worked)
+    report = imported(worked)
+    assert (report.added, report.changed) == (["/more/"], ["/about/"])
+    after = draft(worked)
+    _, again = deeds.take_back(worked.pk, report.deed, NOW)
+    assert draft(worked) == before
+    deeds.take_back(worked.pk, again.pk, NOW)
+    assert draft(worked) == after
+
+
+def test_an_import_that_changes_nothing_leaves_nothing_to_take_back(worked):
+    imported(worked)
+    assert imported(worked).deed is None
+
+
+def test_facts_that_were_typed_since_stay(worked):
+    report = imported(worked)
+    site = Site.objects.get(pk=worked.pk)
+    write_facts(site.pk, {"tagline": "Typed since"}, site.revision)
+    deeds.take_back(worked.pk, report.deed, NOW)
+    assert Site.objects.get(pk=worked.pk).facts.tagline == "Typed since"
+
+
+def test_a_fact_that_the_deed_brought_and_was_changed_since_is_not_lost(worked):
+    site, deed = restore(worked.pk, 1)
+    write_facts(site.pk, {"name": "Typed since"}, site.revision)
+    with pytest.raises(StaleRevision):
+        deeds.take_back(worked.pk, deed.pk, NOW)
+    assert Site.objects.get(pk=worked.pk).facts.name == "Typed since"
+
+
+def test_a_fact_beside_those_that_the_deed_brought_stays(worked):
+    site, deed = restore(worked.pk, 1)
+    write_facts(site.pk, {"footer_text": "Typed since"}, site.revision)
+    deeds.take_back(worked.pk, deed.pk, NOW)
+    facts = Site.objects.get(pk=worked.pk).facts
+    assert (facts.name, facts.footer_text) == ("Bean Bank", "Typed since")
+
+
+def test_what_nobody_can_take_back_any_more_is_deleted_with_its_texts(worked):
+    report = imported(worked)
+    gone = Deed.objects.get(pk=report.deed).gone
+    texts = list(Revision.objects.filter(pk__in=gone).values_list("text_id", flat=True))
+    before = draft(worked)
+    deeds.forget_old(NOW)
+    assert Revision.objects.filter(pk__in=gone).count() == len(gone)
+    deeds.forget_old(clock.now() + deeds.KEPT * 2)
+    assert not Revision.objects.filter(pk__in=gone).exists()
+    assert not Text.objects.filter(pk__in=texts).exists()
+    assert draft(worked) == before

@@ -3706,12 +3706,15 @@ export interface components {
          * @description What an import did: addresses of pages added and changed; how many said the same; how many pictures are new.
          *
          *     ``later`` is how many pictures are still to be taken in, by themselves; the pages come with the last of them.
+         *     ``deed`` takes the pages back, where any came.
          */
         ImportOut: {
             /** Added */
             added: string[];
             /** Changed */
             changed: string[];
+            /** Deed */
+            deed: number | null;
             /** Later */
             later: number;
             /** More Problems */

@@ -10,9 +10,12 @@ const BUTTON =
 export function UndoButtons() {
   const { t } = useTranslation();
   const store = useStore();
-  const { canUndo, canRedo } = useSelect(({ canUndo, canRedo }) => ({ canUndo, canRedo }));
+  const { canUndo, canRedo, refused } = useSelect(({ canUndo, canRedo, refused }) => ({ canUndo, canRedo, refused }));
   return (
-    <span className="-my-2 ms-auto flex gap-3">
+    <span className="-my-2 ms-auto flex flex-wrap items-center gap-x-3">
+      <span role="alert" className="text-stop">
+        {refused && t(`sheet.refused.${refused}`)}
+      </span>
       <button type="button" className={BUTTON} disabled={!canUndo} onClick={() => focusField(store.undo())}>
         <Undo2 size={15} aria-hidden /> {t("sheet.undo")}
       </button>

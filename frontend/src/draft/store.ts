@@ -1,4 +1,5 @@
 import type { Facts, PageFields, PageFull, Style } from "../api/client";
+import { NoConnection } from "../api/problem";
 import { cellValues, type TitleCells, type TitleTable } from "./titles";
 import { DraftDocument, same, type DocumentSource, type DocumentState, type Laid } from "./document";
 
@@ -89,6 +90,8 @@ export class DraftStore {
   private readonly done: Step[] = [];
   private readonly undone: Step[] = [];
   private lastTyped = -Infinity;
+  /** The way that the last step could not go, as what it brought was changed since. */
+  refused: "undo" | "redo" | undefined;
   /** What was laid aside of documents that are not open yet. */
   private waiting: Aside = {};
 
@@ -248,9 +251,17 @@ export class DraftStore {
     const step = from.pop();
     if (!step) return undefined;
     to.push(step);
+    this.refused = undefined;
     this.lastTyped = -Infinity;
     if (!("document" in step)) {
-      void step[way]().finally(this.changed);
+      step[way]()
+        .catch((error: unknown) => {
+          to.splice(to.indexOf(step), 1);
+          // Without an answer it may be tried again; what the server refuses it would refuse again.
+          if (error instanceof NoConnection) from.push(step);
+          else this.refused = way;
+        })
+        .finally(this.changed);
       this.changed();
       return undefined;
     }

@@ -1,4 +1,5 @@
-import { describe, expect, it } from "vitest";
+import { describe, expect, it, vi } from "vitest";
+import { NoConnection } from "../api/problem";
 import { server, style } from "./memoryServer";
 import { DraftStore } from "./store";
 
@@ -49,5 +50,27 @@ describe("the table of titles", () => {
     expect(deeds).toEqual(["back", "again", "back"]);
     expect(store.facts.value("name")).toBe("Live");
     await store.flush();
+  });
+
+  it("says that what was changed since can't be undone any more, and goes on with what was before", async () => {
+    const store = new DraftStore(style(), server().backend);
+    store.choose("facts", { name: "First" });
+    store.did({ undo: () => Promise.reject(new Error("412")), redo: () => Promise.resolve() });
+    store.undo();
+    await vi.waitFor(() => expect(store.refused).toBe("undo"));
+    expect(store.canRedo).toBe(false);
+    store.undo();
+    expect(store.refused).toBeUndefined();
+    expect(store.facts.value("name")).toBe("Live");
+    await store.flush();
+  });
+
+  it("keeps what could not be undone while the line was down", async () => {
+    const store = new DraftStore(style(), server().backend);
+    store.did({ undo: () => Promise.reject(new NoConnection()), redo: () => Promise.resolve() });
+    store.undo();
+    await vi.waitFor(() => expect(store.canUndo).toBe(true));
+    expect(store.refused).toBeUndefined();
+    expect(store.canRedo).toBe(false);
   });
 });

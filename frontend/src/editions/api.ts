@@ -1,5 +1,6 @@
 import { useInfiniteQuery, useMutation, useQueryClient } from "@tanstack/react-query";
 import { api, result, type Edition, type Schemas } from "../api/client";
+import { useDeed } from "../draft/deeds";
 import { useStore } from "../draft/hooks";
 
 interface Part {
@@ -35,6 +36,7 @@ export function useEditions(site: string) {
 export function useRestore(site: string) {
   const queries = useQueryClient();
   const store = useStore();
+  const noteDeed = useDeed(site);
   const readAnew = () => queries.invalidateQueries({ predicate: ({ queryKey }) => queryKey[0] !== "session" });
   return useMutation({
     mutationFn: async (number: number) => {
@@ -42,15 +44,7 @@ export function useRestore(site: string) {
       const restored = await result<Schemas["RestoredOut"]>(
         api.POST("/api/sites/{site}/editions/{number}/restore", { params: { path: { site, number } } }),
       );
-      let { deed } = restored;
-      const turn = async () => {
-        if (deed === null || deed === undefined) return;
-        const params = { path: { site, deed } };
-        deed = (await result<Schemas["DeedOut"]>(api.POST("/api/sites/{site}/deeds/{deed}/take-back", { params })))
-          .deed;
-        await readAnew();
-      };
-      if (deed) store.did({ undo: turn, redo: turn });
+      noteDeed(restored.deed);
       return restored;
     },
     onSettled: readAnew,

@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useRef, useState } from "react";
 import { api, result, type Schemas } from "../api/client";
 import { sendForm } from "../api/upload";
+import { useDeed } from "../draft/deeds";
 import { useSite } from "../draft/hooks";
 import { useTranslation } from "../i18n/useTranslation";
 import { ActionLink } from "../ui/ActionLink";
@@ -24,13 +25,18 @@ function formOf(files: File[]): FormData {
 /** What is taken in by itself after the call, looked at until it is done. */
 function useLater(site: string, first: Report | undefined) {
   const readAnew = useReadAnew(site);
+  const noteDeed = useDeed(site);
   return useQuery({
     queryKey: ["import", site, first],
     queryFn: async () => {
       const now = await result<Report | null>(api.GET("/api/sites/{site}/import", { params: { path: { site } } }));
-      if (now?.later === 0) await readAnew();
+      if (now?.later === 0) {
+        noteDeed(now.deed);
+        await readAnew();
+      }
       return now;
     },
+    staleTime: Infinity,
     enabled: Boolean(first?.later),
     refetchInterval: ({ state }) => (state.data?.later === 0 ? false : 2_000),
   });
@@ -67,12 +73,14 @@ export function ImportPanel({ mayEdit, onClose }: { mayEdit: boolean; onClose: (
   const site = useSite().slug;
   const queries = useQueryClient();
   const readAnew = useReadAnew(site);
+  const noteDeed = useDeed(site);
   const [sent, setSent] = useState(0);
   const zip = useRef<HTMLInputElement>(null);
   const folder = useRef<HTMLInputElement>(null);
   const take = useMutation({
     mutationFn: (files: File[]) => sendForm<Report>(`/api/sites/${site}/import`, formOf(files), setSent),
-    onSuccess: async () => {
+    onSuccess: async ({ deed }) => {
+      noteDeed(deed);
       await queries.invalidateQueries({ queryKey: ["pictures", site] });
       await readAnew();
     },

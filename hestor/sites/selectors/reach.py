@@ -165,7 +165,7 @@ class ReachFinder:
         return _between(self._site, self._facts, other, self._groups, self._as_it_is)
 
 
-_READINGS: LRUCache[Any, SiteReading] = LRUCache(16)
+_READINGS: LRUCache[Any, SiteReading] = LRUCache(32)
 _REACHES: LRUCache[Any, Reach] = LRUCache(2000)
 
 
@@ -179,9 +179,11 @@ def _reading(site: Site, facts: Facts, found: Sequence[Group]) -> SiteReading:
     return read_state(site, facts, found)
 
 
+# What is held against the draft is read once, too: the live edition's facts were the draft of the last publishing,
+# and what stands in for the fact that is typed stays the same while it is.
 @cached(_REACHES, key=lambda site, one, other, found, before: _state_key(site, one, other), lock=Lock())
 def _between(site: Site, one: Facts, other: Facts, found: Sequence[Group], before: SiteReading) -> Reach:
-    return reach.between(before, read_state(site, other, found))
+    return reach.between(before, _reading(site, other, found))
 
 
 def clear_caches() -> None:

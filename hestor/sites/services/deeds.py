@@ -1,20 +1,43 @@
 """Taking back what one act did to a whole draft, and doing it again."""
 
+from collections.abc import Iterable, Mapping
 from datetime import datetime, timedelta
+from typing import Any
 
 from django.db import transaction
 
+from hestor import clock
 from hestor.core.errors import NotFound, StaleRevision
-from hestor.sites.models import Deed, Revision, Site
+from hestor.sites.models import Deed, Revision, Site, Text
 from hestor.sites.services.locking import bump, locked
 
 KEPT = timedelta(days=30)
+Document = Mapping[str, Any]
+_AT_ONCE = 500
+
+
+def note(site: Site, gone: Iterable[int], came: Iterable[int], before: Document) -> Deed:
+    """Notes what was just done to a draft, within the same transaction: states of pages that went and came, and the
+    facts as they were ``before``.
+    """
+    said = {"gone": list(gone), "came": list(came), "facts": before, "after": site.draft_facts}
+    return Deed.objects.create(site=site, made=clock.now(), **said)
+
+
+def _facts_back(now: Document, deed: Deed) -> dict[str, Any] | None:
+    """The facts with those put back that a deed changed; None where one of them was changed again since."""
+    after, before = deed.after or now, deed.facts
+    changed = [key for key in before.keys() | after.keys() if before.get(key) != after.get(key)]
+    if any(now.get(key) != after.get(key) for key in changed):
+        return None
+    kept = {key: value for key, value in now.items() if key not in changed}
+    return kept | {key: before[key] for key in changed if key in before}
 
 
 def take_back(site_id: int, number: int, now: datetime) -> tuple[Site, Deed]:
     """Puts the draft back as it was before a deed; gives the deed that does it again.
 
-    Raises NotFound, and StaleRevision where pages that it brought were changed since: their words would be lost.
+    Raises NotFound, and StaleRevision where what it brought was changed since: those words would be lost.
     """
     with transaction.atomic():
         site = locked(site_id)
@@ -23,20 +46,30 @@ def take_back(site_id: int, number: int, now: datetime) -> tuple[Site, Deed]:
             raise NotFound
         drafts = Revision.objects.in_draft_of(site.pk)
         back = Revision.objects.filter(site=site, pk__in=deed.gone)
-        if drafts.filter(pk__in=deed.came).count() < len(deed.came) or back.count() < len(deed.gone):
+        facts = _facts_back(site.draft_facts, deed)
+        if facts is None or drafts.filter(pk__in=deed.came).count() < len(deed.came) or back.count() < len(deed.gone):
             raise StaleRevision(site.revision, site.revision)
         taken = set(back.values_list("path", flat=True))
         if drafts.exclude(pk__in=deed.came).filter(path__in=taken).exists():
             raise StaleRevision(site.revision, site.revision)
         drafts.filter(pk__in=deed.came).update(in_draft=False)
         back.update(in_draft=True)
-        before, site.draft_facts = site.draft_facts, deed.facts
+        before, site.draft_facts = site.draft_facts, facts
         bump(site, pages=bool(deed.came or deed.gone))
-        again = Deed.objects.create(site=site, gone=deed.came, came=deed.gone, facts=before, made=now)
+        again = note(site, deed.came, deed.gone, before)
         deed.delete()
         return site, again
 
 
 def forget_old(now: datetime) -> None:
-    """Deletes what nobody took back in time."""
+    """Deletes what nobody took back in time, with the states of pages that only it knew."""
     Deed.objects.filter(made__lt=now - KEPT).delete()
+    named = {number for gone, came in Deed.objects.values_list("gone", "came") for number in (*gone, *came)}
+    never_public = Revision.objects.filter(in_draft=False, live_from=None)
+    unknown = sorted(set(never_public.values_list("pk", flat=True).iterator()) - named)
+    for start in range(0, len(unknown), _AT_ONCE):
+        with transaction.atomic():
+            dropped = never_public.filter(pk__in=unknown[start : start + _AT_ONCE])
+            texts = list(dropped.values_list("text_id", flat=True))
+            dropped.delete()
+            Text.objects.filter(pk__in=texts, revision=None).delete()

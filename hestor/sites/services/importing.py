@@ -23,8 +23,9 @@ from hestor.pictures.services import key_of, same_file, upload
 from hestor.sites.models import Page, Revision, Site, Text
 from hestor.sites.selectors.page_fields import fields_of
 from hestor.sites.selectors.picture_uses import ADDRESS
+from hestor.sites.services import deeds
 from hestor.sites.services.locking import bump, locked
-from hestor.sites.services.pages import compiled_within, new_revision, take_out
+from hestor.sites.services.pages import compiled_within, new_revision
 from hestor.studio import run_on_text
 
 Wrong = tuple[str, Problem]
@@ -34,7 +35,8 @@ Wrong = tuple[str, Problem]
 class Report:
     """What an import did: addresses of pages added and changed, how many said the same, and what was not taken.
 
-    ``later`` is how many pictures there was no time for: then no page was taken yet, as pages show them.
+    ``later`` is how many pictures there was no time for: then no page was taken yet, as pages show them. ``deed`` takes
+    the pages back (``deeds``).
     """
 
     added: list[str] = field(default_factory=list)
@@ -42,6 +44,7 @@ class Report:
     same: int = 0
     pictures: int = 0
     later: int = 0
+    deed: int | None = None
     problems: list[Wrong] = field(default_factory=list)
 
 
@@ -160,6 +163,7 @@ def _write(site: Site, ready: list[_Ready], report: Report) -> None:
     pages = dict(zip(new, Page.objects.bulk_create([Page(site=site) for _ in new], batch_size=500), strict=True))
     pages |= {path: one.page for path, one in here.items()}
     made: list[Revision] = []
+    gone: list[int] = []
     for path, one in kept.items():
         parent = above[path]
         fields = one.fields.model_copy(update={"parent": pages[parent].pk if parent else None})
@@ -167,16 +171,19 @@ def _write(site: Site, ready: list[_Ready], report: Report) -> None:
             if fields_of(here[path]) == fields:
                 report.same += 1
                 continue
-            take_out(here[path])
+            gone.append(here[path].pk)
             report.changed.append(path)
         else:
             report.added.append(path)
         made.append(new_revision(site, pages[path], fields, one.compiled, clock.now(), keep=False))
     for revision, text in zip(made, Text.objects.bulk_create([one.text for one in made], batch_size=200), strict=True):
         revision.text = text
-    Revision.objects.bulk_create(made, batch_size=200)
-    if made:
+    # What goes stays in the database, as it comes back if all of this is taken back.
+    Revision.objects.filter(pk__in=gone).update(in_draft=False)
+    came = Revision.objects.bulk_create(made, batch_size=200)
+    if came:
         bump(site, pages=True)
+        report.deed = deeds.note(site, gone, (one.pk for one in came), site.draft_facts).pk
 
 
 def take_in(site_id: int, found: Package, enough: Enough = never) -> Report:

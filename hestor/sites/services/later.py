@@ -77,6 +77,8 @@ def _told(report: Report) -> dict[str, object]:
 
 def report_of(later: LaterImport) -> Report:
     """What came of it, as a call would have said it."""
-    said = {name: later.report[name] for name in ("added", "changed", "same", "pictures") if name in later.report}
+    said = {
+        name: later.report[name] for name in ("added", "changed", "same", "pictures", "deed") if name in later.report
+    }
     problems = [(file, Problem("file", code, params)) for file, code, params in later.report.get("problems", ())]
     return Report(**said, later=later.left, problems=problems)

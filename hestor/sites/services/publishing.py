@@ -20,7 +20,7 @@ from hestor.sites.models import Deed, Edition, Revision, Site, TimedPublishing
 from hestor.sites.selectors.changes import changes_of
 from hestor.sites.selectors.comparison import edition as edition_of_number
 from hestor.sites.selectors.states import live_edition
-from hestor.sites.services import page_values
+from hestor.sites.services import deeds, page_values
 from hestor.sites.services.held_back import Key, held_back, split
 from hestor.sites.services.locking import bump, locked
 
@@ -111,4 +111,4 @@ def restore(site_id: int, number: int, revision: int | None = None) -> tuple[Sit
             return site, None
         site.draft_facts = document.document(facts)
         bump(site, pages=bool(gone or came))
-        return site, Deed.objects.create(site=site, gone=gone, came=came, facts=before, made=clock.now())
+        return site, deeds.note(site, gone, came, before)
