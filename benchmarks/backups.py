@@ -34,15 +34,15 @@ def measure() -> Iterator[Figure]:
         from django.db import connections
 
         from hestor import clock
+        from hestor.backups import create, restore
         from hestor.backups import folder as copies
-        from hestor.backups import making, returning
 
         settings.DATA, settings.BACKUPS = folder / "data", folder / "copies"
         _add_pictures()
         begun = time.perf_counter()
-        making.make(clock.now(), "measured")
+        create.make(clock.now(), "measured")
         yield Figure("a copy of 10,000 pages with 500 pictures", time.perf_counter() - begun, "s", None)
         begun = time.perf_counter()
-        returning.restore(copies.listed()[0], folder / "back")
+        restore.restore(copies.listed()[0], folder / "back")
         yield Figure("restore of 10,000 pages with 500 pictures", time.perf_counter() - begun, "s", 60)
         connections.close_all()

@@ -119,7 +119,7 @@ class Uploader:
 
 
 def _workers(server: Server) -> dict[int, int]:
-    """The workers' own memory in bytes, by process; the studio's processes are their children."""
+    """The workers' own memory in bytes, by process; the sandbox's processes are their children."""
     return {one.pid: one.memory_info().rss for one in psutil.Process(server.group).children()}
 
 

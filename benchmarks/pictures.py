@@ -106,7 +106,7 @@ def _twenty(caller: Caller) -> Iterator[Figure]:
 
 
 def _peak(server: Server, work: Callable[[], object]) -> float:
-    """The most memory that a process of the server has while work is done, in MB; the studio's live briefly."""
+    """The most memory that a process of the server has while work is done, in MB; the sandbox's live briefly."""
     most, done = 0, threading.Event()
 
     def look() -> None:

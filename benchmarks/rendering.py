@@ -5,9 +5,9 @@ from datetime import UTC, date, datetime
 
 from benchmarks.figures import Figure, ratio
 from hestor.core.facts.document import Facts
-from hestor.press import Renderer
-from hestor.press import page as pages
-from hestor.press.frame import JINJA
+from hestor.rendering import Renderer
+from hestor.rendering import page as pages
+from hestor.rendering.frame import JINJA
 from tests.support.memory import MemoryState, page
 
 _WORDS = "Seed keeps best where it is cool, dry and dark; **label it** before you put it away. "
@@ -29,16 +29,16 @@ def measure() -> Iterator[Figure]:
     """Renders every page of a 100-page site, over and over."""
     edition = _edition()
     by_path = {p.path: p for p in edition.pages}
-    edition.page = by_path.get  # type: ignore[method-assign]  # the look-up is the database's part, not the press's
+    edition.page = by_path.get  # type: ignore[method-assign]  # the look-up is the database's part, not the renderer's
     beside = {p.path: edition.around(p) for p in edition.pages if p.kind == "post"}
     edition.around = lambda post: beside[post.path]  # type: ignore[method-assign]  # likewise
-    press = Renderer(edition, datetime.now(UTC))
+    renderer = Renderer(edition, datetime.now(UTC))
     template = JINJA.get_template("page.html.jinja")
-    ready = [(press.frame.shared, pages.values(press.frame, p)) for p in edition.pages]
+    ready = [(renderer.frame.shared, pages.values(renderer.frame, p)) for p in edition.pages]
 
     def ours() -> None:
         for path in by_path:
-            press.respond(path)
+            renderer.respond(path)
 
     def bare() -> None:
         for frame, values in ready:

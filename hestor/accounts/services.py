@@ -15,7 +15,7 @@ from django.core.validators import validate_email
 from django.db import IntegrityError, transaction
 from django.http import HttpRequest
 
-from hestor import clock, wording
+from hestor import clock, translations
 from hestor.accounts import devices, tries
 from hestor.accounts.models import Account
 from hestor.accounts.selectors import is_first_run
@@ -199,7 +199,7 @@ def replace_password(account_id: int, token: str, password: str) -> Account:
 
 def choose_language(account: Account, language: str) -> None:
     """What the desk speaks to a person. Raises InvalidInput for a language that it doesn't speak."""
-    if language not in wording.languages("desk"):
-        raise InvalidInput([Problem("language", "not_one_of", {"names": ", ".join(wording.languages("desk"))})])
+    if language not in translations.languages("desk"):
+        raise InvalidInput([Problem("language", "not_one_of", {"names": ", ".join(translations.languages("desk"))})])
     account.language = language
     account.save(update_fields=["language"])

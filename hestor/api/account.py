@@ -3,7 +3,7 @@
 from django.http import HttpRequest
 from ninja import Router, Status
 
-from hestor import clock, wording
+from hestor import clock, translations
 from hestor.accounts import devices, services
 from hestor.accounts.models import Account
 from hestor.api.account_schemas import (
@@ -27,8 +27,8 @@ router = Router(tags=["account"])
 def _name(agent: str) -> str:
     browser, system = devices.called(agent)
     if browser and system:
-        return wording.say("device.both", browser=browser, system=system)
-    return browser or system or wording.say("device.unknown")
+        return translations.say("device.both", browser=browser, system=system)
+    return browser or system or translations.say("device.unknown")
 
 
 def _out(request: HttpRequest, account: Account) -> AccountOut:

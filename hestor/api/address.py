@@ -10,7 +10,7 @@ from hestor.api.schemas import ProblemOut, Strict
 from hestor.core import site_address
 from hestor.core.roles import Action
 from hestor.core.site_address import Leads, Record
-from hestor.mail import names
+from hestor.mail import dns
 from hestor.mail.services.domains import confirm_if_proven
 from hestor.sites.models import Site
 from hestor.sites.selectors.addresses import address_of, base_of, proof_of
@@ -60,7 +60,7 @@ class SiteAddressChange(Strict):
 
 
 def _found(record: Record) -> tuple[str, ...] | None:
-    return names.texts(record.host) if record.kind == "TXT" else names.addresses(record.host)
+    return dns.texts(record.host) if record.kind == "TXT" else dns.addresses(record.host)
 
 
 def _out(site: Site) -> SiteAddressOut:
@@ -74,8 +74,8 @@ def _out(site: Site) -> SiteAddressOut:
         folder=given.folder,
         base=base_of(site) + "/",
         in_use=bool(given.domain) and site.domain_confirmed,
-        leads=names.leads(given.own_host),
-        proven=bool(given.domain) and names.is_proven(given.domain, proof_of(site)),
+        leads=dns.leads(given.own_host),
+        proven=bool(given.domain) and dns.is_proven(given.domain, proof_of(site)),
         records=[RecordOut(host=one.host, kind=one.kind, value=one.value, found=_found(one)) for one in lines],
         former=list(site.former_hosts.order_by("-left").values_list("host", flat=True)),
         https=settings.HTTPS,

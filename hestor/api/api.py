@@ -12,6 +12,7 @@ from hestor.api import (
     brand,
     changes,
     check,
+    checklist,
     contact,
     dates,
     defaults,
@@ -21,6 +22,7 @@ from hestor.api import (
     files,
     import_export,
     languages,
+    lifecycle,
     live,
     mail,
     notices,
@@ -30,12 +32,10 @@ from hestor.api import (
     reach,
     session,
     sites,
-    standing,
     style,
     sweep,
     titles,
     towns,
-    unsaid,
     well_being,
     whole_site,
 )
@@ -66,8 +66,8 @@ api = DeskApi(
 register(api)
 _MODULES = (
     session, account, sites, style, proofs, reach, brand, files, pictures, pages, changes, editions, towns, languages,
-    dates, events, contact, mail, enquiries, notices, defaults, titles, added, address, unsaid, import_export, sweep,
-    check, live, standing, whole_site, well_being,
+    dates, events, contact, mail, enquiries, notices, defaults, titles, added, address, checklist, import_export, sweep,
+    check, live, lifecycle, whole_site, well_being,
 )  # fmt: skip
 for module in _MODULES:
     api.add_router("", module.router)

@@ -103,7 +103,7 @@ class ReadBody(Parser):
         return None if is_empty else super().parse_body(request)
 
 
-class CarefulCalls:
+class RequestBodyMiddleware:
     """Reads what is sent to the API, or says what is wrong with it, before any view is asked."""
 
     def __init__(self, get_response: Callable[[HttpRequest], HttpResponse]) -> None:

@@ -15,7 +15,7 @@ from hestor.api.schemas import ProblemOut
 from hestor.core.errors import NotFound
 from hestor.core.imaging import emblems, legibility, palettes, shapes, tokens, typefaces
 from hestor.core.roles import Action
-from hestor.press import faces
+from hestor.rendering import faces
 from hestor.sites.models import Site
 from hestor.sites.selectors.brand_report import BrandReport, brand_report
 

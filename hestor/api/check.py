@@ -8,7 +8,7 @@ from django.http import HttpRequest, HttpResponse
 from ninja import File, Form, Router, Schema
 from ninja.files import UploadedFile
 
-from hestor import clock, wording
+from hestor import clock, translations
 from hestor.api.auth import signed_in
 from hestor.api.description import gives
 from hestor.api.errors import in_words
@@ -22,7 +22,7 @@ from hestor.core.sweep.folder import Swept, sweep
 from hestor.core.sweep.mended_folder import mend_all
 from hestor.core.sweep.style import Style, UnreadableStyle
 from hestor.core.sweep.zipped import Unpacked, refusal, unpack
-from hestor.studio import SWEEP_SECONDS, TO_SWEEP, TO_UNPACK, Budget, run_within
+from hestor.sandbox import SWEEP_SECONDS, TO_SWEEP, TO_UNPACK, Budget, run_within
 
 router = Router(tags=["someone else's pages"])
 _MOST_SHOWN = 5_000
@@ -89,7 +89,7 @@ def check(request: HttpRequest, file: UploadedFile = File(...), style: str = For
     found = _opened(file)
     now = clock.now()
     swept = run_within(TO_SWEEP, _swept, found, _style(style), now.date(), Budget(SWEEP_SECONDS))
-    made = report.report(swept.pages, now, swept.style, swept.strays[:_MOST_SHOWN], swept.unread, wording.say)
+    made = report.report(swept.pages, now, swept.style, swept.strays[:_MOST_SHOWN], swept.unread, translations.say)
     return CheckOut.model_validate(
         {
             **made,

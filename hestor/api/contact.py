@@ -20,7 +20,7 @@ from hestor.core.contact import addresses, delivery, imprint, phones, postal, ty
 from hestor.core.contact.postal import Part
 from hestor.core.facts import organisation
 from hestor.core.roles import Action
-from hestor.mail import names
+from hestor.mail import dns
 from hestor.sites.models import Revision, Site
 from hestor.sites.services.new_pages import page_of_kind
 
@@ -60,8 +60,8 @@ def check(request: HttpRequest, site: str, given: AddressIn) -> dict[str, Any]:
     }
     if problems or not kept:
         return out
-    domain, own = names.of(addresses.domain_of(kept)), found.domain or ""
-    notices = [*addresses.notices("contact_email", kept, own), *names.notices("contact_email", kept, own, domain)]
+    domain, own = dns.of(addresses.domain_of(kept)), found.domain or ""
+    notices = [*addresses.notices("contact_email", kept, own), *dns.notices("contact_email", kept, own, domain)]
     return {**out, "notices": [field_error(one) for one in notices], "takes": domain.takes, "hosts": list(domain.hosts)}
 
 

@@ -5,10 +5,10 @@ from datetime import date, datetime
 from ninja import Field, Schema
 
 from hestor.api.schemas import FieldErrorOut, Strict
+from hestor.core.dates.local_time import Reading
 from hestor.core.dates.parts import PartKind
 from hestor.core.dates.patterns import Kind
 from hestor.core.dates.samples import What
-from hestor.core.dates.wall import Reading
 from hestor.core.events.schedule import Schedule, Weekday
 
 

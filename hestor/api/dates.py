@@ -6,7 +6,7 @@ from typing import Any
 from django.http import HttpRequest
 from ninja import Router
 
-from hestor import clock, wording
+from hestor import clock, translations
 from hestor.api.date_schemas import CalendarsOut, DateFormIn, DateFormOut, DateFormsOut, PartsIn, PatternOut
 from hestor.api.errors import field_error
 from hestor.api.schemas import ProblemOut
@@ -48,7 +48,7 @@ def further_calendars(request: HttpRequest, language: str, zone: str = "UTC") ->
     found = [
         {
             "calendar": one,
-            "name": wording.say(f"calendar.{one}"),
+            "name": translations.say(f"calendar.{one}"),
             "example": calendars.written(now.date(), one, kept),
             "usual": usual,
         }

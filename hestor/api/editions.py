@@ -8,6 +8,7 @@ from pydantic import Field
 
 from hestor import clock
 from hestor.api.auth import given_revision, needed_revision, signed_in, site_for
+from hestor.api.lifecycle import HeldChanges
 from hestor.api.schemas import (
     ComparedOut,
     DeedOut,
@@ -20,7 +21,6 @@ from hestor.api.schemas import (
     RestoredOut,
     Strict,
 )
-from hestor.api.standing import HeldChanges
 from hestor.api.words import changes_out
 from hestor.core.changes import Change
 from hestor.core.roles import Action

@@ -10,7 +10,7 @@ from django.http.multipartparser import MultiPartParserError
 from ninja import NinjaAPI
 from ninja.errors import HttpError, ValidationError
 
-from hestor import wording
+from hestor import translations
 from hestor.core.errors import HestorError, InvalidInput, Malformed, Problem, SignInPaused, TooBusy
 
 _LOG = logging.getLogger("hestor.api")
@@ -27,7 +27,7 @@ class Conflict(Exception):
 
 def field_name(key: str) -> str:
     """What a field is called on the desk."""
-    known = wording.catalogue("desk", wording.FALLBACK)
+    known = translations.catalogue("desk", translations.FALLBACK)
     if key.partition(".")[0].isdigit():
         # A cell of a table of pages.
         key = key.partition(".")[2]
@@ -36,9 +36,9 @@ def field_name(key: str) -> str:
 
 def in_words(problem: Problem) -> str:
     """What is wrong at one spot. That with a picture is an error of its own where one is uploaded by itself."""
-    is_problem = f"problem.{problem.code}" in wording.catalogue("desk", wording.FALLBACK)
+    is_problem = f"problem.{problem.code}" in translations.catalogue("desk", translations.FALLBACK)
     kind = "problem" if is_problem else "error"
-    return wording.say(f"{kind}.{problem.code}", field=field_name(problem.field), **problem.params)
+    return translations.say(f"{kind}.{problem.code}", field=field_name(problem.field), **problem.params)
 
 
 def field_error(problem: Problem) -> dict[str, Any]:
@@ -64,8 +64,8 @@ def own(request: HttpRequest, error: HestorError) -> HttpResponse:
     key = f"error.{error.code}"
     if isinstance(error, InvalidInput):
         errors = [field_error(problem) for problem in error.problems]
-        return body(error.status, error.code, wording.counted(key, len(errors)), errors=errors)
-    said = body(error.status, error.code, wording.say(key, **error.params))
+        return body(error.status, error.code, translations.counted(key, len(errors)), errors=errors)
+    said = body(error.status, error.code, translations.say(key, **error.params))
     if isinstance(error, SignInPaused):
         said["Retry-After"] = str(60 * int(error.params["minutes"]))
     elif isinstance(error, TooBusy):
@@ -75,7 +75,7 @@ def own(request: HttpRequest, error: HestorError) -> HttpResponse:
 
 def _conflict(request: HttpRequest, conflict: Conflict) -> HttpResponse:
     error = conflict.error
-    return body(error.status, error.code, wording.say(f"error.{error.code}"), **conflict.values)
+    return body(error.status, error.code, translations.say(f"error.{error.code}"), **conflict.values)
 
 
 _BEFORE_FIELDS = 2
@@ -99,7 +99,7 @@ def _schema(request: HttpRequest, error: ValidationError) -> HttpResponse:
         }
         for e in error.errors
     ]
-    return body(422, "invalid_input", wording.counted("error.invalid_input", len(errors)), errors=errors)
+    return body(422, "invalid_input", translations.counted("error.invalid_input", len(errors)), errors=errors)
 
 
 _BY_FRAMEWORK = {404: "no_such_call", 405: "method"}
@@ -110,7 +110,7 @@ def in_one_shape(response: HttpResponse) -> HttpResponse:
     code = _BY_FRAMEWORK.get(response.status_code)
     if code is None or "json" in response.get("Content-Type", ""):
         return response
-    said = body(response.status_code, code, wording.say(f"error.{code}"))
+    said = body(response.status_code, code, translations.say(f"error.{code}"))
     if "Allow" in response:
         said["Allow"] = response["Allow"]
     return said
@@ -121,7 +121,7 @@ def _malformed(request: HttpRequest, error: Exception) -> HttpResponse:
 
 
 def _too_big(request: HttpRequest, error: RequestDataTooBig) -> HttpResponse:
-    return body(413, "too_big", wording.say("error.too_big"))
+    return body(413, "too_big", translations.say("error.too_big"))
 
 
 def _http(request: HttpRequest, error: HttpError) -> HttpResponse:
@@ -130,7 +130,7 @@ def _http(request: HttpRequest, error: HttpError) -> HttpResponse:
 
 def _crash(request: HttpRequest, error: Exception) -> HttpResponse:
     _LOG.exception("%s %s failed", request.method, request.path)
-    return body(500, "crash", wording.say("error.crash"))
+    return body(500, "crash", translations.say("error.crash"))
 
 
 def register(api: NinjaAPI) -> None:

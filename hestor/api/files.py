@@ -15,7 +15,7 @@ from hestor.core.facts import document
 from hestor.core.facts.document import Facts
 from hestor.core.roles import Action
 from hestor.pictures import selectors as pictures
-from hestor.press.brand_files import DRAWN_FROM, PREFIX, BrandFiles
+from hestor.rendering.brand_files import DRAWN_FROM, PREFIX, BrandFiles
 from hestor.sites import generated_files
 from hestor.sites.models import Site
 

@@ -14,10 +14,10 @@ from hestor.api.schemas import ProblemOut
 from hestor.core.pages import package
 from hestor.core.pages.package import MOST_BYTES, Package
 from hestor.core.roles import Action
+from hestor.sandbox import TO_UNPACK, run_within
 from hestor.sites.selectors.export import zip_of
 from hestor.sites.services import later
 from hestor.sites.services.importing import CallBudget, Report, take_in
-from hestor.studio import TO_UNPACK, run_within
 
 router = Router(tags=["import and export"])
 _MOST_PROBLEMS = 200

@@ -3,7 +3,7 @@
 from django.http import HttpRequest
 from ninja import Router
 
-from hestor import wording
+from hestor import translations
 from hestor.api.date_schemas import WordOut
 from hestor.api.schemas import LanguageOut, ProblemOut
 from hestor.core.errors import InvalidInput
@@ -17,7 +17,7 @@ router = Router(tags=["languages"])
 @router.get("/languages", response=list[LanguageOut])
 def search(request: HttpRequest, q: str) -> list[LanguageOut]:
     """Languages whose name, in itself or in English, begins with ``q``."""
-    spoken = wording.languages("public")
+    spoken = translations.languages("public")
     return [
         LanguageOut(
             tag=found.tag,
@@ -30,13 +30,13 @@ def search(request: HttpRequest, q: str) -> list[LanguageOut]:
 
 
 @router.get("/words", response={200: list[WordOut], 422: ProblemOut})
-def own_words(request: HttpRequest, language: str, desk: str = wording.FALLBACK) -> list[WordOut]:
+def own_words(request: HttpRequest, language: str, desk: str = translations.FALLBACK) -> list[WordOut]:
     """What pages themselves say in a language, each with its meaning in the desk's language ``desk``."""
     kept, problems = document.check("language", language)
     if problems:
         raise InvalidInput(problems)
-    said, meant = wording.catalogue("public", str(kept)), wording.catalogue("public", desk[:20])
-    spoken = wording.spoken("public", str(kept)).partition("-")[0]
+    said, meant = translations.catalogue("public", str(kept)), translations.catalogue("public", desk[:20])
+    spoken = translations.spoken("public", str(kept)).partition("-")[0]
     missing = spoken != str(kept).partition("-")[0]
     shown = [key for key in said if not key.startswith(_HIDDEN)]
     return [WordOut(key=key, text=said[key], meaning=meant.get(key, ""), is_missing=missing) for key in shown]

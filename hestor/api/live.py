@@ -8,7 +8,7 @@ from django.http import HttpRequest
 from ninja import Router, Schema
 from pydantic import Field
 
-from hestor import clock, wording
+from hestor import clock, translations
 from hestor.api.auth import site_for
 from hestor.api.errors import field_name
 from hestor.api.schemas import ProblemOut, Strict
@@ -60,8 +60,8 @@ def _revisions(site: Site, edition: Edition, start: int) -> tuple[list[Revision]
 
 def _why(found: Why) -> str:
     if found.stray:
-        return wording.say(f"sweep.kind.{found.stray.kind}")
-    return wording.say(f"live.{found.why}", status=found.says)
+        return translations.say(f"sweep.kind.{found.stray.kind}")
+    return translations.say(f"live.{found.why}", status=found.says)
 
 
 def _deviation(one: Revision, found: Why) -> Deviation:

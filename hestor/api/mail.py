@@ -4,7 +4,7 @@ from django.conf import settings
 from django.http import HttpRequest, HttpResponse
 from ninja import Query, Router
 
-from hestor import clock, wording
+from hestor import clock, translations
 from hestor.api.auth import site_and_role, site_for
 from hestor.api.description import gives
 from hestor.api.mail_schemas import (
@@ -22,7 +22,7 @@ from hestor.core.roles import Action, may
 from hestor.mail.models import Message
 from hestor.mail.selectors import tray
 from hestor.mail.services.sending import send_again
-from hestor.press import Renderer
+from hestor.rendering import Renderer
 from hestor.sites.models import Site
 from hestor.sites.selectors.addresses import origin_of
 from hestor.sites.selectors.reach import sample_message
@@ -68,7 +68,7 @@ def list_messages(
 
 def _kind_out(site: Site, kind: Kind) -> KindOut:
     one, renderer = KINDS[kind], Renderer(draft_of(site), clock.now())
-    usual = wording.catalogue("public", site.facts.language)
+    usual = translations.catalogue("public", site.facts.language)
     subject, text = renderer.frame.word(one.subject_key), renderer.frame.word(one.text_key)
     return KindOut(
         kind=kind,

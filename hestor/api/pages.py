@@ -30,12 +30,12 @@ from hestor.core.pages import fields as page_fields
 from hestor.core.roles import Action
 from hestor.sites.models import RemovedPage, Revision, Site
 from hestor.sites.selectors import previews
-from hestor.sites.selectors.look import look
+from hestor.sites.selectors.live_preview import look
 from hestor.sites.selectors.page_fields import current, fields_of
 from hestor.sites.selectors.page_list import page_row, page_rows
-from hestor.sites.services import choosing, page_tree
+from hestor.sites.services import home_page, page_tree
 from hestor.sites.services.events import add_event
-from hestor.sites.services.following import follow
+from hestor.sites.services.link_updates import follow
 from hestor.sites.services.pages import add_page, change_page
 
 router = Router(tags=["pages"])
@@ -90,7 +90,7 @@ def move(request: HttpRequest, site: str, page: Identifier, given: PageMove) -> 
 def make_home(request: HttpRequest, site: str, page: Identifier) -> list[dict[str, Any]]:
     """Makes a page the home page; the one that was gets an address of its own. Gives all pages."""
     found = site_for(request, site, Action.EDIT)
-    choosing.make_home(found.pk, page)
+    home_page.make_home(found.pk, page)
     found.refresh_from_db()
     return page_rows(found, clock.now())
 
@@ -99,7 +99,7 @@ def make_home(request: HttpRequest, site: str, page: Identifier) -> list[dict[st
 def make_not_found(request: HttpRequest, site: str, page: Identifier, given: PageChoice) -> list[dict[str, Any]]:
     """Makes a page the one for addresses that lead nowhere, or a page like others again. Gives all pages."""
     found = site_for(request, site, Action.EDIT)
-    choosing.make_not_found(found.pk, page, given.on)
+    home_page.make_not_found(found.pk, page, given.on)
     found.refresh_from_db()
     return page_rows(found, clock.now())
 

@@ -6,7 +6,7 @@ from django.http import HttpRequest, HttpResponse
 from ninja import File, Router, Status
 from ninja.files import UploadedFile
 
-from hestor import clock, wording
+from hestor import clock, translations
 from hestor.api.auth import site_for
 from hestor.api.description import gives
 from hestor.api.picture_schemas import PictureChange, PictureOut, PicturesOut, UploadOut
@@ -17,10 +17,10 @@ from hestor.core.roles import Action
 from hestor.pictures import selectors as picture_selectors
 from hestor.pictures import services
 from hestor.pictures.models import Picture
+from hestor.sandbox import run
 from hestor.sites.models import Site
 from hestor.sites.selectors.picture_uses import ADDRESS, Use, uses_of
 from hestor.sites.services import pictures as site_pictures
-from hestor.studio import run
 
 router = Router(tags=["pictures"])
 
@@ -45,7 +45,7 @@ def _out(site: Site, picture: Picture, uses: dict[str, list[Use]]) -> dict[str, 
             )
         },
         "came_as": picture.came_as,
-        "notes": [wording.say(f"note.{code}", value=value) for code, value in picture.notes],
+        "notes": [translations.say(f"note.{code}", value=value) for code, value in picture.notes],
         "thumbnail": f"/api/sites/{site.slug}/pictures/{picture.pk}/thumbnail?key={picture.key}",
         "markdown": f"![{picture.description}]({ADDRESS}{picture.key})",
         "uses": [vars(use) for use in uses.get(picture.key, ())],

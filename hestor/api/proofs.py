@@ -12,7 +12,7 @@ from hestor.api.errors import field_error
 from hestor.api.files import FileAddresses
 from hestor.api.schemas import FieldErrorOut, ProblemOut, ProofOut, ProofsIn, ProofsOut, ThemeOut
 from hestor.core import languages
-from hestor.core.dates import wall
+from hestor.core.dates import local_time
 from hestor.core.facts import document
 from hestor.core.facts.spec import Slot
 from hestor.core.places.place import Place
@@ -39,7 +39,7 @@ def _moment(site: Site, typed: dict[str, object], at: str) -> datetime:
     if not at:
         return clock.now()
     zone, problems = document.check("time_zone", typed.get("time_zone", site.facts.time_zone))
-    return wall.read("at", at, site.facts.time_zone if problems else zone).moment
+    return local_time.read("at", at, site.facts.time_zone if problems else zone).moment
 
 
 def _out(

@@ -13,7 +13,7 @@ from hestor.mail.selectors.waiting import Waiting, waiting
 from hestor.sites.models import Edition, Membership, Site, TimedPublishing
 from hestor.sites.selectors.addresses import base_of, host_of
 from hestor.sites.selectors.changes import count_changes
-from hestor.sites.selectors.standing import is_closed
+from hestor.sites.selectors.lifecycle import is_closed
 from hestor.sites.services.creation import make_site, set_label
 from hestor.sites.services.removal import delete_site
 from hestor.towns.selectors import facts_from

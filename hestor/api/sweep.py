@@ -7,7 +7,7 @@ from typing import Any, cast
 from django.http import HttpRequest
 from ninja import Router, Status
 
-from hestor import clock, wording
+from hestor import clock, translations
 from hestor.api.auth import given_revision, needed_revision, signed_in, site_for
 from hestor.api.schemas import Identifier, ProblemOut
 from hestor.api.sweep_schemas import (
@@ -63,7 +63,7 @@ def _stray(site: Site, stray: OwnStray, titles: Mapping[int, str]) -> StrayOut:
         end=stray.end,
         says=stray.says,
         should_say=stray.should_say,
-        why=wording.say(f"sweep.why.{stray.kind}"),
+        why=translations.say(f"sweep.why.{stray.kind}"),
         sure=stray.sure,
         mend="replace" if stray.can_be_mended else None,
         replacement=stray.replacement,

@@ -5,7 +5,7 @@ from collections.abc import Iterable, Mapping, Sequence
 from django.http import HttpRequest, HttpResponse
 from ninja import Router
 
-from hestor import clock, wording
+from hestor import clock, translations
 from hestor.api.auth import needed_revision, site_for
 from hestor.api.description import gives
 from hestor.api.errors import Conflict, field_error
@@ -29,7 +29,7 @@ from hestor.core.pages.title_changes import Proposal
 from hestor.core.roles import Action
 from hestor.sites.models import Site
 from hestor.sites.selectors.title_table import counts_of, rows_for, table_of
-from hestor.sites.services.cells import Cell, write_cells
+from hestor.sites.services.bulk_titles import Cell, write_cells
 
 router = Router(tags=["titles"])
 _MOST_ROWS = 5_000
@@ -54,7 +54,7 @@ def _row(row: Row, words: Mapping[faults.Kind, str]) -> TitleRow:
 
 
 def _out(site: Site, rows: Iterable[Row], whole: Sequence[Row]) -> TitlesOut:
-    known = wording.catalogue("desk", wording.speaking())
+    known = translations.catalogue("desk", translations.speaking())
     words: dict[faults.Kind, str] = {kind: known[f"fault.{kind}"] for kind in KINDS}
     return TitlesOut.model_construct(
         revision=site.revision,

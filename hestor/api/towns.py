@@ -6,12 +6,12 @@ from typing import Any
 from django.http import HttpRequest
 from ninja import Router
 
-from hestor import clock, wording
+from hestor import clock, translations
 from hestor.api.date_schemas import ClockOut, CountryOut, ProposalOut, TownOut, WallIn, WallOut
 from hestor.api.errors import field_error
 from hestor.api.schemas import ProblemOut
 from hestor.core import languages, zones
-from hestor.core.dates import wall
+from hestor.core.dates import local_time
 from hestor.core.errors import InvalidInput, NotFound
 from hestor.core.facts import document, proposal
 from hestor.core.text.names import plain
@@ -28,7 +28,7 @@ def _town(found: Found, now: datetime) -> TownOut:
         name=town.name,
         found_as=found.name,
         region="" if plain(town.region) == plain(town.name) else town.region,
-        country=languages.country_name(town.country, wording.speaking()),
+        country=languages.country_name(town.country, translations.speaking()),
         time_zone=town.time_zone,
         language=languages.of_country(town.country),
         now=now.astimezone(zones.clock_of(town.time_zone)),
@@ -48,7 +48,7 @@ def search(request: HttpRequest, q: str, country: str = "") -> list[TownOut]:
 @router.get("/countries", response=list[CountryOut])
 def countries(request: HttpRequest) -> list[CountryOut]:
     """The countries that have towns, by their names."""
-    reader = wording.speaking()
+    reader = translations.speaking()
     found = [CountryOut(code=code, name=languages.country_name(code, reader)) for code in selectors.countries()]
     return sorted(found, key=lambda country: country.name.casefold())
 
@@ -66,7 +66,7 @@ def propose(request: HttpRequest, town: int, language: str = "", zone: str = "")
         "town": _town(Found(found, found.name), now),
         "language": spoken,
         "languages": [
-            {"tag": tag, "own_name": languages.own_name(tag), "name": languages.name_in(tag, wording.speaking())}
+            {"tag": tag, "own_name": languages.own_name(tag), "name": languages.name_in(tag, translations.speaking())}
             for tag in proposal.languages_for(found.country)
         ],
         "zone": kept,
@@ -110,5 +110,5 @@ def clock_of(request: HttpRequest, zone: str, language: str = "") -> dict[str, o
 def wall_time(request: HttpRequest, given: WallIn) -> dict[str, object]:
     """The moment of a time on the wall; one that the clock skips or shows twice is explained."""
     kept = _kept("time_zone", given.zone)
-    found = wall.read("wall", given.wall, kept)
+    found = local_time.read("wall", given.wall, kept)
     return {"moment": found.moment, "reading": found.reading, "by_minutes": round(found.by.total_seconds() / 60)}

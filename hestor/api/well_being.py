@@ -5,12 +5,12 @@ from datetime import datetime
 from django.http import HttpRequest
 from ninja import Router, Schema, Status
 
-from hestor import wording
+from hestor import translations
 from hestor.accounts.selectors import require_keeper
 from hestor.api.auth import signed_in
 from hestor.api.schemas import ProblemOut
 from hestor.backups import folder as copies
-from hestor.jobs import findings, state, tasks
+from hestor.jobs import checks, state, tasks
 
 router = Router(tags=["well-being"])
 
@@ -79,9 +79,11 @@ def show(request: HttpRequest) -> WellBeing:
     return WellBeing(
         findings=[
             FindingOut(
-                wrong=one.severity == "wrong", code=one.code, message=wording.say(f"install.{one.code}", **one.params)
+                wrong=one.severity == "wrong",
+                code=one.code,
+                message=translations.say(f"install.{one.code}", **one.params),
             )
-            for one in findings.findings()
+            for one in checks.findings()
         ],
         versions=[VersionOut(name=name, version=version) for name, version in state.versions().items()],
         disks=[
@@ -90,7 +92,13 @@ def show(request: HttpRequest) -> WellBeing:
         ],
         queues=state.queues(),
         jobs=[
-            JobOut(name=one.name, title=wording.say(f"job.{one.name}"), status=one.status, at=one.at, reason=one.reason)
+            JobOut(
+                name=one.name,
+                title=translations.say(f"job.{one.name}"),
+                status=one.status,
+                at=one.at,
+                reason=one.reason,
+            )
             for one in state.jobs()
         ],
         copies=[

@@ -3,7 +3,7 @@
 from collections.abc import Iterable
 from typing import Any
 
-from hestor import wording
+from hestor import translations
 from hestor.api.errors import field_name
 from hestor.api.schemas import ChangeOut, PlaceReachOut
 from hestor.api.sweep_schemas import StrayKindOut
@@ -18,17 +18,17 @@ _FILES = [one.place for one in FILE_PLACES]
 
 def reach_words(change: Change) -> str:
     """How far a change reaches: "37 pages, 1 feed"."""
-    parts = [wording.counted("reach.pages", change.pages)] if change.pages else []
-    parts += [wording.counted(f"reach.{one.place}", one.number) for one in change.reach if one.place in _FILES]
-    return ", ".join(parts) or wording.say("reach.none")
+    parts = [translations.counted("reach.pages", change.pages)] if change.pages else []
+    parts += [translations.counted(f"reach.{one.place}", one.number) for one in change.reach if one.place in _FILES]
+    return ", ".join(parts) or translations.say("reach.none")
 
 
 def fact_words(key: str, value: Any) -> str:
     """What a value of a fact says, in words; ``value`` is plain JSON."""
     words = document.in_words(key, value)
     if words.said:
-        return words.said(wording.speaking())
-    return wording.say(words.message, **dict(words.params)) if words.message else words.text
+        return words.said(translations.speaking())
+    return translations.say(words.message, **dict(words.params)) if words.message else words.text
 
 
 def all_words(facts: Facts) -> dict[str, str]:
@@ -51,7 +51,7 @@ def change_out(change: Change) -> ChangeOut:
         pages=change.pages,
         reach=[PlaceReachOut(place=one.place, number=one.number) for one in change.reach],
         reach_words=reach,
-        words=wording.say(f"change.{change.kind}", name=name, key=change.key, reach=reach),
+        words=translations.say(f"change.{change.kind}", name=name, key=change.key, reach=reach),
     )
 
 
@@ -64,7 +64,7 @@ def stray_kinds(there: Iterable[str]) -> list[StrayKindOut]:
     """The kinds of strays that there are, in words, in their order."""
     found = set(there)
     return [
-        StrayKindOut(kind=kind, name=wording.say(f"sweep.kind.{kind}"), why=wording.say(f"sweep.why.{kind}"))
+        StrayKindOut(kind=kind, name=translations.say(f"sweep.kind.{kind}"), why=translations.say(f"sweep.why.{kind}"))
         for kind in KINDS
         if kind in found
     ]

@@ -14,7 +14,7 @@ from itertools import groupby
 from pathlib import Path
 from typing import NoReturn
 
-from hestor import wording
+from hestor import translations
 from hestor.commandline.folders import files_of
 from hestor.core.sweep import report, style
 from hestor.core.sweep.files import Files
@@ -32,13 +32,13 @@ class CouldNotRun(Exception):
 
 
 def _say(key: str, **params: str | int) -> str:
-    return wording.say(f"sweep.cli.{key}", **params)
+    return translations.say(f"sweep.cli.{key}", **params)
 
 
 def _speak() -> None:
     """Takes the language of the terminal (POSIX locale variables)."""
     said = next((os.environ[name] for name in ("LC_ALL", "LC_MESSAGES", "LANG") if os.environ.get(name)), "")
-    wording.speak(said.partition("_")[0].partition(".")[0])
+    translations.speak(said.partition("_")[0].partition(".")[0])
 
 
 def _now() -> datetime:
@@ -81,12 +81,12 @@ def _written_text(swept: Swept) -> str:
     """A sweep for people: the strays grouped by their kind."""
     lines: list[str] = []
     for kind, found in groupby(sorted(swept.strays, key=lambda one: KINDS.index(one.kind)), lambda one: one.kind):
-        lines += [wording.say(f"sweep.kind.{kind}"), f"  {wording.say(f'sweep.why.{kind}')}"]
+        lines += [translations.say(f"sweep.kind.{kind}"), f"  {translations.say(f'sweep.why.{kind}')}"]
         for one in found:
             should = f" → {one.should_say}" if one.should_say else ""
             lines.append(f"  {one.page}:{one.start}–{one.end} ({one.place}) {one.says}{should}")
         lines.append("")
-    lines += [f"{one.page}: {wording.say(f'sweep.unread.{one.why}')}" for one in swept.unread]
+    lines += [f"{one.page}: {translations.say(f'sweep.unread.{one.why}')}" for one in swept.unread]
     counted = {
         "pages": swept.pages,
         "strays": len(swept.strays),
@@ -101,7 +101,7 @@ def _sweep(given: argparse.Namespace) -> int:
     now = _now()
     swept = sweep(files, _style(given.style), now.date())
     if given.format == "json":
-        made = report.report(swept.pages, now, swept.style, swept.strays, swept.unread, wording.say)
+        made = report.report(swept.pages, now, swept.style, swept.strays, swept.unread, translations.say)
         print(json.dumps(made, ensure_ascii=False, indent=2))
     else:
         print(_written_text(swept))

@@ -9,7 +9,7 @@ from collections.abc import Iterable, Iterator, Mapping
 from pathlib import Path
 from typing import Any
 
-from hestor import wording
+from hestor import translations
 from hestor.core.contact import details
 from hestor.core.facts import document, frame
 from hestor.core.facts.contact import ENQUIRY_DAYS
@@ -67,7 +67,7 @@ def facts_source() -> str:
 def lists_source() -> str:
     """What may be chosen, and in which order it stands, as TypeScript."""
     lists: dict[str, Iterable[Any]] = {
-        "SPOKEN": wording.languages("public"),
+        "SPOKEN": translations.languages("public"),
         "DRAWN": [place.value for place in DRAWN],
         "FILE_PLACES": [one.place.value for one in FILE_PLACES],
         "ENQUIRY_DAYS": ENQUIRY_DAYS,

@@ -29,6 +29,6 @@ def metrics(request: HttpRequest) -> HttpResponse:
     given = request.headers.get("Authorization", "").removeprefix("Bearer ")
     if not settings.METRICS or not secrets.compare_digest(given.encode(), settings.METRICS.encode()):
         return HttpResponse("There is nothing at this address.\n", status=404, content_type="text/plain")
-    from hestor.watch import figures  # the package reads where its files are when it is imported
+    from hestor.observability import figures  # the package reads where its files are when it is imported
 
     return HttpResponse(figures.text(_now()), content_type="text/plain; version=0.0.4; charset=utf-8")

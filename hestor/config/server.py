@@ -45,11 +45,11 @@ gc.set_threshold(10_000, 20, 10)
 
 def on_starting(server: object) -> None:
     """Before anybody is answered: what an older version left open is closed, and nobody is led to files of before."""
-    from hestor import front
+    from hestor import edge_cache
     from hestor.config import private
 
     private.close_to_others()
-    front.drop_links()
+    edge_cache.drop_links()
 
 
 def pre_fork(server: object, worker: object) -> None:
@@ -70,9 +70,9 @@ def post_fork(server: object, worker: object) -> None:
 
 
 def post_worker_init(worker: object) -> None:
-    """Each process has a studio, and one of them at a time does the jobs."""
+    """Each process has a sandbox, and one of them at a time does the jobs."""
     from hestor.jobs import runner
-    from hestor.studio import open_studio
+    from hestor.sandbox import open_sandbox
 
-    open_studio()
+    open_sandbox()
     runner.start()

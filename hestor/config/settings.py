@@ -69,15 +69,15 @@ INSTALLED_APPS = [
     "hestor.jobs",
 ]
 MIDDLEWARE = [
-    "hestor.web.watched.Watched",
+    "hestor.web.request_log.RequestLog",
     "hestor.web.middleware.SitesByHost",
-    "hestor.desk.middleware.Speaks",
+    "hestor.desk.middleware.LanguageMiddleware",
     "hestor.desk.middleware.DeskHeaders",
     "whitenoise.middleware.WhiteNoiseMiddleware",
     "django.contrib.sessions.middleware.SessionMiddleware",
     "hestor.desk.middleware.SameDesk",
     "django.contrib.auth.middleware.AuthenticationMiddleware",
-    "hestor.api.bodies.CarefulCalls",
+    "hestor.api.bodies.RequestBodyMiddleware",
 ]
 ROOT_URLCONF = "hestor.config.urls"
 WSGI_APPLICATION = "hestor.config.wsgi.application"
@@ -188,7 +188,7 @@ METRICS = os.environ.get("HESTOR_METRICS", "")
 LOGGING = {
     "version": 1,
     "disable_existing_loggers": False,
-    "filters": {"request": {"()": "hestor.watch.requests.WithRequest"}},
+    "filters": {"request": {"()": "hestor.observability.requests.WithRequest"}},
     "formatters": {
         "plain": {"format": "%(asctime)s %(levelname)s %(name)s: %(message)s"},
         "json": {

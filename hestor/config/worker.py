@@ -21,7 +21,7 @@ from waitress.channel import HTTPChannel
 from waitress.server import TcpWSGIServer
 from waitress.task import ThreadedTaskDispatcher
 
-from hestor.studio import waiting
+from hestor.sandbox import waiting
 
 VISITORS, DESK = 3, 3
 # From the first byte of a request to the end of its head, and to the end of its body, in seconds.

@@ -26,7 +26,7 @@ HestorError
 ├── FrontStuck          503  files in front can't be taken away, so nothing may be changed for visitors
 └── NothingToPublish    409  the draft says what the live edition says
 
-Each error has a ``code``; the words for a code live in ``hestor/wording/locale``.
+Each error has a ``code``; the words for a code live in ``hestor/translations/locale``.
 """
 
 import dataclasses

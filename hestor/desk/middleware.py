@@ -8,7 +8,7 @@ from django.http import HttpRequest, HttpResponse, HttpResponseBase, JsonRespons
 from django.middleware.csrf import CsrfViewMiddleware
 from django.utils.translation.trans_real import parse_accept_lang_header
 
-from hestor import wording
+from hestor import translations
 from hestor.accounts import devices
 
 _STRICT = "default-src 'none'; frame-ancestors 'none'; base-uri 'none'; form-action 'none'"
@@ -24,7 +24,7 @@ def _length(request: HttpRequest) -> int:
 
 
 def _problem(status: int, code: str) -> HttpResponse:
-    body = {"type": "about:blank", "title": wording.say(f"error.{code}"), "status": status, "code": code}
+    body = {"type": "about:blank", "title": translations.say(f"error.{code}"), "status": status, "code": code}
     return JsonResponse(body, status=status, content_type="application/problem+json")
 
 
@@ -57,13 +57,13 @@ LANGUAGE_COOKIE = "desk_language"
 
 def _language(request: HttpRequest) -> str:
     """What the person reads at the desk: as chosen, else the first of the browser's languages that the desk speaks."""
-    known = wording.languages("desk")
+    known = translations.languages("desk")
     chosen = request.COOKIES.get(LANGUAGE_COOKIE, "")
     asked = [tag.partition("-")[0] for tag, _ in parse_accept_lang_header(request.headers.get("Accept-Language", ""))]
-    return next((tag for tag in (chosen, *asked) if tag in known), wording.FALLBACK)
+    return next((tag for tag in (chosen, *asked) if tag in known), translations.FALLBACK)
 
 
-class Speaks:
+class LanguageMiddleware:
     """Has the desk speak each person's language; the site's own has no say in it."""
 
     def __init__(self, get_response: Callable[[HttpRequest], HttpResponse]) -> None:
@@ -71,7 +71,7 @@ class Speaks:
 
     def __call__(self, request: HttpRequest) -> HttpResponse:
         """Answers one request."""
-        wording.speak(_language(request))
+        translations.speak(_language(request))
         return self._get_response(request)
 
 

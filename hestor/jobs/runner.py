@@ -9,7 +9,7 @@ from django.db import DatabaseError, close_old_connections, connection
 from django_tasks_db.management.commands.db_worker import Worker
 from django_tasks_db.models import DBTaskResult
 
-from hestor import turns
+from hestor import locks
 from hestor.jobs import recurring, sending, tasks
 
 _LOG = logging.getLogger("hestor.jobs")
@@ -49,7 +49,7 @@ def take_up_again() -> None:
     DBTaskResult.objects.running().update(status="READY", started_at=None)
 
 
-def _forever(queue: str, lasts: turns.Lasts) -> None:
+def _forever(queue: str, lasts: locks.Lasts) -> None:
     while lasts():
         try:
             if queue == _PROMPT:
@@ -65,7 +65,7 @@ def _forever(queue: str, lasts: turns.Lasts) -> None:
         time.sleep(_TICK)
 
 
-def _at_turn(lasts: turns.Lasts) -> None:
+def _at_turn(lasts: locks.Lasts) -> None:
     try:
         take_up_again()
     except DatabaseError:
@@ -85,7 +85,7 @@ def _run() -> None:
     sending.start()
     while True:
         try:
-            with turns.taken("jobs") as lasts:
+            with locks.taken("jobs") as lasts:
                 if lasts:
                     _at_turn(lasts)
         except (OSError, DatabaseError):

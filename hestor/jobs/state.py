@@ -14,7 +14,7 @@ from django.utils import timezone
 from django_tasks_db.models import DBTaskResult, get_date_max
 
 from hestor.backups import folder as copies
-from hestor.jobs.findings import Disk, disk
+from hestor.jobs.checks import Disk, disk
 from hestor.mail.models import Message, State
 
 _LATELY = timedelta(days=14)

@@ -5,8 +5,8 @@ from django.core.management import call_command
 from django_tasks import task
 
 from hestor import clock
-from hestor.backups import making
-from hestor.front import cleaning as front_cleaning
+from hestor.backups import create
+from hestor.edge_cache import cleaning as front_cleaning
 from hestor.mail.services.domains import confirm_waiting
 from hestor.mail.services.enquiries import delete_old
 from hestor.sites.services import cleaning
@@ -34,5 +34,5 @@ def domains() -> None:
 @task(queue_name=SLOW)
 def backup() -> None:
     """Makes the daily copy of database and pictures, and deletes those that are not kept any longer."""
-    making.make(clock.now(), making.DAILY)
-    making.prune()
+    create.make(clock.now(), create.DAILY)
+    create.prune()

@@ -16,7 +16,7 @@ from hestor.core.text import lines
 from hestor.pictures import store
 from hestor.pictures.models import Content, Picture
 from hestor.pictures.selectors import master, picture_of
-from hestor.studio import TO_DRAW, TO_READ, run, run_within
+from hestor.sandbox import TO_DRAW, TO_READ, run, run_within
 
 DAYS_KEPT = 30
 LIMITS: Mapping[str, int] = {"description": 200, "title": 120, "caption": 320, "name": 200}

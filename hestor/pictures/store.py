@@ -16,7 +16,7 @@ from django.core.files.base import ContentFile
 from django.core.files.storage import Storage, storages
 
 from hestor.pictures.whole_files import WholeFiles
-from hestor.studio.waiting import aside
+from hestor.sandbox.waiting import aside
 
 _SAFE = re.compile(r"[a-z0-9][\w.-]*(?:/[\w.-]+)?")
 

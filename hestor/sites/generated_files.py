@@ -1,12 +1,12 @@
-"""Files generated from pictures: those generated before are read, others are now, in the studio, and stored."""
+"""Files generated from pictures: those generated before are read, others are now, in the sandbox, and stored."""
 
 from cachetools import TTLCache
 
 from hestor.core.errors import TooMuchWork
 from hestor.pictures import store
-from hestor.press.brand_files import PREFIX, BrandFiles, media_type
-from hestor.press.response import Response
-from hestor.studio import run
+from hestor.rendering.brand_files import PREFIX, BrandFiles, media_type
+from hestor.rendering.response import Response
+from hestor.sandbox import run
 
 # A file whose drawing failed is not drawn again for each who asks; after a while it may have been a busy machine.
 _FAILED: TTLCache[tuple[int, str], bool] = TTLCache(500, 60)

@@ -11,9 +11,9 @@ from django.http.request import UnreadablePostError
 from hestor import clock
 from hestor.core.contact.enquiry import MOST_MESSAGE, Wrong
 from hestor.mail.services import enquiries
-from hestor.press import Renderer, Response
-from hestor.press.contact_page import FIELDS, SENT, TRAP, FormState
-from hestor.press.state import Page
+from hestor.rendering import Renderer, Response
+from hestor.rendering.contact_page import FIELDS, SENT, TRAP, FormState
+from hestor.rendering.state import Page
 from hestor.sites.models import Site
 from hestor.web import serving
 

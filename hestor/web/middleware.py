@@ -9,13 +9,13 @@ from django.utils.encoding import iri_to_uri
 from django.utils.http import parse_etags
 
 from hestor import clock
-from hestor.core import ahead
-from hestor.press import Response
+from hestor.core import schedule_rules
+from hestor.rendering import Response
 from hestor.sites.models import Site
 from hestor.sites.selectors import previews
 from hestor.sites.selectors.addresses import base_of, desk_origin, folder_of, is_preview_host, site_at
-from hestor.sites.selectors.standing import is_closed
-from hestor.web import forms, front, serving
+from hestor.sites.selectors.lifecycle import is_closed
+from hestor.web import edge_files, forms, serving
 
 _POLICY = {
     "default-src": ("'none'",),
@@ -114,8 +114,8 @@ def _site(request: HttpRequest, site: Site) -> HttpResponse:
     if found.response.stamped:
         return _respond(request, serving.encoded(forms.with_stamp(site, found.response), accepts), False, for_one=True)
     if request.method == "GET":
-        front.offer(site, folder_of(site) + request.path, found.response)
-    return _respond(request, found, False, retry_after=ahead.retry_after(site.closed_until, clock.now()))
+        edge_files.offer(site, folder_of(site) + request.path, found.response)
+    return _respond(request, found, False, retry_after=schedule_rules.retry_after(site.closed_until, clock.now()))
 
 
 def _posted(request: HttpRequest, site: Site) -> HttpResponse:

@@ -1,4 +1,4 @@
-"""Finds what a public site says: the right edition, at the press or in the caches."""
+"""Finds what a public site says: the right edition, by the renderer or in the caches."""
 
 from bisect import bisect_right
 from dataclasses import dataclass, field, replace
@@ -14,11 +14,11 @@ from hestor.core import zones
 from hestor.core.hours.opening import OpeningHours
 from hestor.core.hours.status import Status, status
 from hestor.pictures import selectors as pictures
-from hestor.press import Preview, Renderer, Response, brand_files, static_files
-from hestor.press.brand_files import BrandFiles
-from hestor.press.contact_page import STAMP
-from hestor.press.renderer import unpublished
-from hestor.press.state import Page
+from hestor.rendering import Preview, Renderer, Response, brand_files, static_files
+from hestor.rendering.brand_files import BrandFiles
+from hestor.rendering.contact_page import STAMP
+from hestor.rendering.renderer import unpublished
+from hestor.rendering.state import Page
 from hestor.sites import generated_files
 from hestor.sites.models import Edition, Site
 from hestor.sites.selectors import (
@@ -32,7 +32,7 @@ from hestor.sites.selectors import (
     title_table,
 )
 from hestor.sites.selectors.addresses import address_key, desk_origin
-from hestor.sites.selectors.standing import is_closed
+from hestor.sites.selectors.lifecycle import is_closed
 from hestor.sites.selectors.states import draft_of, edition_of, has_events, held_moments, live_edition
 from hestor.web import encoding, etags
 
@@ -172,7 +172,7 @@ def _renderer(site: Site, moment: _Moment) -> Renderer:
 
 
 def form_page(site: Site, path: str) -> tuple[Renderer, Page] | None:
-    """The public page at a path if it has a form, with the press that makes it."""
+    """The public page at a path if it has a form, with the renderer that makes it."""
     moment = _moment(site)
     renderer = _renderer(site, moment) if moment else None
     found = renderer.form_page(path) if renderer else None

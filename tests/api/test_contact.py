@@ -3,7 +3,7 @@
 import pytest
 
 from hestor.core.roles import Role
-from hestor.mail import names
+from hestor.mail import dns
 from hestor.sites.models import Membership, Revision, Site
 from hestor.sites.services.creation import make_site
 from hestor.sites.services.facts import write_facts
@@ -13,7 +13,7 @@ pytestmark = pytest.mark.django_db
 
 @pytest.fixture
 def client(person):
-    names.clear_cache()
+    dns.clear_cache()
     return person(Role.OWNER)
 
 

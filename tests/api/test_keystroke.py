@@ -4,8 +4,8 @@ import pytest
 
 from hestor.api import files
 from hestor.core.facts import document
-from hestor.press import frame
-from hestor.press.brand_files import BrandFiles
+from hestor.rendering import frame
+from hestor.rendering.brand_files import BrandFiles
 from tests.api.test_proofs import ask
 
 

@@ -11,7 +11,7 @@ from hestor.mail.models import Message, State
 from hestor.mail.selectors.letters import Voice
 from hestor.mail.services import enquiries, notices
 from hestor.mail.services.posting import put
-from hestor.press import Renderer
+from hestor.rendering import Renderer
 from hestor.sites.models import Edition
 from hestor.sites.selectors.states import draft_of, edition_of
 from hestor.sites.services.facts import write_facts
@@ -136,11 +136,11 @@ def test_no_byte_that_a_site_serves_holds_the_private_address(client, site):
     site.refresh_from_db()
     states = [draft_of(site), *(edition_of(site, one) for one in Edition.objects.all())]
     for state in states:
-        press = Renderer(state, NOW)
-        paths = [*press.paths(), "/feed.xml", "/contact.vcf", "/events.ics", "/sitemap.xml", "/robots.txt",
+        renderer = Renderer(state, NOW)
+        paths = [*renderer.paths(), "/feed.xml", "/contact.vcf", "/events.ics", "/sitemap.xml", "/robots.txt",
                  "/site.webmanifest", "/nowhere/", "/contact/sent/"]  # fmt: skip
         for path in paths:
-            assert b"private@post" not in press.respond(path).body, path
+            assert b"private@post" not in renderer.respond(path).body, path
     visitor = Client(headers={"host": "seeds.localhost"})
     for path in ("/", "/contact/", "/contact/sent/", "/feed.xml", "/contact.vcf"):
         assert b"private@post" not in visitor.get(path).content

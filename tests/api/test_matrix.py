@@ -16,7 +16,7 @@ from hestor.mail.services.posting import put
 from hestor.pictures.models import Picture
 from hestor.pictures.selectors import masters
 from hestor.pictures.services import upload
-from hestor.press.brand_files import PREFIX, BrandFiles
+from hestor.rendering.brand_files import PREFIX, BrandFiles
 from hestor.sites.models import RemovedPage, Revision, Site
 from hestor.sites.selectors import previews
 from hestor.sites.services import page_tree

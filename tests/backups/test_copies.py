@@ -11,11 +11,11 @@ from pathlib import Path
 
 import pytest
 
-from hestor.backups import folder, making, returning
+from hestor.backups import create, folder, restore
 from hestor.backups.databases import SQLITE as DATABASE
 from hestor.backups.errors import CopyFailed, Damaged, NotEmpty
 from hestor.backups.manifest import MANIFEST
-from hestor.jobs import findings
+from hestor.jobs import checks
 from tests.support import roots
 from tests.support.databases import sqlite_only
 from tests.support.server import TOP, Caller, Server, copy_data, manage
@@ -45,18 +45,18 @@ def _pictures(data: Path) -> dict[str, bytes]:
 
 def test_all_that_was_lost_is_back(data, tmp_path):
     rows, pictures, secret = _rows(data / DATABASE), _pictures(data), (data / "secret-key").read_text()
-    made = making.make(NOW, "daily")
+    made = create.make(NOW, "daily")
     assert made.sites == 3
     assert made.pictures.keys() <= pictures.keys()
     shutil.rmtree(data)
-    assert returning.restore(folder.listed()[0], data) == []
+    assert restore.restore(folder.listed()[0], data) == []
     assert _rows(data / DATABASE) == rows
     assert _pictures(data) == {key: pictures[key] for key in made.pictures}
     assert (data / "secret-key").read_text() == secret
 
 
 def test_the_server_goes_on_with_what_was_brought_back(data, tmp_path, settings):
-    making.make(NOW, "daily")
+    create.make(NOW, "daily")
     shutil.rmtree(data)
     manage(data, "restore", "newest", "--from", str(settings.BACKUPS))
     with Server(data) as server:
@@ -65,16 +65,16 @@ def test_the_server_goes_on_with_what_was_brought_back(data, tmp_path, settings)
 
 
 def test_nothing_is_written_over(data):
-    making.make(NOW, "daily")
+    create.make(NOW, "daily")
     before = (data / DATABASE).read_bytes()
     with pytest.raises(NotEmpty, match="holds a database already"):
-        returning.restore(folder.listed()[0], data)
+        restore.restore(folder.listed()[0], data)
     assert (data / DATABASE).read_bytes() == before
 
 
 @pytest.mark.parametrize("harm", ["database shorter", "database altered", "database gone"])
 def test_a_damaged_copy_fails_loudly_and_restores_nothing(data, tmp_path, harm):
-    making.make(NOW, "daily")
+    create.make(NOW, "daily")
     copy = folder.listed()[0]
     kept = copy.path / DATABASE
     body = bytearray(kept.read_bytes())
@@ -86,47 +86,47 @@ def test_a_damaged_copy_fails_loudly_and_restores_nothing(data, tmp_path, harm):
     }[harm]()
     empty = tmp_path / "empty"
     with pytest.raises(Damaged, match=DATABASE):
-        returning.restore(copy, empty, even_damaged=True)
+        restore.restore(copy, empty, even_damaged=True)
     assert not empty.exists()
 
 
 def test_a_picture_that_was_harmed_where_it_stood_is_whole_again(data):
-    made, pictures = making.make(NOW, "daily"), _pictures(data)
+    made, pictures = create.make(NOW, "daily"), _pictures(data)
     harmed = data / "pictures" / next(iter(made.pictures))[:2] / next(iter(made.pictures))
     harmed.write_bytes(b"harmed")
     for part in data.glob(f"{DATABASE}*"):
         part.unlink()
-    assert returning.restore(folder.listed()[0], data) == []
+    assert restore.restore(folder.listed()[0], data) == []
     assert {key: _pictures(data)[key] for key in made.pictures} == {key: pictures[key] for key in made.pictures}
 
 
 def test_a_picture_that_was_harmed_is_named_and_the_rest_comes_back_if_asked(data, tmp_path):
-    made = making.make(NOW, "daily")
+    made = create.make(NOW, "daily")
     lost = next(iter(made.pictures))
     folder.picture(lost).write_bytes(b"other")
     copy, empty = folder.listed()[0], tmp_path / "empty"
     with pytest.raises(Damaged, match="1 pictures"):
-        returning.restore(copy, empty)
-    assert returning.restore(copy, empty, even_damaged=True) == [lost]
+        restore.restore(copy, empty)
+    assert restore.restore(copy, empty, even_damaged=True) == [lost]
     assert (empty / DATABASE).exists()
     # The next copy mends what the copies share.
-    making.make(NOW + timedelta(days=1), "daily")
-    assert returning.faults(copy) == ([], [])
+    create.make(NOW + timedelta(days=1), "daily")
+    assert restore.faults(copy) == ([], [])
 
 
 def test_a_full_disk_leaves_the_copies_that_there_were(data, settings, monkeypatch):
-    making.make(NOW, "daily")
+    create.make(NOW, "daily")
     before = sorted(path.relative_to(settings.BACKUPS) for path in settings.BACKUPS.rglob("*"))
 
     def full(*_args, **_more):
         raise OSError(errno.ENOSPC, "No space left on device")
 
-    monkeypatch.setattr(making.os, "fsync", full)
-    monkeypatch.setattr(making.databases, "_checked", lambda database: (3, ["ff00"]))
+    monkeypatch.setattr(create.os, "fsync", full)
+    monkeypatch.setattr(create.databases, "_checked", lambda database: (3, ["ff00"]))
     (data / "pictures" / "ff").mkdir(exist_ok=True)
     (data / "pictures" / "ff" / "ff00").write_bytes(b"new")
     with pytest.raises(CopyFailed, match="No space left"):
-        making.make(NOW + timedelta(days=1), "daily")
+        create.make(NOW + timedelta(days=1), "daily")
     assert (
         sorted(path.relative_to(settings.BACKUPS) for path in settings.BACKUPS.rglob("*") if path.name != "ff")
         == before
@@ -135,22 +135,22 @@ def test_a_full_disk_leaves_the_copies_that_there_were(data, settings, monkeypat
 
 def test_pictures_stand_once_for_all_copies_and_go_with_the_last(data, settings):
     for day in range(40):
-        making.make(NOW + timedelta(days=day), "daily")
+        create.make(NOW + timedelta(days=day), "daily")
     assert len(list(folder.pictures())) == len(folder.listed()[0].manifest.pictures)
-    assert making.prune() == 40 - len(folder.listed())
+    assert create.prune() == 40 - len(folder.listed())
     assert len(list(folder.pictures())) == len(folder.listed()[0].manifest.pictures)
     (settings.BACKUPS / "pictures" / "zz").mkdir()
     (settings.BACKUPS / "pictures" / "zz" / "nobodys").write_bytes(b"x")
-    making.prune()
+    create.prune()
     assert not (settings.BACKUPS / "pictures" / "zz" / "nobodys").exists()
 
 
 def test_a_copy_that_cannot_be_read_costs_no_pictures(data, settings):
-    making.make(NOW, "daily")
+    create.make(NOW, "daily")
     (folder.listed()[0].path / MANIFEST).write_text("{")
     assert folder.listed() == []
     assert len(folder.unreadable()) == 1
-    making.prune()
+    create.prune()
     assert list(folder.pictures())
 
 
@@ -164,7 +164,7 @@ def test_a_copy_while_others_write_is_one_moment(data):
         for turn in range(5):
             opened.execute("UPDATE pair SET one = one + 1")
             # Not committed yet: the copy sees the state before.
-            made = making.make(NOW + timedelta(minutes=turn), "daily")
+            made = create.make(NOW + timedelta(minutes=turn), "daily")
             opened.execute("UPDATE pair SET other = other + 1")
             opened.commit()
             with closing(sqlite3.connect(folder.folder() / folder.name_of(made.made_at) / DATABASE)) as copied:
@@ -175,37 +175,37 @@ def test_a_copy_while_others_write_is_one_moment(data):
 def test_a_picture_that_was_lost_before_is_no_reason_to_copy_nothing(data):
     lost = next(iter(_pictures(data)))
     (data / "pictures" / lost[:2] / lost).unlink()
-    assert lost not in making.make(NOW, "daily").pictures
-    assert returning.faults(folder.listed()[0]) == ([], [])
+    assert lost not in create.make(NOW, "daily").pictures
+    assert restore.faults(folder.listed()[0]) == ([], [])
 
 
 @pytest.mark.parametrize("left", ["hestor.sqlite3", "hestor.sqlite3-wal", "hestor.sqlite3-shm"])
 def test_nothing_is_brought_back_beside_a_part_of_another_database(data, tmp_path, left):
-    making.make(NOW, "daily")
+    create.make(NOW, "daily")
     other = tmp_path / "other"
     other.mkdir()
     (other / left).write_bytes(b"what was written last")
     with pytest.raises(NotEmpty) as refused:
-        returning.restore(folder.listed()[0], other)
+        restore.restore(folder.listed()[0], other)
     # The whole folder is to go: a file by itself would be torn from its log.
     assert f"move all of {other} away" in str(refused.value)
     assert "hestor.sqlite3" not in str(refused.value)
 
 
 def test_what_was_copied_before_an_upgrade_outlives_the_next_days_copy(data):
-    making.make(NOW, "before the upgrade to 0.9.0")
+    create.make(NOW, "before the upgrade to 0.9.0")
     for hours in range(1, 60, 8):
-        making.make(NOW + timedelta(hours=hours), making.DAILY)
-        making.prune()
+        create.make(NOW + timedelta(hours=hours), create.DAILY)
+        create.prune()
     assert "before the upgrade to 0.9.0" in [one.manifest.reason for one in folder.listed()]
 
 
 def test_copies_of_another_user_are_to_be_given_back_and_not_deleted(data, settings, monkeypatch):
-    making.make(NOW, "daily")
+    create.make(NOW, "daily")
     monkeypatch.setattr(folder.os, "geteuid", lambda: os.getuid() + 1)
     monkeypatch.setattr(folder.os, "access", lambda *_: False)
     monkeypatch.setattr(folder, "_read", lambda _: None)
-    codes = [one.code for one in findings.findings()]
+    codes = [one.code for one in checks.findings()]
     assert "copies_of_another" in codes
     assert "copy_unreadable" not in codes
 

@@ -3,7 +3,7 @@
 import pytest
 from playwright.sync_api import expect
 
-from tests.press.test_valid_html import FRAMED
+from tests.rendering.test_valid_html import FRAMED
 from tests.support.server import Caller, Server, copy_data
 
 
@@ -28,7 +28,7 @@ def test_it_has_no_faults_and_answers_by_keyboard(framed, people, slug, width, d
     expect(notice).to_be_visible()
     assert (person.faults(), person.overflows()) == ([], 0)
     notice.get_by_role("button").first.focus()
-    page.keyboard.press("Enter")
+    page.keyboard.renderer("Enter")
     expect(notice).to_be_hidden()
     expect(page.locator(".mind button")).to_be_focused()
     assert person.faults() == []

@@ -11,7 +11,7 @@ import pytest
 from babel import Locale
 from babel.messages.pofile import read_po
 
-from hestor import wording
+from hestor import translations
 from hestor.core import errors, languages
 from hestor.core.errors import HestorError
 from hestor.core.facts.document import SPECS
@@ -40,7 +40,7 @@ def test_the_core_is_pure(path):
 
 
 def test_every_code_has_its_words():
-    known = wording.catalogue("desk", "en")
+    known = translations.catalogue("desk", "en")
     source = "\n".join(path.read_text() for path in (TOP / "hestor").rglob("*.py"))
     codes = set(re.findall(r'Problem\(\s*[\w."]+,\s*"(\w+)"', source)) | {
         "line_break",
@@ -58,7 +58,7 @@ def _tree(kind: type[HestorError]) -> list[type[HestorError]]:
 def test_every_error_has_a_status_words_and_its_line_in_the_tree():
     kinds = _tree(HestorError)[1:]
     assert len(kinds) > 12
-    known = wording.catalogue("desk", "en")
+    known = translations.catalogue("desk", "en")
     for kind in kinds:
         assert 400 <= kind.status < 500 or kind in (errors.TooBusy, errors.FrontStuck), kind
         assert kind.__module__ == errors.__name__, kind
@@ -82,20 +82,20 @@ def test_every_place_has_one_module():
 
 
 def test_every_fact_has_its_words():
-    known = wording.catalogue("desk", "en")
+    known = translations.catalogue("desk", "en")
     desk = json.loads((TOP / "frontend" / "src" / "i18n" / "en.json").read_text())
     for key in SPECS:
         assert f"fact.{key}" in known, key
         assert {"name", "why", "empty"} <= set(desk["fact"][key]), key
 
 
-SPOKEN = wording.languages("public")
+SPOKEN = translations.languages("public")
 FORMS = re.compile(r"\.(zero|one|two|few|many|other)$")
 
 
 def _own(language, domain="public"):
     """The messages of a language's own file, without those that it falls back to."""
-    with (TOP / "hestor" / "wording" / "locale" / language / f"{domain}.po").open("rb") as opened:
+    with (TOP / "hestor" / "translations" / "locale" / language / f"{domain}.po").open("rb") as opened:
         return {str(message.id): str(message.string) for message in read_po(opened) if message.id}
 
 
@@ -118,7 +118,7 @@ def test_public_pages_speak_each_language_whole(language):
         assert set(re.findall(r"\{\w+\}", english[key])) == set(re.findall(r"\{\w+\}", other[key])), key
 
 
-@pytest.mark.parametrize("language", sorted(set(wording.languages("desk")) - {"en"}))
+@pytest.mark.parametrize("language", sorted(set(translations.languages("desk")) - {"en"}))
 def test_the_desk_speaks_each_of_its_languages_whole(language):
     english, other = _own("en", "desk"), _own(language, "desk")
     assert {FORMS.sub("", key) for key in english} == {FORMS.sub("", key) for key in other}
@@ -132,7 +132,7 @@ def test_the_desk_speaks_each_of_its_languages_whole(language):
 
 
 def test_a_language_without_a_file_falls_back_to_english():
-    assert wording.catalogue("public", "cy") == wording.catalogue("public", "en")
+    assert translations.catalogue("public", "cy") == translations.catalogue("public", "en")
 
 
 def test_files_are_short():

@@ -10,11 +10,11 @@ from django.test import Client
 from django.utils import timezone
 from django_tasks_db.models import DBTaskResult
 
-from hestor import clock, wording
+from hestor import clock, translations
 from hestor.accounts.models import Account
-from hestor.backups import making
-from hestor.jobs import findings, runner, tasks
-from hestor.jobs.findings import Disk
+from hestor.backups import create
+from hestor.jobs import checks, runner, tasks
+from hestor.jobs.checks import Disk
 from tests.support.databases import ON_POSTGRESQL
 from tests.support.server import copy_data
 from tests.support.template import DEMO
@@ -31,7 +31,7 @@ def installed(tmp_path, settings):
     settings.FRONT.mkdir()
     settings.DESK_HOST, settings.SITES_DOMAIN, settings.HTTPS = "desk.example", "sites.example", True
     settings.SMTP, settings.NAME_SERVICE = {"host": "mail.example"}, "resolver"
-    making.make(clock.now(), "daily")
+    create.make(clock.now(), "daily")
     return settings
 
 
@@ -44,7 +44,7 @@ def keeper(owner) -> Client:
 
 
 def _codes() -> set[str]:
-    return {one.code for one in findings.findings()} - {"copies_same_disk"}
+    return {one.code for one in checks.findings()} - {"copies_same_disk"}
 
 
 def test_an_installation_at_which_nothing_is_amiss(installed):
@@ -75,15 +75,15 @@ def test_what_is_amiss_is_said(installed, change, code):
 def test_a_disk_that_is_nearly_full(installed, monkeypatch):
     assert Disk(1000, 40).is_nearly_full
     assert not Disk(10**13, 2 * 10**9).is_nearly_full
-    monkeypatch.setattr(findings, "disk", lambda path: Disk(10**12, 10**6))
+    monkeypatch.setattr(checks, "disk", lambda path: Disk(10**12, 10**6))
     assert _codes() == {"disk_full"}
 
 
 def test_every_finding_has_words_in_each_language():
     codes = ["open_to_others", "data_unwritable", "no_https", "only_here", "one_host", "no_front", "front_unwritable"]
     codes += ["no_copy", "old_copy", "copy_unreadable", "copies_same_disk", "no_mail", "simulated_names", "disk_full"]
-    for language in wording.languages("desk"):
-        known = wording.catalogue("desk", language)
+    for language in translations.languages("desk"):
+        known = translations.catalogue("desk", language)
         assert [code for code in codes if f"install.{code}" not in known] == []
 
 
@@ -117,7 +117,7 @@ def test_a_copy_is_asked_for_and_what_fails_is_told(installed, keeper, site, mon
     assert said["jobs"][0]["at"][:4] == f"{timezone.now():%Y}"
 
     def full(now, reason):
-        raise making.CopyFailed("No copy could be made: no space left.")
+        raise create.CopyFailed("No copy could be made: no space left.")
 
     monkeypatch.setattr(tasks.making, "make", full)
     runner.run_ready(tasks.SLOW)

@@ -10,7 +10,7 @@ from email.policy import default
 import pytest
 from aiosmtpd.controller import Controller
 
-from hestor.mail import names
+from hestor.mail import dns
 from hestor.sites.models import Site
 from hestor.sites.services.facts import write_facts
 from hestor.sites.services.new_pages import page_of_kind
@@ -21,7 +21,7 @@ from tests.support.server import free_port
 
 @pytest.fixture(autouse=True)
 def nothing_answered():
-    names.clear_cache()
+    dns.clear_cache()
 
 
 @pytest.fixture

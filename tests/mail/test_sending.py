@@ -4,7 +4,7 @@ from datetime import timedelta
 
 import pytest
 
-from hestor import turns
+from hestor import locks
 from hestor.core.errors import NotFound
 from hestor.mail.models import Message, State
 from hestor.mail.selectors.letters import Voice
@@ -106,7 +106,7 @@ def test_what_was_begun_by_a_process_that_is_no_more_is_not_sent_again(contact_s
 
 def test_only_one_process_sends(contact_site, post_office):
     queue(contact_site, "a@x.example")
-    with turns.taken("sending") as is_ours:
+    with locks.taken("sending") as is_ours:
         assert is_ours
         assert sending.drain(NOW) == 0
     assert sending.drain(NOW) == 1

@@ -1,14 +1,14 @@
 import pytest
 
-from hestor.studio import front
+from hestor.sandbox import client
 
 
 @pytest.fixture(scope="module")
-def studio():
-    """A studio as the server has one; without it work is done on the spot."""
-    opened = front.Studio()
+def sandbox():
+    """A sandbox as the server has one; without it work is done on the spot."""
+    opened = client.Sandbox()
     opened.open_by_exec()
-    before, front._STUDIO = front._STUDIO, opened
+    before, client._STUDIO = client._STUDIO, opened
     yield opened
-    front._STUDIO = before
+    client._STUDIO = before
     opened.close()

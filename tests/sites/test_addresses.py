@@ -5,7 +5,7 @@ from datetime import UTC, date, datetime, timedelta
 import pytest
 
 from hestor.core.errors import InvalidInput
-from hestor.press import Renderer
+from hestor.rendering import Renderer
 from hestor.sites.models import Edition, Page, Revision
 from hestor.sites.selectors.states import draft_of, edition_of
 from hestor.sites.services.pages import add_page, change_page, remove_page

@@ -1,4 +1,4 @@
-"""What strangers send is looked at in the studio alone: nothing else of the server reads a byte of it."""
+"""What strangers send is looked at in the sandbox alone: nothing else of the server reads a byte of it."""
 
 import ast
 import io
@@ -9,10 +9,10 @@ import pytest
 
 from hestor.core.errors import PictureRefused, TooMuchWork
 from hestor.pictures import services
-from hestor.studio import front
+from hestor.sandbox import client
 
 TOP = Path(__file__).parents[2]
-# Whatever of the core and of the press takes the bytes of a file; given to the studio they may be, called not.
+# Whatever of the core and of the renderer takes the bytes of a file; given to the sandbox they may be, called not.
 READERS = {
     "hestor.core.imaging.sniffing": None,
     "hestor.core.imaging.ingest": {"ingest"},
@@ -27,7 +27,7 @@ READERS = {
     "zipfile": {"ZipFile"},
     "PIL": None,
 }
-# They are themselves what the studio does; ZIPs that are only written are our own.
+# They are themselves what the sandbox does; ZIPs that are only written are our own.
 WITHIN = {
     "hestor/pictures/services.py": {"_small"},
     "hestor/sites/selectors/brand_report.py": {"_found_in_picture", "_icon_in_pixels"},
@@ -61,7 +61,7 @@ def _calls(node: ast.AST, within: str = "") -> list[tuple[str, ast.Call]]:
 
 def callers() -> list[str]:
     found = []
-    parts = ("api", "sites", "pictures", "web", "mail", "jobs", "desk", "accounts", "front")
+    parts = ("api", "sites", "pictures", "web", "mail", "jobs", "desk", "accounts", "edge_cache")
     for path in sorted(path for part in parts for path in (TOP / "hestor" / part).rglob("*.py")):
         name = str(path.relative_to(TOP))
         tree = ast.parse(path.read_text())
@@ -80,7 +80,7 @@ def test_nobody_but_the_studio_calls_what_reads_bytes():
 
 @pytest.fixture
 def nothing_is_read(monkeypatch):
-    """A studio that is asked and does nothing: whatever is read all the same is read here."""
+    """A sandbox that is asked and does nothing: whatever is read all the same is read here."""
     asked = []
 
     class Door:
@@ -90,7 +90,7 @@ def nothing_is_read(monkeypatch):
             asked.append(limits)
             raise TooMuchWork
 
-    monkeypatch.setattr(front, "_STUDIO", Door())
+    monkeypatch.setattr(client, "_STUDIO", Door())
     return asked
 
 
@@ -121,6 +121,6 @@ def test_each_upload_goes_to_the_studio_as_it_is(desk, nothing_is_read, address,
 
 
 @pytest.mark.parametrize("body", [HOSTILE, b"<!---->" * 2_800 + b"<x/>", b"<!DOCTYPE svg [" + b"]  " * 6_000])
-def test_what_was_made_to_be_told_for_ever_is_told_at_once(studio, site, body):
+def test_what_was_made_to_be_told_for_ever_is_told_at_once(sandbox, site, body):
     with pytest.raises(PictureRefused):
         services.upload(site.pk, "a.svg", body)

@@ -9,7 +9,7 @@ import pytest
 from django.core.exceptions import ImproperlyConfigured
 from django.db import connection, transaction
 
-from hestor import turns
+from hestor import locks
 from hestor.backups import databases
 from hestor.config import database
 from tests.support.databases import postgresql_only
@@ -50,15 +50,15 @@ def test_copies_are_made_over_a_line_that_is_guarded_as_it_was_said_and_tell_no_
 @pytest.mark.django_db(transaction=True)
 def test_a_turn_is_taken_by_one_at_a_time(tmp_path, settings):
     settings.DATA = tmp_path
-    with turns.taken("a") as first:
+    with locks.taken("a") as first:
         assert first
         assert first()
         with ThreadPoolExecutor(1) as other_thread:
             assert other_thread.submit(first).result()
-        with turns.taken("a") as second, turns.taken("b") as other:
+        with locks.taken("a") as second, locks.taken("b") as other:
             assert second is None
             assert other
-    with turns.taken("a") as again:
+    with locks.taken("a") as again:
         assert again
 
 

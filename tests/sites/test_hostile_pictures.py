@@ -1,11 +1,11 @@
-"""A part of the hostile set, through the studio as in the server; all of it runs in ``make bench``."""
+"""A part of the hostile set, through the sandbox as in the server; all of it runs in ``make bench``."""
 
 import pytest
 
 from hestor.core.errors import PictureRefused
 from hestor.pictures import services
 from hestor.pictures.selectors import masters
-from hestor.press.brand_files import BrandFiles
+from hestor.rendering.brand_files import BrandFiles
 from hestor.sites import generated_files
 from hestor.sites.selectors.brand_report import brand_report
 from tests.support.hostile_pictures import hostile_pictures
@@ -31,7 +31,7 @@ def pictures():
 
 @pytest.mark.xdist_group("hostile")
 @pytest.mark.parametrize("name", sorted(NAMES))
-def test_is_refused_in_words_or_can_be_shown_everywhere(studio, site, pictures, name):
+def test_is_refused_in_words_or_can_be_shown_everywhere(sandbox, site, pictures, name):
     try:
         picture, _ = services.upload(site.pk, name, pictures[name])
     except PictureRefused:

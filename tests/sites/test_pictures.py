@@ -11,8 +11,8 @@ from hestor.core.errors import InvalidInput, NotFound, PictureGone, PictureInUse
 from hestor.core.roles import Role
 from hestor.pictures import selectors, services, store
 from hestor.pictures.models import Content, Picture
-from hestor.press import Renderer
-from hestor.press.brand_files import BrandFiles
+from hestor.rendering import Renderer
+from hestor.rendering.brand_files import BrandFiles
 from hestor.sites import generated_files
 from hestor.sites.models import Revision
 from hestor.sites.selectors.changes import changes_of
@@ -202,9 +202,9 @@ def test_pages_do_without_a_picture_that_a_backup_lacks(site, logo, data):
     selectors.clear_caches()
     shutil.rmtree(data / "pictures")
     site.refresh_from_db()
-    press = Renderer(draft_of(site), NOW)
-    assert press.brand.logo is None
-    assert press.respond("/").status == 200
+    renderer = Renderer(draft_of(site), NOW)
+    assert renderer.brand.logo is None
+    assert renderer.respond("/").status == 200
     assert uses_of(site, NOW)[logo.key]
 
 

@@ -11,7 +11,7 @@ from hestor.core.places import reach
 from hestor.core.places.all import FILE_PLACES, PAGE_PLACES
 from hestor.core.places.place import Place
 from hestor.core.reading.page import PageReading
-from hestor.press import Renderer, news, renderer
+from hestor.rendering import Renderer, news, renderer
 from hestor.sites.models import Revision, Site
 from hestor.sites.selectors import groups
 from hestor.sites.selectors.groups import groups_of
@@ -33,16 +33,16 @@ class Whole:
         state = with_one_date(draft_of(site, facts))
         own = state.master
         state.master = lambda key: own(key) or svg_master("<rect width='300' height='100'/>", 300, 100)
-        press = Renderer(state, MOMENT)
-        self.bodies = {path: press.respond(path).body for path in press.paths()}
+        renderer = Renderer(state, MOMENT)
+        self.bodies = {path: renderer.respond(path).body for path in renderer.paths()}
         self.pages = {
             path: before.pages[path]
             if before and before.bodies[path] == body
-            else reach.read_page(PageReading(body, press.style))
+            else reach.read_page(PageReading(body, renderer.style))
             for path, body in self.bodies.items()
         }
-        found = files_of(press)
-        self.files = reach.read_files(found, press.style)
+        found = files_of(renderer)
+        self.files = reach.read_files(found, renderer.style)
         self.raw_files = {place.place.value: found.get(place.source, b"") for place in FILE_PLACES}
 
     def differs(self, other: "Whole") -> dict[str, int]:

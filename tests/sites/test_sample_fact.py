@@ -17,13 +17,13 @@ SPEC = """    motto: Annotated[
 ADDED = [
     ("hestor/core/facts/words.py", '    ] = "© {year} {site}"\n', SPEC),
     (
-        "hestor/wording/locale/en/desk.po",
+        "hestor/translations/locale/en/desk.po",
         'msgid "fact.name"\nmsgstr "Name"\n',
         '\nmsgid "fact.motto"\nmsgstr "Motto"\n',
     ),
     ("frontend/src/i18n/en.json", '  "fact": {\n', '    "motto": {"name": "Motto", "why": "W", "empty": "E"},\n'),
     (
-        "hestor/press/templates/parts/foot.html.jinja",
+        "hestor/rendering/templates/parts/foot.html.jinja",
         '<p class="footer-line">{{ footer }}</p>\n',
         "{% if facts.motto %}<p>{{ facts.motto }}</p>{% endif %}\n",
     ),

@@ -5,7 +5,7 @@ from datetime import date, timedelta
 import pytest
 
 from hestor import clock
-from hestor.press import Renderer
+from hestor.rendering import Renderer
 from hestor.sites.models import Revision, Site
 from hestor.sites.selectors.changes import changes_of
 from hestor.sites.selectors.states import edition_of, live_edition
@@ -31,11 +31,11 @@ def test_a_page_that_is_held_back_stays_as_visitors_see_it(site, owner):
     keys = {(one.kind, one.key) for one in changes_of(Site.objects.get(pk=site.pk))}
     assert ("page_changed", "/about/") in keys
     publish(site.pk, owner, NOW, held={("page_changed", "/about/")})
-    press = press_of(site)
-    about = press.respond("/about/")
+    renderer = press_of(site)
+    about = renderer.respond("/about/")
     assert (about.status, b"This is Seed Library." in about.body) == (200, True)
     assert b"Held words." not in about.body
-    assert b"Sixteen." in press.respond("/about/people/").body
+    assert b"Sixteen." in renderer.respond("/about/people/").body
     # And the next edition, with nothing held, takes it.
     publish(site.pk, owner, NOW)
     assert b"Held words." in press_of(site).respond("/about/").body
@@ -75,9 +75,9 @@ def test_posts_of_one_day_follow_each_other_as_they_are_listed(site, owner, numb
         post = {"path": f"/news/{name}/", "title": f"Post {name}", "body": name, "kind": "post", "published": day}
         add_page(site.pk, post)
     publish(site.pk, owner, NOW)
-    press = press_of(site)
-    listed = [one.path for one in press.state.posts(0, 10)]
+    renderer = press_of(site)
+    listed = [one.path for one in renderer.state.posts(0, 10)]
     assert listed == ["/news/a/", "/news/b/", "/news/c/", "/news/d/", "/news/first/"]
-    older, newer = press.state.around(press.state.page(listed[number]))
+    older, newer = renderer.state.around(renderer.state.page(listed[number]))
     assert older[0] == listed[number + 1]
     assert (newer[0] if newer else None) == (listed[number - 1] if number else None)

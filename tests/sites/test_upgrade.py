@@ -21,7 +21,7 @@ import django
 django.setup()
 from hestor import clock
 from hestor.core.changes import Change
-from hestor.press import Renderer
+from hestor.rendering import Renderer
 from hestor.sites.models import Edition, Membership, Revision, Site, Text
 from hestor.sites.selectors.changes import changes_of
 from hestor.sites.selectors.groups import groups_of

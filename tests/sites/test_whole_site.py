@@ -16,7 +16,7 @@ from lxml import html as lxml_html
 from hestor import clock
 from hestor.core.errors import InvalidInput, NotFound
 from hestor.core.pages import package
-from hestor.press import Renderer
+from hestor.rendering import Renderer
 from hestor.sites.models import Page, RestingHost, Site
 from hestor.sites.selectors import whole_site
 from hestor.sites.selectors.changes import changes_of

@@ -1,4 +1,4 @@
-"""A state of a site that lies in memory: the press's counterpart in tests and benchmarks."""
+"""A state of a site that lies in memory: the renderer's counterpart in tests and benchmarks."""
 
 from collections import Counter
 from collections.abc import Iterable, Sequence
@@ -13,7 +13,7 @@ from hestor.core.facts.plates import Standings
 from hestor.core.imaging.raster import Master
 from hestor.core.pages.fields import Kind
 from hestor.core.text import markdown
-from hestor.press.state import Event, MenuItem, Named, Page
+from hestor.rendering.state import Event, MenuItem, Named, Page
 
 NAMES = UUID("b1b8f0de-8a5b-4d0c-9a54-0a0d0c1d2e3f")
 

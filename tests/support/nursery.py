@@ -54,7 +54,7 @@ def _warm() -> None:
 def _stand_back_for_nobody() -> None:
     """Where browsers are at work on the same machine, threads that stand back for all others would wait for seconds."""
     from hestor.config import worker
-    from hestor.studio import limits
+    from hestor.sandbox import limits
 
     worker.stand_back = lambda: None
     limits._LESS_URGENT = 0
@@ -64,7 +64,7 @@ def _fill_caches() -> None:
     """What every server would read or compile at its first request: templates, fonts, languages, stylesheets."""
     from hestor.core.facts.document import Facts
     from hestor.core.messages.kinds import KINDS
-    from hestor.press import Renderer, faces
+    from hestor.rendering import Renderer, faces
     from tests.support.memory import small
 
     faces.shipped()

@@ -20,7 +20,7 @@ import regex
 from hestor.core.reading import tokens
 from hestor.core.sweep import names, own, written_dates, written_hours
 from hestor.core.text import lines, links
-from hestor.press import message
+from hestor.rendering import message
 
 ROOT = Path(__file__).parents[2]
 NAMES = ("The Old Bakehouse", "Łąka i ul")
@@ -38,7 +38,7 @@ COMPOSED: dict[str, list[re.Pattern]] = {
     "hestor.core.sweep.written_hours:_days": [],
     "hestor.core.text.lines:_in_any_case": [lines._in_any_case(name) for name in NAMES],
     "hestor.core.text.links:link_to": [links.link_to("/growing/beans/")],
-    "hestor.press.message:fill_in": [message.fill_in(("site", "address"))],
+    "hestor.rendering.message:fill_in": [message.fill_in(("site", "address"))],
 }
 METHODS = ("match", "fullmatch", "search", "sub", "subn", "split", "findall", "finditer")
 KINDS = (re.Pattern, regex.Pattern)

@@ -4,8 +4,8 @@ import pytest
 
 from hestor.pictures.selectors import masters
 from hestor.pictures.services import upload
-from hestor.press import brand_files
-from hestor.press.brand_files import BrandFiles
+from hestor.rendering import brand_files
+from hestor.rendering.brand_files import BrandFiles
 from hestor.sites import generated_files
 from hestor.sites.services.facts import write_facts
 from hestor.sites.services.pages import add_page

@@ -8,7 +8,7 @@ from django.test import Client
 from hestor.accounts.models import Account
 from hestor.core.errors import InvalidInput
 from hestor.core.site_address import SiteAddress
-from hestor.mail import names
+from hestor.mail import dns
 from hestor.mail.selectors.letters import own_address
 from hestor.mail.services import domains
 from hestor.sites.models import FormerHost, Site
@@ -54,8 +54,8 @@ OWN = "quillmere-seeds.example"
 
 def answers(monkeypatch, **found):
     """A name service that says of an own domain where it leads, and what its text record is."""
-    monkeypatch.setattr(names, "addresses", lambda host: found["leads"])
-    monkeypatch.setattr(names, "texts", lambda host: found["texts"] if host == f"_hestor.{OWN}" else ())
+    monkeypatch.setattr(dns, "addresses", lambda host: found["leads"])
+    monkeypatch.setattr(dns, "texts", lambda host: found["texts"] if host == f"_hestor.{OWN}" else ())
 
 
 def test_a_domain_is_led_to_once_it_leads_here_and_is_proven(site, settings, monkeypatch):

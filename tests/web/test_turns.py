@@ -7,8 +7,8 @@ import time
 import pytest
 
 from hestor.config.worker import DESK, Turn, stand_back
-from hestor.studio import front, waiting
-from hestor.studio.limits import Limits
+from hestor.sandbox import client, waiting
+from hestor.sandbox.limits import Limits
 
 
 def nap() -> str:
@@ -24,22 +24,22 @@ def turn(monkeypatch):
 
 
 @pytest.fixture
-def studio(monkeypatch):
-    opened = front.Studio()
+def sandbox(monkeypatch):
+    opened = client.Sandbox()
     opened.open_by_exec()
-    monkeypatch.setattr(front, "_STUDIO", opened)
-    assert front.run(nap) == "done"
+    monkeypatch.setattr(client, "_STUDIO", opened)
+    assert client.run(nap) == "done"
     yield opened
     opened.close()
 
 
-def test_more_threads_than_places_in_the_studio_get_on(turn, studio, monkeypatch):
-    monkeypatch.setattr(front, "_PATIENCE", 3600)
+def test_more_threads_than_places_in_the_studio_get_on(turn, sandbox, monkeypatch):
+    monkeypatch.setattr(client, "_PATIENCE", 3600)
     done = []
 
     def work() -> None:
         with turn.taken():
-            done.extend(front.run_within(Limits(5, 10), nap) for _ in range(3))
+            done.extend(client.run_within(Limits(5, 10), nap) for _ in range(3))
 
     threads = [threading.Thread(target=work, daemon=True) for _ in range(DESK + 2)]
     for thread in threads:

@@ -1,6 +1,6 @@
 import type { Account } from "../api/client";
 import { useTranslation } from "../i18n/useTranslation";
-import { DeletedSites } from "../standing";
+import { DeletedSites } from "../lifecycle";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { useAccount } from "./api";
 import { Apart } from "./Apart";

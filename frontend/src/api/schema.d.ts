@@ -409,7 +409,7 @@ export interface paths {
          * Deleted
          * @description The person's sites that were deleted and can be brought back, the last one first.
          */
-        get: operations["hestor_api_standing_deleted"];
+        get: operations["hestor_api_lifecycle_deleted"];
         put?: never;
         post?: never;
         delete?: never;
@@ -431,7 +431,7 @@ export interface paths {
          * Restore
          * @description Brings a deleted site back as it was.
          */
-        post: operations["hestor_api_standing_restore"];
+        post: operations["hestor_api_lifecycle_restore"];
         delete?: never;
         options?: never;
         head?: never;
@@ -757,18 +757,18 @@ export interface paths {
          * Closed
          * @description Whether visitors are told that the site is closed.
          */
-        get: operations["hestor_api_standing_closed"];
+        get: operations["hestor_api_lifecycle_closed"];
         /**
          * Close
          * @description Closes the site to visitors at once; at the time that is given, if any, it opens by itself.
          */
-        put: operations["hestor_api_standing_close"];
+        put: operations["hestor_api_lifecycle_close"];
         post?: never;
         /**
          * Reopen
          * @description Opens the site to visitors again.
          */
-        delete: operations["hestor_api_standing_reopen"];
+        delete: operations["hestor_api_lifecycle_reopen"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2057,18 +2057,18 @@ export interface paths {
          * Timing
          * @description What is to be published by itself.
          */
-        get: operations["hestor_api_standing_timing"];
+        get: operations["hestor_api_lifecycle_timing"];
         /**
          * Publish At
          * @description Has the draft that was reviewed published at a time; what is written after it is not published.
          */
-        put: operations["hestor_api_standing_publish_at"];
+        put: operations["hestor_api_lifecycle_publish_at"];
         post?: never;
         /**
          * Publish By Hand
          * @description Publishes nothing by itself any more.
          */
-        delete: operations["hestor_api_standing_publish_by_hand"];
+        delete: operations["hestor_api_lifecycle_publish_by_hand"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2229,7 +2229,7 @@ export interface paths {
          * Show
          * @description What the draft lacks, or never changed from its start; what was said is not in it.
          */
-        get: operations["hestor_api_unsaid_show"];
+        get: operations["hestor_api_checklist_show"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2663,6 +2663,23 @@ export interface components {
             };
             /** Unread */
             unread: components["schemas"]["UnreadOut"][];
+        };
+        /**
+         * ChecklistItemOut
+         * @description One thing to say: at a fact, or on a page; and of how many it is.
+         */
+        ChecklistItemOut: {
+            /** Count */
+            count: number;
+            /** Fact */
+            fact: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "tagline" | "description" | "logo" | "icon" | "contact_email" | "notices_email" | "starter_text" | "one_page" | "empty_pages" | "titles" | "undescribed_pictures" | "unpublished";
+            /** Page */
+            page: number | null;
         };
         /**
          * ClockChangeOut
@@ -6033,23 +6050,6 @@ export interface components {
             why: string;
         };
         /**
-         * UnsaidOut
-         * @description One thing to say: at a fact, or on a page; and of how many it is.
-         */
-        UnsaidOut: {
-            /** Count */
-            count: number;
-            /** Fact */
-            fact: string;
-            /**
-             * Kind
-             * @enum {string}
-             */
-            kind: "tagline" | "description" | "logo" | "icon" | "contact_email" | "notices_email" | "starter_text" | "one_page" | "empty_pages" | "titles" | "undescribed_pictures" | "unpublished";
-            /** Page */
-            page: number | null;
-        };
-        /**
          * UploadOut
          * @description A picture that was uploaded; ``new`` is false if the site had the very same file already.
          */
@@ -7185,7 +7185,7 @@ export interface operations {
             };
         };
     };
-    hestor_api_standing_deleted: {
+    hestor_api_lifecycle_deleted: {
         parameters: {
             query?: never;
             header?: never;
@@ -7214,7 +7214,7 @@ export interface operations {
             };
         };
     };
-    hestor_api_standing_restore: {
+    hestor_api_lifecycle_restore: {
         parameters: {
             query?: never;
             header?: never;
@@ -8182,7 +8182,7 @@ export interface operations {
             };
         };
     };
-    hestor_api_standing_closed: {
+    hestor_api_lifecycle_closed: {
         parameters: {
             query?: never;
             header?: never;
@@ -8222,7 +8222,7 @@ export interface operations {
             };
         };
     };
-    hestor_api_standing_close: {
+    hestor_api_lifecycle_close: {
         parameters: {
             query?: never;
             header?: never;
@@ -8275,7 +8275,7 @@ export interface operations {
             };
         };
     };
-    hestor_api_standing_reopen: {
+    hestor_api_lifecycle_reopen: {
         parameters: {
             query?: never;
             header?: never;
@@ -11734,7 +11734,7 @@ export interface operations {
             };
         };
     };
-    hestor_api_standing_timing: {
+    hestor_api_lifecycle_timing: {
         parameters: {
             query?: never;
             header?: never;
@@ -11774,7 +11774,7 @@ export interface operations {
             };
         };
     };
-    hestor_api_standing_publish_at: {
+    hestor_api_lifecycle_publish_at: {
         parameters: {
             query?: never;
             header?: never;
@@ -11836,7 +11836,7 @@ export interface operations {
             };
         };
     };
-    hestor_api_standing_publish_by_hand: {
+    hestor_api_lifecycle_publish_by_hand: {
         parameters: {
             query?: never;
             header?: never;
@@ -12248,7 +12248,7 @@ export interface operations {
             };
         };
     };
-    hestor_api_unsaid_show: {
+    hestor_api_checklist_show: {
         parameters: {
             query?: never;
             header?: never;
@@ -12265,7 +12265,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["UnsaidOut"][];
+                    "application/json": components["schemas"]["ChecklistItemOut"][];
                 };
             };
             /** @description Not Found */

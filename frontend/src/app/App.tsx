@@ -21,9 +21,9 @@ import { PagesView } from "../pages";
 import { PicturesView } from "../pictures";
 import { ReviewView } from "../review";
 import { NewSite, useSites } from "../sites";
-import { StandingView } from "../standing";
+import { LifecycleView } from "../lifecycle";
 import { TitlesView } from "../titles";
-import { ToSayView } from "../unsaid";
+import { ChecklistView } from "../checklist";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { DeskKeys } from "./DeskKeys";
 import { lastSite } from "./lastSite";
@@ -85,8 +85,8 @@ function Desk() {
             <Route path="/:site" element={<SiteFrame person={now.account} />}>
               <Route path="style" element={<SheetView />} />
               <Route path="proofs" element={<BoardView />} />
-              <Route path="to-say" element={<ToSayView />} />
-              <Route path="pages" element={<PagesView />} />
+              <Route path="to-say" element={<ChecklistView />} />
+              <Route path="pages" element={<PagesView titles={TitlesView} />} />
               <Route path="pages/titles" element={<TitlesView />} />
               <Route path="pictures" element={<PicturesView />} />
               <Route path="consistency" element={<ConsistencyView />} />
@@ -94,7 +94,7 @@ function Desk() {
               <Route path="mail" element={<MailView />} />
               <Route path="editions" element={<EditionsView />} />
               <Route path="review" element={<ReviewView />} />
-              <Route path="whole-site" element={<StandingView mayMakeSites={now.account.may_make_sites} />} />
+              <Route path="whole-site" element={<LifecycleView mayMakeSites={now.account.may_make_sites} />} />
             </Route>
             <Route path="*" element={<Nowhere />} />
           </Routes>

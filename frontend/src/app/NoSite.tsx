@@ -1,6 +1,6 @@
 import { useSignOut } from "../accounts";
 import { useTranslation } from "../i18n/useTranslation";
-import { DeletedSites } from "../standing";
+import { DeletedSites } from "../lifecycle";
 import { AuthLayout } from "../ui/AuthLayout";
 
 /** For who has a role on no site, and may make none here. */

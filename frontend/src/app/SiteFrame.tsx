@@ -9,7 +9,7 @@ import { QueryBoundary } from "../ui/QueryBoundary";
 import { DeskKeys } from "./DeskKeys";
 import { rememberSite } from "./lastSite";
 import { Nowhere } from "./Nowhere";
-import { Standing } from "./Standing";
+import { StateBar } from "./StateBar";
 import { TopBar } from "./TopBar";
 import { useViewFocus } from "./useViewFocus";
 import { ViewFailed } from "./ViewFailed";
@@ -43,7 +43,7 @@ function OpenSite({ site, sites, person }: { site: Site; sites: Site[]; person: 
       </a>
       <DeskKeys person={person} sites={sites} site={site}>
         <TopBar site={site} sites={sites} person={person} />
-        <Standing site={site} />
+        <StateBar site={site} />
         <View site={site} />
       </DeskKeys>
     </DraftProvider>

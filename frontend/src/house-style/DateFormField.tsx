@@ -8,11 +8,9 @@ import { later } from "../ui/later";
 import { ExampleChoices } from "../ui/ExampleChoices";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { useSettled } from "../ui/useSettled";
-import { useCheckedForm, useForms, type FormKind } from "./dates";
+import { useCheckedForm, useForms, type DateFact, type FormKind } from "./dates";
 
 const DateParts = later(async () => (await import("./DateParts")).DateParts);
-
-export type DateFact = "date_long" | "date_short" | "time_style";
 
 interface Props {
   fact: DateFact;

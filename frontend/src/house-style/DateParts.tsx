@@ -3,7 +3,7 @@ import { useRef, useState, type KeyboardEvent } from "react";
 import { api, result, type Schemas } from "../api/client";
 import { useFact, useFactActions } from "../draft/hooks";
 import { useTranslation } from "../i18n/useTranslation";
-import type { DateFact } from "./DateFormField";
+import type { DateFact } from "./dates";
 
 type Part = Schemas["PartOut"];
 

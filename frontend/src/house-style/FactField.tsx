@@ -3,7 +3,7 @@ import { FactText } from "../draft/FactText";
 import type { Row } from "../draft/facts";
 import { KeywordsField, PatternField } from "../titles";
 import { later } from "../ui/later";
-import type { DateFact } from "./DateFormField";
+import type { DateFact } from "./dates";
 import { ProtectionField } from "./ProtectionField";
 import { ContactNotes } from "./ContactNotes";
 

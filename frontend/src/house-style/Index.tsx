@@ -3,7 +3,7 @@ import { isChanged } from "../draft/changes";
 import { BANDS, type Band } from "../draft/facts";
 import { useSelect } from "../draft/hooks";
 import { useTranslation } from "../i18n/useTranslation";
-import { ToSayLink } from "../unsaid";
+import { ChecklistLink } from "../checklist";
 
 /** The section below the bands, which is about no fact. */
 const ADDRESS = "address";
@@ -68,7 +68,7 @@ export function Index() {
         {t("siteAddress.title")}
       </a>
       <p className="mt-4 pe-3">
-        <ToSayLink />
+        <ChecklistLink />
       </p>
     </nav>
   );

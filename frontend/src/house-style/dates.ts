@@ -1,6 +1,8 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { api, result, type Schemas } from "../api/client";
 
+/** The facts that say how dates and times are written. */
+export type DateFact = "date_long" | "date_short" | "time_style";
 export type FormKind = "date" | "time";
 
 /** The forms of dates or times that a language has, each by the example of now. */

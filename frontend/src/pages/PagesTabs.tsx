@@ -3,8 +3,13 @@ import { NavLink } from "react-router";
 import { useSite } from "../draft/hooks";
 import { useTranslation } from "../i18n/useTranslation";
 
+/** What can be fetched before it is asked for. */
+export interface Preloaded {
+  preload: () => Promise<void>;
+}
+
 /** The two ways to look at all pages: as a tree, and as a table of their titles. */
-export function PagesTabs({ other }: { other: { preload: () => Promise<void> } }) {
+export function PagesTabs({ other }: { other: Preloaded }) {
   const { t } = useTranslation();
   const site = useSite();
   // Whoever looks at the one is likely to look at the other, which then stands there at once.

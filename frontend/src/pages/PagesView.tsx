@@ -7,7 +7,6 @@ import { useUndoKeys } from "../draft/useUndoKeys";
 import { useFormat } from "../i18n/format";
 import { useTranslation } from "../i18n/useTranslation";
 import { useComesIntoView, useNamed, type Named } from "../ui/named";
-import { TitlesView } from "../titles";
 import { ActionLink } from "../ui/ActionLink";
 import { later } from "../ui/later";
 import { QueryBoundary } from "../ui/QueryBoundary";
@@ -16,7 +15,7 @@ import { ViewHead } from "../ui/ViewHead";
 import { usePages } from "./api";
 import { DragHandle, useDrag, type Drag } from "./drag";
 import { PageEditor } from "./PageEditor";
-import { PagesTabs } from "./PagesTabs";
+import { PagesTabs, type Preloaded } from "./PagesTabs";
 import { RemovedPages } from "./RemovedPages";
 
 const AddEvent = later(async () => (await import("./AddEvent")).AddEvent);
@@ -200,7 +199,7 @@ function PageTable({ pages, mayEdit, named }: { pages: Page[]; mayEdit: boolean;
   );
 }
 
-export function PagesView() {
+export function PagesView({ titles }: { titles: Preloaded }) {
   const { t } = useTranslation();
   const site = useSite();
   const store = useStore();
@@ -212,7 +211,7 @@ export function PagesView() {
   return (
     <div className="min-h-[calc(100vh-60px)] bg-paper">
       <ViewHead title={t("view.pages")} lead={t("pages.lead")} />
-      <PagesTabs other={TitlesView} />
+      <PagesTabs other={titles} />
       {!adds && (
         <p className="px-6 pb-3">
           {mayEdit && <ActionLink onClick={() => setAdds("page")}>{t("addPage.addOne")}</ActionLink>}

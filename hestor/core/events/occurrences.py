@@ -5,8 +5,8 @@ from dataclasses import dataclass
 from datetime import date, datetime, timedelta
 
 from hestor.core import zones
-from hestor.core.dates import wall
-from hestor.core.dates.wall import Reading
+from hestor.core.dates import local_time
+from hestor.core.dates.local_time import Reading
 from hestor.core.errors import Param, Problem
 from hestor.core.events import expansion
 from hestor.core.events.schedule import Schedule
@@ -15,7 +15,7 @@ from hestor.core.events.schedule import Schedule
 @dataclass(frozen=True)
 class Occurrence:
     """An event once. Of one that takes whole days, ``end`` is the midnight after; ``reading`` is how its time was
-    read where the clock skips it or shows it twice (``core.dates.wall``)."""
+    read where the clock skips it or shows it twice (``core.dates.local_time``)."""
 
     day: date
     last_day: date
@@ -27,8 +27,8 @@ class Occurrence:
 def on(schedule: Schedule, day: date, zone: str) -> Occurrence:
     """The occurrence that begins on a day. Its length is that of the first one, as clocks on the wall show it."""
     later = day - schedule.starts
-    begun = wall.resolve(schedule.start + later, zone)
-    ended = wall.resolve(schedule.end + later, zone).moment
+    begun = local_time.resolve(schedule.start + later, zone)
+    ended = local_time.resolve(schedule.end + later, zone).moment
     # A time that is skipped lands later, and must not land behind its end.
     return Occurrence(day, schedule.last_day + later, begun.moment, max(begun.moment, ended), begun.reading)
 

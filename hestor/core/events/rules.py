@@ -3,7 +3,7 @@
 from datetime import UTC, date, datetime, time
 from typing import Any
 
-from hestor.core.dates import wall
+from hestor.core.dates import local_time
 from hestor.core.events.schedule import Repeat, Schedule
 
 _DAYS = {"mon": "MO", "tue": "TU", "wed": "WE", "thu": "TH", "fri": "FR", "sat": "SA", "sun": "SU"}
@@ -27,7 +27,7 @@ def _until(schedule: Schedule, until: date, zone: str) -> date | datetime:
     """The end in UTC where the event is at a time of a zone, else a day."""
     if schedule.whole_day:
         return until
-    return wall.resolve(datetime.combine(until, time(23, 59, 59)), zone).moment.astimezone(UTC)
+    return local_time.resolve(datetime.combine(until, time(23, 59, 59)), zone).moment.astimezone(UTC)
 
 
 def recurrence(schedule: Schedule, repeat: Repeat, zone: str) -> dict[str, Any]:

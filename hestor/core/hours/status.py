@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from datetime import date, datetime, timedelta
 
 from hestor.core import zones
-from hestor.core.dates import wall
+from hestor.core.dates import local_time
 from hestor.core.hours.opening import MIDNIGHT, OpeningHours, Span
 
 _AHEAD = 15
@@ -23,7 +23,7 @@ class Status:
 def _moment(day: date, minutes: int, zone: str) -> datetime:
     days, rest = divmod(minutes, MIDNIGHT)
     at = datetime(day.year, day.month, day.day) + timedelta(days=days, minutes=rest)
-    return wall.resolve(at, zone).moment
+    return local_time.resolve(at, zone).moment
 
 
 def _open_times(hours: OpeningHours, zone: str, first: date, days: int) -> Iterator[tuple[datetime, datetime]]:

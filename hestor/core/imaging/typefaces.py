@@ -1,6 +1,6 @@
 """The pairs of typefaces that a site can be set in: one for headings and the name, one for texts.
 
-Only the names and the files are known here; the press holds the files.
+Only the names and the files are known here; the renderer holds the files.
 """
 
 from collections.abc import Mapping

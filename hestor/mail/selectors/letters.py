@@ -1,4 +1,4 @@
-"""A site's voice in mail: its press, and the bytes of a message (RFC 5322)."""
+"""A site's voice in mail: its renderer, and the bytes of a message (RFC 5322)."""
 
 from collections.abc import Mapping
 from dataclasses import dataclass
@@ -14,7 +14,7 @@ from django.conf import settings
 
 from hestor.core.facts.document import Facts
 from hestor.core.messages.kinds import KINDS, Kind
-from hestor.press import Renderer
+from hestor.rendering import Renderer
 from hestor.sites.models import Site
 from hestor.sites.selectors.addresses import host_of
 from hestor.sites.selectors.states import draft_of, edition_of, live_edition
@@ -93,7 +93,7 @@ def from_the_desk(subject: str, text: str, receiver: str, language: str, now: da
 class Voice:
     """A site as it writes at a moment: in the words that the public reads, else in the draft's.
 
-    Made before anybody is locked out: to read a site's state may wait for the studio (decision 0020).
+    Made before anybody is locked out: to read a site's state may wait for the sandbox (decision 0020).
     """
 
     def __init__(self, site: Site, now: datetime) -> None:

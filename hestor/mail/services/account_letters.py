@@ -9,7 +9,7 @@ from django.conf import settings
 from django.core import signing
 from django.db import transaction
 
-from hestor import wording
+from hestor import translations
 from hestor.accounts.models import Account
 from hestor.core.errors import LinkSpent
 from hestor.mail.models import Message
@@ -22,8 +22,11 @@ _MOST_SHOWN = 4
 
 
 def _say(key: str, receiver: str, now: datetime, **said: str) -> None:
-    subject, text = wording.say(f"account_letter.{key}.subject", **said), wording.say(f"account_letter.{key}", **said)
-    put(None, from_the_desk(subject, text, receiver, wording.speaking(), now), now)
+    subject, text = (
+        translations.say(f"account_letter.{key}.subject", **said),
+        translations.say(f"account_letter.{key}", **said),
+    )
+    put(None, from_the_desk(subject, text, receiver, translations.speaking(), now), now)
 
 
 @transaction.atomic

@@ -1,6 +1,6 @@
 """Hands queued messages to a mail server (RFC 5321): in order for each receiver, each once, whatever happens meanwhile.
 
-One process sends at a time, whoever has the turn (``hestor.turns``). Before a message is handed over it is marked as
+One process sends at a time, whoever has the turn (``hestor.locks``). Before a message is handed over it is marked as
 begun, in the same commit that marks the one before as sent; so a server that is killed leaves at most one of which
 nobody knows whether it went. That one is not sent again by itself, but shown, for its owner to say
 (docs/decisions/0032).
@@ -14,7 +14,7 @@ from django.conf import settings
 from django.core.mail.backends.smtp import EmailBackend
 from django.db import connection, transaction
 
-from hestor import clock, turns
+from hestor import clock, locks
 from hestor.core.errors import NotFound
 from hestor.mail.models import Message, State
 from hestor.sites.models import Site
@@ -134,7 +134,7 @@ def drain(now: datetime | None = None) -> int:
         return 0
     if not Message.objects.filter(state__in=(State.QUEUED, State.BEGUN)).exists():
         return 0
-    with turns.taken("sending") as is_ours:
+    with locks.taken("sending") as is_ours:
         if not is_ours:
             return 0
         _lightly()

@@ -11,6 +11,7 @@ from django.db.models import Q
 
 from hestor import clock
 from hestor.core import zones
+from hestor.core.checklist import ChecklistItem
 from hestor.core.contact import phones
 from hestor.core.facts import clock as clock_facts
 from hestor.core.facts import shown_texts
@@ -22,18 +23,17 @@ from hestor.core.sweep import hours, own
 from hestor.core.sweep.own import OwnHouse, OwnPage, OwnStray
 from hestor.core.sweep.stray import Kind
 from hestor.core.sweep.style import Style
-from hestor.core.unsaid import Unsaid
-from hestor.press import Renderer
+from hestor.rendering import Renderer
 from hestor.sites.models import Edition, Meant, Revision, RevisionQuerySet, Site, SweptPage
 from hestor.sites.selectors import own_texts
-from hestor.sites.selectors.still_to_say import still_to_say
+from hestor.sites.selectors.checklist import checklist
 from hestor.sites.selectors.title_table import table_of
 from hestor.sites.selectors.unlinked import UnlinkedPages, unlinked_draft
 
 _AT_ONCE = 20
 _TITLES: frozenset[Kind] = frozenset(("title_repeats_name", "title_empty", "title_twin", "title_long"))
 _UNSET = frozenset(("tagline", "description", "logo", "icon", "contact_email"))
-# In what the press itself writes these are none.
+# In what the renderer itself writes these are none.
 _NEEDS_FIELD = frozenset(
     ("starter_text", "text_language", "former_name", "misspelt_name", "date_form", "date_ambiguous")
 )
@@ -136,19 +136,19 @@ class Sweeping:
         """Goes on with the sweep, for about so many seconds, or to its end."""
         begin = monotonic()
         state, pages = unlinked_draft(self._site)
-        press = Renderer(state, self._now)
+        renderer = Renderer(state, self._now)
         while batch := list(self._stale().select_related("text", "page").order_by("pk")[:_AT_ONCE]):
-            self._keep(press, pages, batch)
+            self._keep(renderer, pages, batch)
             if seconds is not None and monotonic() - begin > seconds:
                 break
         return self.progress()
 
-    def _keep(self, press: Renderer, pages: UnlinkedPages, batch: Sequence[Revision]) -> None:
+    def _keep(self, renderer: Renderer, pages: UnlinkedPages, batch: Sequence[Revision]) -> None:
         rows = [
             SweptPage(
                 revision=one,
                 key=self._key_of(one.kind),
-                found=[asdict(stray) for stray in self._found(press, pages, one)],
+                found=[asdict(stray) for stray in self._found(renderer, pages, one)],
             )
             for one in batch
         ]
@@ -156,8 +156,8 @@ class Sweeping:
             rows, update_conflicts=True, unique_fields=["revision"], update_fields=["key", "found"]
         )
 
-    def _found(self, press: Renderer, pages: UnlinkedPages, revision: Revision) -> Iterator[OwnStray]:
-        yield from strays_on(press, pages, revision, self._house)
+    def _found(self, renderer: Renderer, pages: UnlinkedPages, revision: Revision) -> Iterator[OwnStray]:
+        yield from strays_on(renderer, pages, revision, self._house)
         yield from left_out(revision)
 
     def strays(self) -> tuple[OwnStray, ...]:
@@ -172,7 +172,7 @@ class Sweeping:
         listed = (
             *texts,
             *_titles(table_of(self._site, self._now)),
-            *_unset(still_to_say(self._site, self._now)),
+            *_unset(checklist(self._site, self._now)),
             *filter(is_told, own_ones),
             *own_texts.strays(self._site, self._now),
             *own.past_years(self._site.facts.footer_text, zones.day_in(self._site.facts.time_zone, self._now).year),
@@ -186,13 +186,13 @@ def of_facts(facts: Facts, house: OwnHouse) -> Iterator[OwnStray]:
 
 
 def is_told(stray: OwnStray) -> bool:
-    """Whether a stray of a page is told of: what the press itself writes there is none, or is said at its fact."""
+    """Whether a stray of a page is told of: what the renderer itself writes there is none, or is said at its fact."""
     return bool(stray.field) or stray.kind not in _NEEDS_FIELD
 
 
-def strays_on(press: Renderer, pages: UnlinkedPages, revision: Revision, house: OwnHouse) -> Iterator[OwnStray]:
-    """The strays of a page as the press makes it."""
-    yield from own.of_page(press.page(pages.of(revision)).body.decode(), own_page(revision), house)
+def strays_on(renderer: Renderer, pages: UnlinkedPages, revision: Revision, house: OwnHouse) -> Iterator[OwnStray]:
+    """The strays of a page as the renderer makes it."""
+    yield from own.of_page(renderer.page(pages.of(revision)).body.decode(), own_page(revision), house)
 
 
 def own_page(revision: Revision) -> OwnPage:
@@ -235,7 +235,7 @@ def _title(row: Row, fault: Fault) -> OwnStray:
     )  # fmt: skip
 
 
-def _unset(found: Iterable[Unsaid]) -> Iterator[OwnStray]:
+def _unset(found: Iterable[ChecklistItem]) -> Iterator[OwnStray]:
     for one in found:
         if one.fact in _UNSET:
             yield OwnStray("fact_unset", 0, "/", one.fact, one.fact, 0, 0, "", "", 0.9, key=f"unset-{one.fact}")

@@ -8,7 +8,7 @@ from hestor.core import zones
 from hestor.core.errors import TooMuchWork
 from hestor.core.sweep import own
 from hestor.core.sweep.own import OwnHouse, OwnStray
-from hestor.press import Renderer
+from hestor.rendering import Renderer
 from hestor.sites.models import Edition, Revision, RevisionQuerySet, Site
 from hestor.sites.selectors.comparison import edition as edition_of_number
 from hestor.sites.selectors.consistency import Consistency, house_of, is_told, left_out, of_facts, strays_on, told_apart
@@ -23,9 +23,9 @@ def _found(site: Site, edition: Edition, pages: RevisionQuerySet, house: OwnHous
     yield from of_facts(facts, house)
     yield from own.past_years(facts.footer_text, zones.day_in(facts.time_zone, now).year)
     state, unlinked = unlinked_edition(site, edition)
-    press = Renderer(state, now)
+    renderer = Renderer(state, now)
     for one in pages.select_related("text", "page").order_by("path"):
-        yield from filter(is_told, strays_on(press, unlinked, one, house))
+        yield from filter(is_told, strays_on(renderer, unlinked, one, house))
         yield from left_out(one)
 
 

@@ -12,14 +12,14 @@ from hestor.core.facts.plates import Standings
 from hestor.core.imaging import logos, palettes
 from hestor.core.imaging.logos import Measured
 from hestor.pictures import selectors as pictures
-from hestor.studio import run
+from hestor.sandbox import run
 
 _MEASURED: LRUCache[Any, Measured] = LRUCache(500)
 
 
 @cached(_MEASURED, lock=Lock())
 def measured(site_id: int, logo: Logo) -> Measured:
-    """The measures of a logo. Raises LookupError if its picture is lost, and what the studio raises."""
+    """The measures of a logo. Raises LookupError if its picture is lost, and what the sandbox raises."""
     master = pictures.master(site_id, logo.picture)
     if master is None:
         raise LookupError(logo.picture)

@@ -11,7 +11,7 @@ from datetime import UTC, date, datetime, time
 from hestor.core.events.month import Month
 from hestor.core.events.schedule import Repeat, Schedule
 from hestor.core.text import fillins
-from hestor.press.state import Event, Page
+from hestor.rendering.state import Event, Page
 from hestor.sites.selectors.states import StoredState
 
 # A Wednesday of a long month with a day of two digits; in the afternoon, and in summer in the north.

@@ -5,14 +5,14 @@ from datetime import datetime
 from functools import cache
 from typing import Any
 
-from hestor import wording
+from hestor import translations
 from hestor.core.facts import document
 from hestor.core.sweep import own_texts as core
 from hestor.core.sweep.own import OwnStray
 from hestor.core.sweep.own_texts import Elsewhere, OwnText
 from hestor.core.sweep.stray import Kind
-from hestor.press import Renderer
-from hestor.press.static_files import PREFIX
+from hestor.rendering import Renderer
+from hestor.rendering.static_files import PREFIX
 from hestor.sites.models import Edition, Revision, RevisionQuerySet, Site
 from hestor.sites.selectors.addresses import base_of, hosts_of
 from hestor.sites.selectors.picture_uses import ADDRESS
@@ -23,12 +23,12 @@ _WAS: Mapping[str, Kind] = {"logo": "old_logo", "logo_dark": "old_logo", "icon":
 
 def _elsewhere(site: Site, now: datetime) -> Elsewhere:
     known = frozenset(Revision.objects.in_draft_of(site.pk).values_list("path", flat=True))
-    press = Renderer(draft_of(site), now)
+    renderer = Renderer(draft_of(site), now)
 
     @cache
     def answers(path: str) -> bool:
-        # Whatever is no page, the press itself says: lists by month, former addresses, files.
-        return path in known or path.startswith(PREFIX) or press.respond(path).status != 404
+        # Whatever is no page, the renderer itself says: lists by month, former addresses, files.
+        return path in known or path.startswith(PREFIX) or renderer.respond(path).status != 404
 
     hosts = [f"{scheme}://{host}" for scheme in ("https", "http") for host in hosts_of(site) if host]
     bases = {base_of(site), *hosts, *(host + site.folder for host in hosts)}
@@ -52,7 +52,7 @@ def _former(site: Site) -> dict[str, tuple[Kind, str]]:
 @cache
 def _starts() -> tuple[str, ...]:
     """The paragraphs that new sites begin with, in each language that public pages speak."""
-    bodies = (wording.catalogue("public", tag)["starter.home.body"] for tag in wording.languages("public"))
+    bodies = (translations.catalogue("public", tag)["starter.home.body"] for tag in translations.languages("public"))
     return tuple(dict.fromkeys(part for body in bodies for part in body.split("\n\n") if "{" not in part))
 
 

@@ -9,9 +9,9 @@ from hestor.core.facts.titles import titling
 from hestor.core.pages import posting, titles, tree
 from hestor.core.pages.titles import Titling
 from hestor.core.text import fillins
-from hestor.press.files import address
-from hestor.press.frame import Frame
-from hestor.press.page import title_of
+from hestor.rendering.files import address
+from hestor.rendering.frame import Frame
+from hestor.rendering.page import title_of
 from hestor.sites.models import Revision, Site
 from hestor.sites.selectors.addresses import base_of
 from hestor.sites.selectors.page_fields import columns_of
@@ -92,7 +92,7 @@ def _row(
 def page_row(site: Site, revision: Revision, now: datetime) -> dict[str, Any]:
     """One page, with its computed title, its address and its state: live, held back until its day, changed or new.
 
-    Its title is asked of the press, which reads no more pages than those above it.
+    Its title is asked of the renderer, which reads no more pages than those above it.
     """
     was_live = Revision.objects.leaving(site.pk).filter(page_id=revision.page_id).exists()
     state = draft_of(site)

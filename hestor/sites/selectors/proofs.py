@@ -1,4 +1,4 @@
-"""Proofs of a site's draft: rendered by the press, read back by the core."""
+"""Proofs of a site's draft: rendered by the renderer, read back by the core."""
 
 from collections.abc import Callable, Collection, Mapping
 from dataclasses import dataclass, replace
@@ -14,7 +14,7 @@ from hestor.core.places.all import DRAWN, FILE_PLACES, PAGE_PLACES
 from hestor.core.places.place import Place
 from hestor.core.places.proof import Proof, Sought
 from hestor.core.reading.page import PageReading
-from hestor.press import Renderer
+from hestor.rendering import Renderer
 from hestor.sites.models import Edition, Site
 from hestor.sites.selectors.reach import files_of
 from hestor.sites.selectors.states import StoredState, draft_of, edition_of

@@ -20,9 +20,9 @@ from hestor.core.places.definition import FilePlace, Source
 from hestor.core.places.reach import NOWHERE, Reach, SiteReading
 from hestor.core.rules import Value
 from hestor.core.text import fillins, markdown
-from hestor.press import Renderer, card
-from hestor.press.message import Message
-from hestor.press.state import Page
+from hestor.rendering import Renderer, card
+from hestor.rendering.message import Message
+from hestor.rendering.state import Page
 from hestor.sites.models import Site
 from hestor.sites.selectors import groups
 from hestor.sites.selectors.addresses import address_key

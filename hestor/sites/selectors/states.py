@@ -1,4 +1,4 @@
-"""The press's view of a site: an edition, or the draft, as it lies in the database."""
+"""The renderer's view of a site: an edition, or the draft, as it lies in the database."""
 
 from collections.abc import Callable, Iterable, Sequence
 from datetime import date, datetime
@@ -21,7 +21,7 @@ from hestor.core.pages.fields import Kind
 from hestor.core.pages.tree import Node
 from hestor.core.text import markdown
 from hestor.pictures import selectors as pictures
-from hestor.press.state import Event, MenuItem, Named, Page
+from hestor.rendering.state import Event, MenuItem, Named, Page
 from hestor.sites.models import Edition, Revision, RevisionQuerySet, Site
 from hestor.sites.selectors import logo_measures
 from hestor.sites.selectors.addresses import base_of, folder_of
@@ -55,7 +55,7 @@ def _menu_item(node: Node[_MenuRow]) -> MenuItem:
 
 
 class StoredPages:
-    """The pages of one state, read as the press asks. ``known`` are all pages that were public up to that state."""
+    """The pages of one state, read as the renderer asks. ``known`` are all pages that were public up to that state."""
 
     def __init__(self, revisions: RevisionQuerySet, known: RevisionQuerySet) -> None:
         self.revisions = revisions
@@ -325,7 +325,7 @@ class StoredState:
         self.first_event, self.hours_page = pages.first_event, pages.hours_page
         self.contact_page = pages.contact_page
         self.identity = site.identity
-        # Found before anything is rendered: measuring waits for the studio, and who waits must hold no lock.
+        # Found before anything is rendered: measuring waits for the sandbox, and who waits must hold no lock.
         self.standings = _standings(site.pk, facts)
 
 

@@ -7,7 +7,7 @@ from django.db.models import TextField
 from django.db.models.functions import Cast
 
 from hestor.core.events.schedule import Schedule
-from hestor.press.state import Event
+from hestor.rendering.state import Event
 from hestor.sites.models import RevisionQuerySet
 
 _LISTED = ("path", "title", "said", "summary")

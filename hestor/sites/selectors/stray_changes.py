@@ -12,7 +12,7 @@ from cachetools import LRUCache, cached
 from hestor.core import zones
 from hestor.core.sweep import own
 from hestor.core.sweep.own import OwnStray
-from hestor.press import Renderer
+from hestor.rendering import Renderer
 from hestor.sites.models import Edition, Revision, RevisionQuerySet, Site
 from hestor.sites.selectors import own_texts
 from hestor.sites.selectors.addresses import address_key
@@ -42,10 +42,10 @@ def _said(stray: OwnStray) -> Said:
 def _of_edition(site: Site, edition: Edition, revisions: Iterable[Revision], now: datetime) -> Iterator[OwnStray]:
     yield from own_texts.by_themselves(Revision.objects.in_edition_of(site.pk, edition.number))
     state, pages = unlinked_edition(site, edition)
-    press, house = Renderer(state, now), house_of(site, edition.facts)
+    renderer, house = Renderer(state, now), house_of(site, edition.facts)
     yield from of_facts(edition.facts, house)
     for one in revisions:
-        yield from filter(is_told, strays_on(press, pages, one, house))
+        yield from filter(is_told, strays_on(renderer, pages, one, house))
 
 
 def _edition_key(site: Site, edition: Edition, pages: RevisionQuerySet, now: datetime) -> tuple[Any, ...]:

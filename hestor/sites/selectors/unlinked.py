@@ -2,7 +2,7 @@
 
 from collections.abc import Sequence
 
-from hestor.press.state import Named, Page
+from hestor.rendering.state import Named, Page
 from hestor.sites.models import Edition, Revision, Site
 from hestor.sites.selectors.states import StoredPages, StoredState
 

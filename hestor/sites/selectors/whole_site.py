@@ -10,9 +10,9 @@ from hestor.core.facts.document import Facts
 from hestor.core.pages import site_package
 from hestor.pictures import selectors as pictures
 from hestor.pictures.models import Picture
-from hestor.press import Renderer, brand_files, whole
-from hestor.press.brand_files import BrandFiles
-from hestor.press.response import Response
+from hestor.rendering import Renderer, brand_files, whole
+from hestor.rendering.brand_files import BrandFiles
+from hestor.rendering.response import Response
 from hestor.sites import generated_files
 from hestor.sites.models import Revision, RevisionQuerySet, Site
 from hestor.sites.selectors import export

@@ -8,7 +8,7 @@ from django.db import transaction
 from hestor.core import site_address
 from hestor.core.errors import InvalidInput, NotFound, Problem
 from hestor.core.site_address import SiteAddress
-from hestor.front import forget_hosts, switching
+from hestor.edge_cache import forget_hosts, invalidating
 from hestor.sites.models import FormerHost, Site
 from hestor.sites.selectors.addresses import address_of, holder_of, hosts_of, short_host
 from hestor.sites.services import resting
@@ -34,7 +34,7 @@ def set_address(site_id: int, given: SiteAddress, now: datetime) -> Site:
 
     A new domain is not led to before it is proven to be the site's: until then the short address stays the one in use.
     """
-    with switching(site_id), transaction.atomic():
+    with invalidating(site_id), transaction.atomic():
         forget_hosts(site_id)
         site = Site.objects.filter(pk=site_id).first()
         if site is None:
@@ -68,7 +68,7 @@ def _remember(site: Site, former: tuple[str, ...], folder: str, at: datetime) ->
 def confirm(site: Site) -> None:
     """The site's own domain was proven to be its own: from now on it is the one in use."""
     if site.domain and not site.domain_confirmed:
-        with switching(site.pk):
+        with invalidating(site.pk):
             forget_hosts(site.pk)
             Site.objects.filter(pk=site.pk).update(domain_confirmed=True)
         site.domain_confirmed = True

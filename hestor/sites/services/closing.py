@@ -3,18 +3,18 @@
 from datetime import datetime
 
 from hestor import clock
-from hestor.core import ahead
+from hestor.core import schedule_rules
 from hestor.core.errors import InvalidInput
-from hestor.front import switching
+from hestor.edge_cache import invalidating
 from hestor.sites.models import Site
 
 
 def close(site: Site, until: datetime | None) -> Site:
     """Closes a site; it opens by itself at a moment, if there is one. Raises InvalidInput."""
-    if until is not None and (found := list(ahead.problems("until", until, clock.now()))):
+    if until is not None and (found := list(schedule_rules.problems("until", until, clock.now()))):
         raise InvalidInput(found)
     site.closed, site.closed_until = True, until
-    with switching(site.pk):
+    with invalidating(site.pk):
         site.save(update_fields=["closed", "closed_until"])
     return site
 

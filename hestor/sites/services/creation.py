@@ -5,7 +5,7 @@ from itertools import count
 
 from django.db import transaction
 
-from hestor import clock, wording
+from hestor import clock, translations
 from hestor.accounts.models import Account
 from hestor.core.errors import InvalidInput, Problem
 from hestor.core.facts import document
@@ -75,7 +75,7 @@ def make_site(
         facts = document.new(good)
         site = Site.objects.create(slug=slug, label=label, draft_facts=document.document(facts))
         Membership.objects.create(site=site, account=owner, role=Role.OWNER)
-        words = wording.catalogue("public", facts.language)
+        words = translations.catalogue("public", facts.language)
         starter = {"path": "/", "title": words["starter.home.title"], "body": words["starter.home.body"]}
         add_page(site.pk, {**starter, "menu_title": words["home"], "in_menu": True})
         site.refresh_from_db()

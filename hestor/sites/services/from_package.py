@@ -13,13 +13,13 @@ from hestor.core.pages.package import Package
 from hestor.core.pages.site_package import Described
 from hestor.pictures.models import Picture
 from hestor.pictures.services import checked_words
+from hestor.sandbox import TO_UNPACK, run_within
 from hestor.sites.models import Page, Revision, Site
 from hestor.sites.selectors.picture_uses import ADDRESS
 from hestor.sites.services import importing
 from hestor.sites.services.creation import make_site, may_have
 from hestor.sites.services.facts import write_facts
 from hestor.sites.services.importing import Enough, Report, never
-from hestor.studio import TO_UNPACK, run_within
 
 
 def _is_own(problem: Problem) -> bool:

@@ -20,13 +20,13 @@ from hestor.core.pages.package import Package
 from hestor.core.text.markdown import CompiledText
 from hestor.pictures.models import Content
 from hestor.pictures.services import key_of, same_file, upload
+from hestor.sandbox import run_on_text
 from hestor.sites.models import Page, Revision, Site, Text
 from hestor.sites.selectors.page_fields import fields_of
 from hestor.sites.selectors.picture_uses import ADDRESS
 from hestor.sites.services import deeds
 from hestor.sites.services.locking import bump, locked
 from hestor.sites.services.pages import compiled_within, new_revision
-from hestor.studio import run_on_text
 
 Wrong = tuple[str, Problem]
 

@@ -9,10 +9,10 @@ from django_tasks import task
 from hestor import clock
 from hestor.core.errors import HestorError, Problem
 from hestor.core.pages import package
+from hestor.sandbox import TO_UNPACK, run_within
 from hestor.sites.models import LaterImport, Site
 from hestor.sites.services import from_package, importing
 from hestor.sites.services.importing import CallBudget, Report
-from hestor.studio import TO_UNPACK, run_within
 
 _FOLDER = "waiting"
 # A job has longer than a call, and yet lets others between.

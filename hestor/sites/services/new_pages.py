@@ -1,6 +1,6 @@
 """Pages that Hestor makes itself: their addresses, and the one page of a kind that a site has."""
 
-from hestor import wording
+from hestor import translations
 from hestor.core.pages import paths
 from hestor.core.pages.fields import Kind
 from hestor.sites.models import Revision, Site
@@ -26,7 +26,7 @@ def page_of_kind(site: Site, kind: Kind) -> Revision:
     found = Revision.objects.in_draft_of(site.pk).filter(kind=kind).order_by("path").first()
     if found:
         return found
-    title = wording.catalogue("public", site.facts.language)[f"starter.{kind}"]
+    title = translations.catalogue("public", site.facts.language)[f"starter.{kind}"]
     fields = {
         "path": free_path(site.pk, "/", title, kind),
         "title": title,

@@ -16,10 +16,10 @@ from hestor.core.pages.pagination import page_number
 from hestor.core.pages.tree import MOST_LEVELS
 from hestor.core.text import markdown
 from hestor.core.text.markdown import CompiledText
+from hestor.sandbox import run_on_text
 from hestor.sites.models import Page, Revision, RevisionQuerySet, Site, Text
 from hestor.sites.selectors.page_fields import COLUMNS, current, fields_of
 from hestor.sites.services.locking import bump, locked
-from hestor.studio import run_on_text
 
 
 def _address_problems(site: Site, given: PageFields, page: Page | None) -> Iterator[Problem]:

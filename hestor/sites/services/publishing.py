@@ -15,7 +15,7 @@ from hestor.accounts.models import Account
 from hestor.core.changes import Change
 from hestor.core.errors import NotFound, NothingToPublish, StaleRevision
 from hestor.core.facts import document
-from hestor.front import switching
+from hestor.edge_cache import invalidating
 from hestor.sites.models import Deed, Edition, Revision, Site, TimedPublishing
 from hestor.sites.selectors.changes import changes_of
 from hestor.sites.selectors.comparison import edition as edition_of_number
@@ -42,7 +42,7 @@ def publish(
         # Reach takes rendering, so it is found before the lock; the lock sees to it that it is still true.
         changes = changes_of(site)
         try:
-            with switching(site_id):
+            with invalidating(site_id):
                 return _publish(site, changes, by, now, site.revision if revision is None else revision, held)
         except StaleRevision as error:
             if revision is not None:

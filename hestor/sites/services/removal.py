@@ -8,18 +8,18 @@ from django.db import transaction
 from hestor.accounts.models import Account
 from hestor.core.errors import NotFound, TooManySites
 from hestor.core.roles import Role
-from hestor.front import drop_site, switching
+from hestor.edge_cache import drop_site, invalidating
 from hestor.pictures import store
 from hestor.pictures.models import Content
 from hestor.sites.models import Site, Text
 from hestor.sites.selectors.addresses import hosts_of
-from hestor.sites.selectors.standing import DAYS_KEPT
+from hestor.sites.selectors.lifecycle import DAYS_KEPT
 from hestor.sites.services import resting
 
 
 def delete_site(site: Site, now: datetime) -> None:
     """Deletes a site: from now on nobody sees it, at the desk or as a visitor. Its address stays its own meanwhile."""
-    with switching(site.pk):
+    with invalidating(site.pk):
         Site.objects.filter(pk=site.pk, deleted=None).update(deleted=now)
 
 

@@ -9,7 +9,7 @@ from django_tasks import task
 
 from hestor import clock
 from hestor.accounts.models import Account
-from hestor.core import ahead
+from hestor.core import schedule_rules
 from hestor.core.errors import HestorError, InvalidInput, NothingToPublish
 from hestor.core.roles import Action
 from hestor.sites.models import Site, TimedPublishing
@@ -26,7 +26,7 @@ def set_time(site_id: int, by: Account, at: datetime, revision: int, held: Colle
 
     Raises InvalidInput, NothingToPublish, StaleRevision, NotFound.
     """
-    if found := list(ahead.problems("at", at, clock.now())):
+    if found := list(schedule_rules.problems("at", at, clock.now())):
         raise InvalidInput(found)
     seen = locked(site_id, revision)
     changes, held_changes = split(changes_of(seen), held)

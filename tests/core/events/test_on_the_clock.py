@@ -9,7 +9,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from hestor.core import zones
-from hestor.core.dates import wall
+from hestor.core.dates import local_time
 from hestor.core.events import month, occurrences
 from hestor.core.events.month import Month
 from hestor.core.events.schedule import Repeat, Schedule
@@ -22,7 +22,7 @@ ZONES = st.sampled_from(NAMES)
 @given(ZONES, MOMENTS)
 def test_a_moment_on_the_wall_and_back_is_the_same_moment(zone, moment):
     local = moment.astimezone(zones.clock_of(zone))
-    found = wall.resolve(local.replace(tzinfo=None, fold=0), zone)
+    found = local_time.resolve(local.replace(tzinfo=None, fold=0), zone)
     assert found.reading in ("plain", "twice")
     # Of a time that comes twice the first is meant.
     behind = moment - found.moment.astimezone(UTC)
@@ -31,7 +31,7 @@ def test_a_moment_on_the_wall_and_back_is_the_same_moment(zone, moment):
 
 @given(ZONES, st.datetimes(datetime(1990, 1, 1), datetime(2040, 1, 1)))
 def test_a_time_on_the_wall_is_skipped_exactly_where_no_moment_shows_it(zone, local):
-    found = wall.resolve(local, zone)
+    found = local_time.resolve(local, zone)
     shown = found.moment.astimezone(UTC).astimezone(zones.clock_of(zone)).replace(tzinfo=None)
     assert (found.reading == "skipped") == (shown != local)
     if found.reading == "skipped":
@@ -51,7 +51,7 @@ def test_a_time_on_the_wall_is_skipped_exactly_where_no_moment_shows_it(zone, lo
     ],
 )
 def test_gaps_and_folds_are_read_by_the_rule(local, zone, reading, moment):
-    found = wall.resolve(datetime.fromisoformat(local), zone)
+    found = local_time.resolve(datetime.fromisoformat(local), zone)
     # Moments that come twice are equal to nothing outside of their zone, so what they say is compared.
     assert (found.reading, found.moment.isoformat(timespec="minutes")) == (reading, moment)
 

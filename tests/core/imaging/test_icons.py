@@ -11,7 +11,7 @@ from hestor.core.imaging import colours, crops, emblems, icons, legibility, meas
 from hestor.core.imaging.emblems import FORMS, Emblem
 from hestor.core.imaging.icons import CroppedIcon, DrawnIcon
 from hestor.core.imaging.shapes import SHAPES
-from hestor.press import letters
+from hestor.rendering import letters
 from tests.support.pictures import master_of, noise, opened, svg_master, wordmark
 
 LEAF = Emblem("", "leaf", "rounded", "#7a2e4d")

@@ -203,21 +203,21 @@ def test_no_bytes_crash_the_decoder(body):
 
 
 def test_the_message_names_the_file():
-    from hestor import wording
+    from hestor import translations
     from hestor.pictures.services import read
 
     with pytest.raises(PictureRefused) as caught:
         read("beans.png", b"words")
-    assert "“beans.png” holds plain text" in wording.say(f"error.{caught.value.code}", **caught.value.params)
+    assert "“beans.png” holds plain text" in translations.say(f"error.{caught.value.code}", **caught.value.params)
 
 
 def test_every_refusal_and_note_has_its_words():
     import re
     from pathlib import Path
 
-    from hestor import wording
+    from hestor import translations
 
-    said = wording.catalogue("desk", "en")
+    said = translations.catalogue("desk", "en")
     core = Path(ingest.__file__).parent
     source = "".join((core / f"{name}.py").read_text() for name in ("ingest", "svg"))
     refusals = set(re.findall(r'PictureRefused\("(\w+)"', source)) | set(re.findall(r'NotADrawing\("(\w+)"', source))

@@ -12,7 +12,7 @@ from hestor.core.errors import TokensRefused
 from hestor.core.facts.document import Facts
 from hestor.core.imaging import palettes, proposals, raster, share_card, tokens, typefaces
 from hestor.core.reading.stylesheet import read_style
-from hestor.press import letters, static_files
+from hestor.rendering import letters, static_files
 from tests.support.pictures import master_of, noise, opened, wordmark
 
 FACTS = Facts(name="Seeds", brand_colour="#7a2e4d", accent_colour="#1f6b57", typefaces="ledger")

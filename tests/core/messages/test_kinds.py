@@ -4,17 +4,17 @@ import re
 
 import pytest
 
-from hestor import wording
+from hestor import translations
 from hestor.core.facts import document
 from hestor.core.messages.kinds import KINDS
 
-LANGUAGES = wording.languages("public")
+LANGUAGES = translations.languages("public")
 
 
 @pytest.mark.parametrize("language", LANGUAGES)
 @pytest.mark.parametrize("kind", KINDS.values(), ids=KINDS)
 def test_the_usual_words_hold_what_the_message_needs_and_nothing_else(kind, language):
-    words = wording.catalogue("public", language)
+    words = translations.catalogue("public", language)
     text = words[kind.text_key]
     named = set(re.findall(r"\{(\w+)\}", text + words[kind.subject_key]))
     assert set(kind.needed) <= set(re.findall(r"\{(\w+)\}", text))

@@ -3,7 +3,7 @@
 from django.core.management.base import BaseCommand, CommandError
 
 from hestor import clock
-from hestor.backups import folder, making
+from hestor.backups import create, folder
 from hestor.backups.errors import CopyFailed
 
 
@@ -16,9 +16,9 @@ class Command(BaseCommand):
         """Makes one copy, then deletes those that are not to be kept any longer."""
         now = clock.now()
         try:
-            made = making.make(now, "by hand")
+            made = create.make(now, "by hand")
         except CopyFailed as error:
             raise CommandError(str(error)) from error
-        making.prune()
+        create.prune()
         said = f"{made.sites} sites, {len(made.pictures)} pictures"
         self.stdout.write(f"Copied to {folder.folder() / folder.name_of(now)}: {said}.")

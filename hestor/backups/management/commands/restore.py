@@ -10,7 +10,7 @@ from django.core.management.base import BaseCommand, CommandError, CommandParser
 from hestor import owner
 from hestor.backups import folder
 from hestor.backups.errors import CopyFailed, Damaged, NotEmpty, OtherDatabase
-from hestor.backups.returning import restore
+from hestor.backups.restore import restore
 
 
 class Command(BaseCommand):

@@ -10,7 +10,7 @@ from django.db import connection
 from django.db.migrations.executor import MigrationExecutor
 
 from hestor import clock
-from hestor.backups import databases, folder, making
+from hestor.backups import create, databases, folder
 from hestor.backups.errors import CopyFailed
 
 
@@ -40,7 +40,7 @@ class Command(BaseCommand):
     def _copy(self) -> None:
         now = clock.now()
         try:
-            making.make(now, f"before the upgrade to {settings.VERSION}")
+            create.make(now, f"before the upgrade to {settings.VERSION}")
         except CopyFailed as error:
             raise CommandError(
                 f"{error} Nothing was upgraded. Make room, or run: manage.py upgrade --without-copy"

@@ -5,8 +5,8 @@ from typing import Any
 
 from django.core.management.base import BaseCommand
 
-from hestor import wording
-from hestor.jobs.findings import findings
+from hestor import translations
+from hestor.jobs.checks import findings
 
 
 class Command(BaseCommand):
@@ -19,8 +19,8 @@ class Command(BaseCommand):
         found = findings()
         for one in found:
             mark = "▲" if one.severity == "wrong" else "·"
-            self.stdout.write(f"{mark} {wording.say(f'install.{one.code}', **one.params)}")
+            self.stdout.write(f"{mark} {translations.say(f'install.{one.code}', **one.params)}")
         if not found:
-            self.stdout.write(wording.say("install.well"))
+            self.stdout.write(translations.say("install.well"))
         if any(one.severity == "wrong" for one in found):
             sys.exit(1)

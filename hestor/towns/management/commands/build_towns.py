@@ -16,7 +16,7 @@ from django.core.management import call_command
 from django.core.management.base import BaseCommand
 from django.db import DatabaseError, connections, transaction
 
-from hestor import wording
+from hestor import translations
 from hestor.core import languages, zones
 from hestor.core.text.names import HEAD, plain
 from hestor.towns.models import Language, LanguageName, LargestTown, Town, TownName
@@ -115,7 +115,7 @@ def _build_towns() -> None:
 
 
 def _build_languages() -> None:
-    rows = list(languages.all_names(wording.languages("desk")))
+    rows = list(languages.all_names(translations.languages("desk")))
     known = [Language(tag=tag, own_name=own, name=name) for tag, own, name, _ in rows]
     Language.objects.bulk_create(known, batch_size=2000)
     keys = [

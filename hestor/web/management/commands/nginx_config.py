@@ -6,7 +6,7 @@ from typing import Any
 from django.conf import settings
 from django.core.management.base import BaseCommand, CommandError, CommandParser
 
-from hestor.front.nginx import Web, config
+from hestor.edge_cache.nginx import Web, config
 from hestor.sites.models import Site
 from hestor.web.middleware import fixed_headers
 

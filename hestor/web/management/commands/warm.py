@@ -4,21 +4,21 @@ from typing import Any
 
 from django.core.management.base import BaseCommand, CommandError
 
-from hestor import clock, front
-from hestor.press import Renderer
+from hestor import clock, edge_cache
+from hestor.rendering import Renderer
 from hestor.sites.models import Edition, Site
 from hestor.sites.selectors.states import edition_of
-from hestor.web import front as laying
+from hestor.web import edge_files as laying
 
 
 class Command(BaseCommand):
-    """Fills the folder in front, as visitors would one after the other."""
+    """Fills the folder in edge_cache, as visitors would one after the other."""
 
     help = __doc__
 
     def handle(self, *args: Any, **options: Any) -> None:
         """Renders and lays down all pages; says how many."""
-        if not front.is_on():
+        if not edge_cache.is_on():
             raise CommandError("Say where files are laid down: HESTOR_FRONT=/var/cache/hestor")
         laid, all_of = 0, 0
         for site in Site.objects.filter(deleted=None, live_number__gt=0).order_by("pk"):

@@ -1,0 +1,63 @@
+"""What a site still has to say: facts that it lacks or never changed from its start, and pages that say nothing yet."""
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+from typing import Literal
+
+from hestor.core.facts.document import Facts
+
+Kind = Literal[
+    "tagline", "description", "logo", "icon", "contact_email", "notices_email", "starter_text", "one_page",
+    "empty_pages", "titles", "undescribed_pictures", "unpublished",
+]  # fmt: skip
+_FACTS: tuple[Kind, ...] = ("tagline", "description", "logo", "icon", "contact_email", "notices_email")
+
+
+@dataclass(frozen=True)
+class Seen:
+    """What was found of a site: how many pages, which say nothing or still Hestor's own start, and what else waits.
+
+    ``starters`` and ``empty`` are pages by their numbers; ``faulty`` are pages whose title misleads; ``undescribed``
+    is how many pictures on pages have no description.
+    """
+
+    facts: Facts
+    pages: int
+    starters: tuple[int, ...] = ()
+    empty: tuple[int, ...] = ()
+    faulty: int = 0
+    undescribed: int = 0
+    published: bool = True
+
+
+@dataclass(frozen=True)
+class ChecklistItem:
+    """One thing to say: where it is said (a fact's key, or a page's number), and of how many it is."""
+
+    kind: Kind
+    fact: str = ""
+    page: int | None = None
+    count: int = 1
+
+
+def items(seen: Seen) -> tuple[ChecklistItem, ...]:
+    """All that is still to be said, what visitors miss most first. Done ones are not in it."""
+    return tuple(_found(seen))
+
+
+def _found(seen: Seen) -> Iterator[ChecklistItem]:
+    if seen.starters:
+        yield ChecklistItem("starter_text", page=seen.starters[0], count=len(seen.starters))
+    for kind in _FACTS:
+        if not getattr(seen.facts, kind) and not (kind == "icon" and seen.facts.logo):
+            yield ChecklistItem(kind, fact=kind)
+    if seen.pages <= 1:
+        yield ChecklistItem("one_page")
+    if seen.empty:
+        yield ChecklistItem("empty_pages", page=seen.empty[0], count=len(seen.empty))
+    if seen.faulty:
+        yield ChecklistItem("titles", count=seen.faulty)
+    if seen.undescribed:
+        yield ChecklistItem("undescribed_pictures", count=seen.undescribed)
+    if not seen.published:
+        yield ChecklistItem("unpublished")

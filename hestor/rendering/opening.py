@@ -1,0 +1,135 @@
+"""Opening hours in the words and forms of a site: whether it is open, the hours of a week, the exceptions ahead."""
+
+from collections.abc import Iterator, Sequence
+from dataclasses import dataclass
+from datetime import date, datetime, timedelta
+from typing import TYPE_CHECKING, Any
+
+from hestor.core import languages
+from hestor.core.events import month
+from hestor.core.facts import clock
+from hestor.core.hours.opening import Exceptional, OpeningHours, Span
+from hestor.core.hours.status import Status, span_text, status
+
+if TYPE_CHECKING:
+    from hestor.rendering.frame import Frame
+
+_AHEAD = timedelta(days=92)
+_MOST_SHOWN = 8
+_SCHEMA_DAYS = {
+    "mon": "Monday", "tue": "Tuesday", "wed": "Wednesday", "thu": "Thursday", "fri": "Friday", "sat": "Saturday",
+    "sun": "Sunday",
+}  # fmt: skip
+Record = dict[str, Any]
+
+
+@dataclass(frozen=True)
+class Row:
+    """A line of the table: a day, or days, and the hours; ``is_today`` marks the present one."""
+
+    day: str
+    hours: str
+    note: str = ""
+    is_today: bool = False
+
+
+@dataclass(frozen=True)
+class Shown:
+    """What a page shows of opening hours."""
+
+    status: str
+    is_open: bool
+    week: Sequence[Row]
+    exceptions: Sequence[Row]
+
+
+def now_status(frame: "Frame") -> Status | None:
+    """Whether it is open now; None where no hours are said."""
+    hours = frame.facts.opening_hours
+    return status(hours, frame.facts.time_zone, frame.now) if hours else None
+
+
+def _spans(frame: "Frame", spans: Sequence[Span]) -> str:
+    if not spans:
+        return frame.word("hours.closed")
+    return ", ".join(f"{frame.clock(span.opens)}\u2009–\u2009{frame.clock(span.closes)}" for span in spans)
+
+
+def today(frame: "Frame") -> str:
+    """The hours of today."""
+    hours = frame.facts.opening_hours
+    return _spans(frame, hours.on(frame.now.date())) if hours else frame.word("hours.unsaid")
+
+
+def _opens(frame: "Frame", at: datetime) -> str:
+    """When it opens next: today, tomorrow, a day of this week, or a date."""
+    ahead, clock_ = (at.date() - frame.now.date()).days, frame.clock(at)
+    if ahead < 2:
+        return frame.word("hours.opens_today" if ahead == 0 else "hours.opens_tomorrow", time=clock_)
+    if ahead < 7:
+        day = languages.weekday_name(languages.WEEKDAYS[at.weekday()], frame.facts.language)
+    else:
+        day = frame.day(at.date())
+    return frame.word("hours.opens_on", day=day, time=clock_)
+
+
+def status_line(frame: "Frame") -> str:
+    """Whether it is open, and until when; or when it opens."""
+    found = now_status(frame)
+    if found is None:
+        return frame.word("hours.unsaid")
+    if found.is_open:
+        until = found.until
+        return frame.word("hours.open_until", time=frame.clock(until)) if until else frame.word("hours.open")
+    return _opens(frame, found.until) if found.until else frame.word("hours.closed_now")
+
+
+def _week(frame: "Frame", hours: OpeningHours) -> Iterator[Row]:
+    present = languages.WEEKDAYS[frame.now.weekday()]
+    for day in month.weekdays(clock.first_day(frame.facts)):
+        name = languages.weekday_name(day, frame.facts.language)
+        yield Row(name, _spans(frame, hours.week.on(day)), is_today=day == present)
+
+
+def _days(frame: "Frame", exception: Exceptional) -> str:
+    first, last = frame.day(exception.first), frame.day(exception.last)
+    return first if exception.first == exception.last else f"{first} – {last}"
+
+
+def _exceptions(frame: "Frame", hours: OpeningHours) -> Iterator[Row]:
+    present: date = frame.now.date()
+    ahead = [one for one in hours.exceptions if one.last >= present and one.first <= present + _AHEAD]
+    for one in ahead[:_MOST_SHOWN]:
+        yield Row(_days(frame, one), _spans(frame, one.spans), one.note, one.first <= present)
+
+
+def shown(frame: "Frame") -> Shown | None:
+    """All that a page shows of opening hours; None where none are said."""
+    hours, found = frame.facts.opening_hours, now_status(frame)
+    if hours is None or found is None:
+        return None
+    return Shown(status_line(frame), found.is_open, list(_week(frame, hours)), list(_exceptions(frame, hours)))
+
+
+def _record(span: Span) -> Record:
+    opens, closes = span_text(span)
+    return {"@type": "OpeningHoursSpecification", "opens": opens, "closes": closes}
+
+
+def _closed() -> Record:
+    # What schema.org and its readers take for a day without hours.
+    return {"@type": "OpeningHoursSpecification", "opens": "00:00", "closes": "00:00"}
+
+
+def records(hours: OpeningHours, present: date) -> list[Record]:
+    """Opening hours for machines (schema.org OpeningHoursSpecification): the week, and the exceptions ahead."""
+    by_span: dict[Span, list[str]] = {}
+    for day, name in _SCHEMA_DAYS.items():
+        for span in hours.week.on(day):
+            by_span.setdefault(span, []).append(name)
+    found = [{**_record(span), "dayOfWeek": names} for span, names in by_span.items()]
+    for one in hours.exceptions:
+        if one.last >= present:
+            valid = {"validFrom": one.first.isoformat(), "validThrough": one.last.isoformat()}
+            found += [{**made, **valid} for made in ([_record(span) for span in one.spans] or [_closed()])]
+    return found

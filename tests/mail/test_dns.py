@@ -1,0 +1,49 @@
+"""The simulated name service, and what is made of its answers."""
+
+import dns.exception
+import dns.resolver
+import pytest
+
+from hestor.mail import dns
+
+
+@pytest.mark.parametrize(
+    ("domain", "takes", "strictness", "policy"),
+    [
+        ("quillmere-seeds.example", "yes", "fail", "quarantine"),
+        ("QUILLMERE-seeds.example", "yes", "fail", "quarantine"),
+        ("silberpfad.example", "yes", "softfail", ""),
+        ("no-mail.example", "no", "", ""),
+        ("null-mail.example", "refuses", "", ""),
+        ("address-only.example", "yes", "", ""),
+        ("nowhere.missing.example", "missing", "", ""),
+        ("somebody-elses.example", "unknown", "", ""),
+        ("xn--.example", "unknown", "", ""),
+    ],
+)
+def test_the_simulated_service_answers_for_its_own_domains(domain, takes, strictness, policy):
+    found = dns.of(domain)
+    assert (found.takes, found.strictness, found.policy) == (takes, strictness, policy)
+
+
+def test_hosts_come_by_preference():
+    assert dns.of("silberpfad.example").hosts == ("post.silberpfad.example", "post2.silberpfad.example")
+
+
+@pytest.mark.parametrize(
+    ("error", "takes"),
+    [
+        (dns.resolver.NXDOMAIN(), "missing"),
+        (dns.exception.Timeout(), "unknown"),
+        (dns.resolver.NoNameservers(), "unknown"),
+        (OSError(), "unknown"),
+        (dns.resolver.NoAnswer(), "no"),
+    ],
+)
+def test_a_real_resolver_is_a_setting_away_and_may_fail(settings, monkeypatch, error, takes):
+    def fails(*args, **options):
+        raise error
+
+    settings.NAME_SERVICE = "resolver"
+    monkeypatch.setattr(dns.resolver, "resolve", fails)
+    assert dns.of("anything.example").takes == takes
