@@ -96,7 +96,7 @@ class Sandbox:
                 return _answer(mine, work)
             except TooMuchWork as error:
                 if _is_lost(door):
-                    raise _StudioLost from error
+                    raise _SandboxLost from error
                 raise
 
     def do(self, work: bytes, limits: Limits) -> Any:
@@ -105,17 +105,17 @@ class Sandbox:
             raise TooBusy
         try:
             return self._try(work, limits)
-        except _StudioLost:
+        except _SandboxLost:
             # The work is not to blame; a second time it is.
             try:
                 return self._try(work, limits)
-            except _StudioLost as error:
+            except _SandboxLost as error:
                 raise TooMuchWork from error
         finally:
             self._turns.release()
 
 
-class _StudioLost(Exception):
+class _SandboxLost(Exception):
     """The whole sandbox ended while it was at work."""
 
 
@@ -148,12 +148,12 @@ def _answer(end: socket.socket, work: bytes) -> Any:
     return found
 
 
-_STUDIO = Sandbox()
+_SANDBOX = Sandbox()
 
 
 def open_sandbox() -> None:
     """Opens this process's sandbox. To be called before any thread is started."""
-    _STUDIO.open_by_fork()
+    _SANDBOX.open_by_fork()
 
 
 def run(work: Callable[P, T], *args: P.args, **kwargs: P.kwargs) -> T:
@@ -177,8 +177,8 @@ def run_on_text(text: str, work: Callable[P, T], *args: P.args, **kwargs: P.kwar
 
 def run_within(limits: Limits, work: Callable[P, T], *args: P.args, **kwargs: P.kwargs) -> T:
     """The same, within other limits."""
-    if not _STUDIO.is_open:
+    if not _SANDBOX.is_open:
         return work(*args, **kwargs)
     pickled = pickle.dumps((work, args, kwargs))
     with aside():
-        return cast(T, _STUDIO.do(pickled, limits))
+        return cast(T, _SANDBOX.do(pickled, limits))

@@ -18,8 +18,8 @@ def done(monkeypatch) -> list[str]:
     """What was done, in its order."""
     found: list[str] = []
     monkeypatch.setattr(tasks.cleaning, "clean", lambda now: found.append("clean"))
-    monkeypatch.setattr(tasks.making, "make", lambda now, reason: found.append("copy"))
-    monkeypatch.setattr(tasks.making, "prune", lambda: 0)
+    monkeypatch.setattr(tasks.create, "make", lambda now, reason: found.append("copy"))
+    monkeypatch.setattr(tasks.create, "prune", lambda: 0)
     return found
 
 
@@ -60,7 +60,7 @@ def test_what_fails_is_kept_with_its_reason_and_tried_before_the_day_is_over(don
     def full(now, reason):
         raise CopyFailed("No copy could be made: no space left.")
 
-    monkeypatch.setattr(tasks.making, "make", full)
+    monkeypatch.setattr(tasks.create, "make", full)
     recurring.ensure()
     _bring_near()
     runner.run_ready(tasks.SLOW)

@@ -119,7 +119,7 @@ def test_a_copy_is_asked_for_and_what_fails_is_told(installed, keeper, site, mon
     def full(now, reason):
         raise create.CopyFailed("No copy could be made: no space left.")
 
-    monkeypatch.setattr(tasks.making, "make", full)
+    monkeypatch.setattr(tasks.create, "make", full)
     runner.run_ready(tasks.SLOW)
     job = keeper.get("/api/well-being").json()["jobs"][0]
     assert (job["status"], job["reason"]) == ("failed", "No copy could be made: no space left.")

@@ -1,8 +1,7 @@
 """The simulated name service, and what is made of its answers."""
 
-import dns.exception
-import dns.resolver
 import pytest
+from dns import exception, resolver
 
 from hestor.mail import dns
 
@@ -33,11 +32,11 @@ def test_hosts_come_by_preference():
 @pytest.mark.parametrize(
     ("error", "takes"),
     [
-        (dns.resolver.NXDOMAIN(), "missing"),
-        (dns.exception.Timeout(), "unknown"),
-        (dns.resolver.NoNameservers(), "unknown"),
+        (resolver.NXDOMAIN(), "missing"),
+        (exception.Timeout(), "unknown"),
+        (resolver.NoNameservers(), "unknown"),
         (OSError(), "unknown"),
-        (dns.resolver.NoAnswer(), "no"),
+        (resolver.NoAnswer(), "no"),
     ],
 )
 def test_a_real_resolver_is_a_setting_away_and_may_fail(settings, monkeypatch, error, takes):
@@ -45,5 +44,5 @@ def test_a_real_resolver_is_a_setting_away_and_may_fail(settings, monkeypatch, e
         raise error
 
     settings.NAME_SERVICE = "resolver"
-    monkeypatch.setattr(dns.resolver, "resolve", fails)
+    monkeypatch.setattr(resolver, "resolve", fails)
     assert dns.of("anything.example").takes == takes

@@ -8,7 +8,7 @@ def sandbox():
     """A sandbox as the server has one; without it work is done on the spot."""
     opened = client.Sandbox()
     opened.open_by_exec()
-    before, client._STUDIO = client._STUDIO, opened
+    before, client._SANDBOX = client._SANDBOX, opened
     yield opened
-    client._STUDIO = before
+    client._SANDBOX = before
     opened.close()

@@ -74,7 +74,7 @@ def callers() -> list[str]:
     return found
 
 
-def test_nobody_but_the_studio_calls_what_reads_bytes():
+def test_nobody_but_the_sandbox_calls_what_reads_bytes():
     assert callers() == []
 
 
@@ -90,7 +90,7 @@ def nothing_is_read(monkeypatch):
             asked.append(limits)
             raise TooMuchWork
 
-    monkeypatch.setattr(client, "_STUDIO", Door())
+    monkeypatch.setattr(client, "_SANDBOX", Door())
     return asked
 
 
@@ -113,7 +113,7 @@ def zipped() -> bytes:
         ("/api/check", "file", zipped()),
     ],
 )
-def test_each_upload_goes_to_the_studio_as_it_is(desk, nothing_is_read, address, name, body):
+def test_each_upload_goes_to_the_sandbox_as_it_is(desk, nothing_is_read, address, name, body):
     upload = io.BytesIO(body)
     upload.name = "a.zip" if body.startswith(b"PK") else "a.png"
     assert desk.post(address, {name: upload}).status_code == 422

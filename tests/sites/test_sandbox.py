@@ -41,7 +41,7 @@ def fall() -> None:
     os.kill(os.getpid(), signal.SIGSEGV)
 
 
-def end_the_studio_once(mark: Path) -> str:
+def end_the_sandbox_once(mark: Path) -> str:
     if not mark.exists():
         mark.touch()
         os.kill(os.getppid(), signal.SIGKILL)
@@ -71,28 +71,28 @@ def test_errors_come_back_whole(sandbox):
     assert (caught.value.code, caught.value.params) == ("picture_broken", {"kind": "PNG", "name": "a.png"})
 
 
-def test_a_lost_studio_is_opened_anew(sandbox):
+def test_a_lost_sandbox_is_opened_anew(sandbox):
     os.kill(client.run(parent), signal.SIGKILL)
     assert client.run(process)
 
 
-def test_work_of_a_studio_that_was_lost_is_done_again(sandbox, tmp_path):
-    assert client.run(end_the_studio_once, tmp_path / "ended") == "done"
+def test_work_of_a_sandbox_that_was_lost_is_done_again(sandbox, tmp_path):
+    assert client.run(end_the_sandbox_once, tmp_path / "ended") == "done"
 
 
 def test_without_one_work_is_done_on_the_spot():
     closed = client.Sandbox()
-    before, client._STUDIO = client._STUDIO, closed
+    before, client._SANDBOX = client._SANDBOX, closed
     try:
         assert client.run(process) == os.getpid()
     finally:
-        client._STUDIO = before
+        client._SANDBOX = before
 
 
 def test_it_ends_with_whoever_opened_it():
     code = (
-        "import os\nfrom hestor.sandbox import front\n"
-        "front.open_sandbox(); print(client.run(os.getppid), flush=True); os.kill(os.getpid(), 9)"
+        "import os\nfrom hestor.sandbox import client\n"
+        "client.open_sandbox(); print(client.run(os.getppid), flush=True); os.kill(os.getpid(), 9)"
     )
     top = Path(__file__).parents[2]
     made = subprocess.run([sys.executable, "-c", code], cwd=top, capture_output=True, text=True, check=False)

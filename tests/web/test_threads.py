@@ -27,13 +27,13 @@ def turn(monkeypatch):
 def sandbox(monkeypatch):
     opened = client.Sandbox()
     opened.open_by_exec()
-    monkeypatch.setattr(client, "_STUDIO", opened)
+    monkeypatch.setattr(client, "_SANDBOX", opened)
     assert client.run(nap) == "done"
     yield opened
     opened.close()
 
 
-def test_more_threads_than_places_in_the_studio_get_on(turn, sandbox, monkeypatch):
+def test_more_threads_than_places_in_the_sandbox_get_on(turn, sandbox, monkeypatch):
     monkeypatch.setattr(client, "_PATIENCE", 3600)
     done = []
 
