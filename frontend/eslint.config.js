@@ -52,6 +52,13 @@ export default ts.config(
       "max-lines": ["error", 400],
       "@typescript-eslint/switch-exhaustiveness-check": "error",
       "no-console": "error",
+      "no-restricted-syntax": [
+        "error",
+        {
+          selector: "BinaryExpression > Literal[value=/^(owner|editor|viewer)$/]",
+          message: "What a role allows is the server's to say: site.may.",
+        },
+      ],
     },
   },
 );

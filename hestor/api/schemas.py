@@ -22,9 +22,26 @@ class Strict(Schema):
     model_config = ConfigDict(extra="forbid")
 
 
+class PermissionOut(Schema):
+    """Whether a person may do something; else the ``reason`` in words."""
+
+    allowed: bool
+    reason: str
+
+
+class PermissionsOut(Schema):
+    """What a person may do on a site: look at the draft, change it, publish it, and see to the site itself."""
+
+    view: PermissionOut
+    edit: PermissionOut
+    publish: PermissionOut
+    manage: PermissionOut
+
+
 class SiteOut(Schema):
     """A site as the switcher shows it. ``name`` and ``icon_url`` are those of the draft.
 
+    ``role`` is the person's, to be shown; what it allows, ``may`` says.
     ``unanswered`` are messages of visitors, ``unsent`` messages of the site that could not be sent.
     ``closed`` says that visitors are told it is; ``timed`` is when its draft is published by itself, if it is to be, or
     was to be (``timed_failed``).
@@ -37,6 +54,7 @@ class SiteOut(Schema):
     address: str
     icon_url: str
     role: Role
+    may: PermissionsOut
     live_number: int
     changes: int
     unanswered: int

@@ -6,6 +6,7 @@ from ninja import Router, Status
 from hestor import clock
 from hestor.api.auth import signed_in, site_and_role, site_for
 from hestor.api.files import FileAddresses
+from hestor.api.permissions import permissions
 from hestor.api.schemas import NewSite, ProblemOut, SiteChange, SiteOut
 from hestor.core.facts.document import Facts
 from hestor.core.roles import Action, Role
@@ -33,6 +34,7 @@ def _out(site: Site, role: Role, live: Edition | None, waiting: Waiting) -> Site
         address=base_of(site) + "/",
         icon_url=FileAddresses(site).icon,
         role=role,
+        may=permissions(role),
         live_number=site.live_number,
         changes=len(keys) + pages,
         unanswered=waiting.unanswered.get(site.pk, 0),

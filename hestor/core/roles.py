@@ -1,6 +1,7 @@
 """Who may do what on a site."""
 
 from enum import StrEnum
+from typing import Literal
 
 from hestor.core.errors import Forbidden, TooManySites
 
@@ -32,6 +33,17 @@ _MAY: dict[Role, frozenset[Action]] = {
 def may(role: Role, action: Action) -> bool:
     """Whether the role allows the action."""
     return action in _MAY[role]
+
+
+Refusal = Literal["needs_editor", "needs_owner"]
+"""Why a role does not allow an action: what one would have to be."""
+
+
+def refusal(role: Role, action: Action) -> Refusal | None:
+    """Why a role does not allow an action; None where it does."""
+    if may(role, action):
+        return None
+    return "needs_editor" if may(Role.EDITOR, action) else "needs_owner"
 
 
 def require(role: Role, action: Action) -> None:

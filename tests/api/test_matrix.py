@@ -319,3 +319,17 @@ def test_the_desks_own_page_writes_with_its_token(site, person):
 def test_the_api_is_not_on_the_sites_origin(site, person):
     client = person(Role.OWNER)
     assert client.get("/api/sites", headers={"host": "seeds.localhost"}).status_code == 404
+
+
+@pytest.mark.parametrize("role", Role)
+def test_the_desk_is_told_what_the_calls_allow_and_why_not(person, site, role):
+    told = person(role).get(f"/api/sites/{site.slug}").json()["may"]
+    assert {action for action, said in told.items() if said["allowed"]} == MAY[role]
+    assert all(bool(said["reason"]) is not said["allowed"] for said in told.values())
+
+
+def test_why_not_is_said_in_the_language_of_the_desk(person, site):
+    client = person(Role.VIEWER)
+    client.cookies["hestor-language"] = "de"
+    said = client.get(f"/api/sites/{site.slug}", headers={"accept-language": "de"}).json()["may"]["edit"]["reason"]
+    assert said.startswith("Ihre Rolle")

@@ -4699,6 +4699,26 @@ export interface components {
             pattern: string;
         };
         /**
+         * PermissionOut
+         * @description Whether a person may do something; else the ``reason`` in words.
+         */
+        PermissionOut: {
+            /** Allowed */
+            allowed: boolean;
+            /** Reason */
+            reason: string;
+        };
+        /**
+         * PermissionsOut
+         * @description What a person may do on a site: look at the draft, change it, publish it, and see to the site itself.
+         */
+        PermissionsOut: {
+            edit: components["schemas"]["PermissionOut"];
+            manage: components["schemas"]["PermissionOut"];
+            publish: components["schemas"]["PermissionOut"];
+            view: components["schemas"]["PermissionOut"];
+        };
+        /**
          * Person
          * @description Whoever is signed in; ``language`` is what they chose for the desk, empty if they never did.
          */
@@ -5491,6 +5511,7 @@ export interface components {
          * SiteOut
          * @description A site as the switcher shows it. ``name`` and ``icon_url`` are those of the draft.
          *
+         *     ``role`` is the person's, to be shown; what it allows, ``may`` says.
          *     ``unanswered`` are messages of visitors, ``unsent`` messages of the site that could not be sent.
          *     ``closed`` says that visitors are told it is; ``timed`` is when its draft is published by itself, if it is to be, or
          *     was to be (``timed_failed``).
@@ -5510,6 +5531,7 @@ export interface components {
             label: string;
             /** Live Number */
             live_number: number;
+            may: components["schemas"]["PermissionsOut"];
             /** Name */
             name: string;
             role: components["schemas"]["Role"];

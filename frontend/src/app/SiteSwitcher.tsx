@@ -71,7 +71,7 @@ export function SiteSwitcher({ site, sites, mayMakeSites }: Props) {
           <Menu.Item className={ITEM} onSelect={() => void navigate(`/${site.slug}/whole-site`)}>
             <SlidersHorizontal size={16} aria-hidden /> {t("view.whole-site")}
           </Menu.Item>
-          {site.role === "owner" && (
+          {site.may.manage.allowed && (
             <Menu.Item className={ITEM} onSelect={() => setLabelling(true)}>
               <Tag size={16} aria-hidden /> {t("switcher.label")}
             </Menu.Item>

@@ -102,7 +102,7 @@ function Kept({ site }: { site: Site }) {
         {count > 0 && <i aria-hidden className="h-2.5 w-4.5 -skew-x-12 bg-mark" />}
         {behind ? t("shell.behind") : t("shell.kept", { count })}
       </span>
-      {site.role !== "viewer" && (
+      {site.may.edit.allowed && (
         <Button className="max-sm:px-3" disabled={count === 0} onClick={() => void review()}>
           <span className="max-sm:hidden">{t("shell.review")}</span>
           <span className="sm:hidden">{t("shell.reviewShort")}</span>

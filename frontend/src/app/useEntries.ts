@@ -57,7 +57,7 @@ function useActions(site: Site, onShortcuts: () => void): Entry[] {
     canUndo,
     canRedo,
   }));
-  const edits = site.role !== "viewer";
+  const edits = site.may.edit.allowed;
   const found: [string, boolean, () => void, string?][] = [
     ["review", edits && count > 0, () => void store.flush().then(() => navigate(`/${site.slug}/review`))],
     ["undo", edits && canUndo, () => focusField(store.undo()), "Ctrl Z"],

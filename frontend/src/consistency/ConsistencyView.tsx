@@ -146,7 +146,7 @@ function Strays({ sweep }: { sweep: Sweep }) {
   const site = useSite();
   const mend = useMend(site.slug);
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
-  const edits = site.role !== "viewer";
+  const edits = site.may.edit.allowed;
   const there = sweep.strays.filter((stray) => chosen.has(stray.id));
   const choose = (ids: string[], is: boolean) =>
     setChosen((before) => new Set(is ? [...before, ...ids] : [...before].filter((id) => !ids.includes(id))));
@@ -229,7 +229,7 @@ export function ConsistencyView() {
       <div className="flex flex-wrap items-center pe-6">
         <ViewHead title={t("view.consistency")} lead={t("consistency.lead")} />
         <div className="ms-auto flex flex-wrap items-center gap-x-4 max-sm:ms-6 max-sm:pb-2">
-          {site.role !== "viewer" && <UndoButtons />}
+          {site.may.edit.allowed && <UndoButtons />}
           {site.live_number > 0 && (
             <Select
               label={t("consistency.of")}

@@ -53,7 +53,7 @@ function Provided({ site, style, children }: { site: Site; style: Style; childre
       void queries.invalidateQueries({ predicate: ({ queryKey }) => ["style", "pages"].includes(String(queryKey[0])) });
     return new DraftStore(first, backendFor(site.slug, wrotePage));
   }, [first, site.slug, queries]);
-  useNothingLost(site.slug, store, site.role !== "viewer");
+  useNothingLost(site.slug, store, site.may.edit.allowed);
   useEffect(() => store.facts.refresh(style), [store, style]);
   useEffect(() => {
     const again = () => void store.flush();

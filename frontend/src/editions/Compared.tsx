@@ -86,7 +86,7 @@ function Changes({ sides }: { sides: readonly [Edition, Edition] }) {
             labels={labels}
             aside={(change) => (
               <div className="grid content-start justify-items-start gap-2 max-lg:col-span-full">
-                {site.role !== "viewer" && <Back change={change} number={one} />}
+                {site.may.edit.allowed && <Back change={change} number={one} />}
                 <Seen change={change} sides={sides} />
               </div>
             )}

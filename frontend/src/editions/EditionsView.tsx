@@ -30,7 +30,7 @@ function Actions({ edition, site, restore }: { edition: Edition; site: Site; res
       >
         {t("editions.preview")} <span className="unseen">{edition.number}</span> <ExternalLink size={12} aria-hidden />
       </a>
-      {site.role !== "viewer" && (
+      {site.may.edit.allowed && (
         <button
           type="button"
           className="act-link"
@@ -77,7 +77,7 @@ function EditionRow({
           <br />
           {t("editions.by", { name: edition.by || t("editions.nobody") })}
         </p>
-        <EditionName edition={edition} site={site.slug} edits={site.role !== "viewer"} />
+        <EditionName edition={edition} site={site.slug} edits={site.may.edit.allowed} />
       </div>
       <div className="min-w-0">
         <p className="mb-1.5 font-semibold">
@@ -129,7 +129,7 @@ export function EditionsView() {
   const site = useSite();
   const editions = useEditions(site.slug);
   const restore = useRestore(site.slug);
-  useUndoKeys(useStore(), site.role !== "viewer");
+  useUndoKeys(useStore(), site.may.edit.allowed);
   const named = useNamed("edition");
   const oldest = editions.data?.pages.at(-1)?.editions.at(-1)?.number ?? 0;
   const { hasNextPage, isFetchingNextPage, fetchNextPage } = editions;
@@ -140,7 +140,7 @@ export function EditionsView() {
   return (
     <div className="min-h-[calc(100vh-60px)] bg-paper">
       <ViewHead title={t("view.editions")} lead={t("editions.lead")}>
-        {site.role !== "viewer" && <UndoButtons />}
+        {site.may.edit.allowed && <UndoButtons />}
       </ViewHead>
       <div className="px-6 pb-3 empty:hidden">
         <Restored site={site} restore={restore} />

@@ -95,7 +95,7 @@ export function SheetView() {
   const site = useSite();
   const store = useStore();
   const shown = useShownPage(site.slug);
-  const readOnly = site.role === "viewer";
+  const readOnly = !site.may.edit.allowed;
   useUndoKeys(store, !readOnly);
   useNamedSpot();
   useEffect(() => () => void store.flush(), [store]);

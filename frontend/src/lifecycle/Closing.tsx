@@ -40,8 +40,8 @@ export function Closing({ site, closed }: { site: Site; closed: Closed }) {
             ? t("lifecycle.isClosedUntil", { at: format.instant(closed.moment) })
             : t("lifecycle.isClosed")}
       </p>
-      {site.role !== "owner" ? (
-        <p className="text-soft">{t("lifecycle.ownersOnly")}</p>
+      {!site.may.manage.allowed ? (
+        <p className="text-soft">{site.may.manage.reason}</p>
       ) : closed.closed ? (
         <Button disabled={close.isPending} onClick={() => close.mutate(null)}>
           {t("lifecycle.reopen")}

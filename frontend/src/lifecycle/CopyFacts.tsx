@@ -85,7 +85,7 @@ export function CopyFacts({ site, sites }: { site: Site; sites: Site[] }) {
   const [from, setFrom] = useState("");
   const differences = useDifferences(site.slug, from);
   const copy = useCopy(site.slug, from);
-  useUndoKeys(store, site.role !== "viewer");
+  useUndoKeys(store, site.may.edit.allowed);
   const others = sites.filter((one) => one.slug !== site.slug);
   if (!others.length) return null;
   const copied = copy.variables?.keys.length ?? 0;

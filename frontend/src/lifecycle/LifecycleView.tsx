@@ -22,9 +22,9 @@ export function LifecycleView({ mayMakeSites }: { mayMakeSites: boolean }) {
       <div className="grid max-w-3xl gap-9 px-6 pt-2">
         <QueryBoundary query={closed}>{(now) => <Closing site={site} closed={now} />}</QueryBoundary>
         <TakeOut site={site} />
-        {site.role !== "viewer" && <CopyFacts site={site} sites={sites} />}
+        {site.may.edit.allowed && <CopyFacts site={site} sites={sites} />}
         {mayMakeSites && <TakeIn />}
-        {site.role === "owner" && <Deleting site={site} />}
+        {site.may.manage.allowed && <Deleting site={site} />}
       </div>
     </div>
   );

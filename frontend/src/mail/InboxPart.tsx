@@ -57,7 +57,7 @@ function Tools({ inbox, sought, shown, onSeek, onShow }: ToolsProps) {
         )}
         onChoose={onShow}
       />
-      {site.role !== "viewer" && (
+      {site.may.edit.allowed && (
         <a href={`/api/sites/${site.slug}/enquiries.mbox`} download className="act-link ms-auto">
           {t("inbox.export")}
         </a>
@@ -88,7 +88,7 @@ export function InboxPart() {
               sought={sought}
               empty={t(`inbox.empty.${shown}`)}
               rows={enquiries.map((enquiry) => (
-                <EnquiryRow key={enquiry.id} enquiry={enquiry} mayEdit={site.role !== "viewer"} />
+                <EnquiryRow key={enquiry.id} enquiry={enquiry} mayEdit={site.may.edit.allowed} />
               ))}
               onOlder={query.hasNextPage ? () => void query.fetchNextPage() : null}
             />

@@ -106,7 +106,7 @@ export function KindsPart() {
           </div>
           <ul>
             {all.map((kind) => (
-              <KindRow key={kind.kind} kind={kind} readOnly={site.role === "viewer"} version={String(revision)} />
+              <KindRow key={kind.kind} kind={kind} readOnly={!site.may.edit.allowed} version={String(revision)} />
             ))}
           </ul>
         </>

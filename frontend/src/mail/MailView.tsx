@@ -28,7 +28,7 @@ export function MailView() {
   const [asked] = useSearchParams();
   const site = useSite();
   // Who may only look reads nothing that visitors wrote.
-  const parts = PARTS.filter((one) => one !== "inbox" || site.role !== "viewer");
+  const parts = PARTS.filter((one) => one !== "inbox" || site.may.edit.allowed);
   const part = parts.find((one) => one === asked.get("part")) ?? parts[0] ?? "tray";
   return (
     <div className="min-h-[calc(100vh-60px)] bg-paper pb-8">

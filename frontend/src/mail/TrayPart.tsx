@@ -54,7 +54,7 @@ export function TrayPart() {
               sought={sought}
               empty={t("tray.empty")}
               rows={messages.map((message) => (
-                <MessageRow key={message.id} message={message} mayEdit={site.role !== "viewer"} />
+                <MessageRow key={message.id} message={message} mayEdit={site.may.edit.allowed} />
               ))}
               onOlder={query.hasNextPage ? () => void query.fetchNextPage() : null}
             />

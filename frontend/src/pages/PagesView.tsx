@@ -204,7 +204,7 @@ export function PagesView({ titles }: { titles: Preloaded }) {
   const site = useSite();
   const store = useStore();
   const pages = usePages(site.slug);
-  const mayEdit = site.role !== "viewer";
+  const mayEdit = site.may.edit.allowed;
   const named = useNamed("page");
   const [adds, setAdds] = useState<"page" | "event" | "import" | null>(null);
   useUndoKeys(store, mayEdit);

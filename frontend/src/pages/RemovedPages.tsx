@@ -29,7 +29,7 @@ export function RemovedPages() {
             <span className="text-xs text-soft">
               {t("removedPages.gone", { day: format.day(page.gone.slice(0, 10)) })}
             </span>
-            {site.role !== "viewer" && (
+            {site.may.edit.allowed && (
               <ActionLink onClick={() => back.mutate(page.id)}>{t("removedPages.back")}</ActionLink>
             )}
           </li>

@@ -90,7 +90,7 @@ export function PicturesView() {
   const { t } = useTranslation();
   const site = useSite();
   const pictures = usePictures(site.slug);
-  const mayEdit = site.role !== "viewer";
+  const mayEdit = site.may.edit.allowed;
   return (
     <div className="min-h-[calc(100vh-60px)] bg-paper pb-8">
       <ViewHead title={t("view.pictures")} lead={t("pictures.lead")} />

@@ -92,7 +92,7 @@ interface ReadyProps {
 function Ready({ site, changes, publish, timing }: ReadyProps) {
   const { t } = useTranslation();
   const first = changes.live_number === 0;
-  const mayPublish = site.role !== "viewer";
+  const mayPublish = site.may.publish.allowed;
   const [heldKeys, setHeld] = useState<ReadonlySet<string>>(new Set());
   const isHeld = (change: Change) => heldKeys.has(keyOf(change));
   const held = changes.changes.filter(isHeld);
@@ -153,7 +153,7 @@ function Ready({ site, changes, publish, timing }: ReadyProps) {
             {t("review.publish", { count })}
           </Button>
         ) : (
-          <p className="text-soft">{t("review.viewer")}</p>
+          <p className="text-soft">{site.may.publish.reason}</p>
         )}
         {held.length > 0 && (
           <p role="status" className="text-soft">

@@ -144,7 +144,7 @@ function Shown({ address }: { address: Address }) {
   const site = useSite();
   const check = useCheckAddress(site.slug);
   const [changes, setChanges] = useState(false);
-  const owns = site.role === "owner";
+  const owns = site.may.manage.allowed;
   return (
     <div className="px-6 pb-5">
       <p>

@@ -44,7 +44,7 @@ export function TitlesView() {
   const { t } = useTranslation();
   const site = useSite();
   const store = useStore();
-  const readOnly = site.role === "viewer";
+  const readOnly = !site.may.edit.allowed;
   const { error: failed, refetch } = useTable(site.slug);
   const [proposal, setProposal] = useState<Proposal | null>(null);
   const [wrong, setWrong] = useState<Error | null>(null);
