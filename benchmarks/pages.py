@@ -149,7 +149,7 @@ def _keystrokes(browser: Browser, server: Server, caller: Caller) -> float:
     page.goto(f"{server.desk}/quillmere/pages?page={chosen['id']}")
     text = page.get_by_role("textbox", name=re.compile("Markdown"))
     text.click()
-    page.keyboard.renderer("Control+Home")
+    page.keyboard.press("Control+Home")
     page.wait_for_load_state("networkidle")
     frame = next(one for one in page.frames if "_preview" in one.url)
     frame.wait_for_selector("main p")
@@ -160,7 +160,7 @@ def _keystrokes(browser: Browser, server: Server, caller: Caller) -> float:
         # As after a moment's thought: what was typed before is kept by now.
         page.wait_for_timeout(900)
         page.evaluate(_ARM)
-        page.keyboard.renderer("q")
+        page.keyboard.press("q")
         typed[f"typed{number}q"] = page.evaluate("window.at")
         page.wait_for_timeout(450)
     seen = frame.evaluate("window.seen")

@@ -49,7 +49,7 @@ def test_by_keyboard_on_a_phone_in_the_dark_at_another_moment(server, people):
     page.get_by_label("as on").fill("2027-01-02T10:00")
     expect(board.get_by_text("© 2019–2027").first).to_be_visible()
     figure = board.get_by_role("button", name="to be seen large").first
-    figure.renderer("Enter")
+    figure.press("Enter")
     expect(board.get_by_role("button", name="make it small again").first).to_be_visible()
     assert person.overflows() == 0
     assert person.faults() == []

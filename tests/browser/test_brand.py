@@ -55,9 +55,9 @@ def test_a_dropped_logo_reaches_every_page(owner_desk, server):
     untrimmed = logo.get_by_role("img", name="The logo").get_attribute("src")
     logo.get_by_role("button", name="Trim it").click()
     expect(logo).to_contain_text("Trimmed to what is drawn.")
-    page.keyboard.renderer("Control+z")
+    page.keyboard.press("Control+z")
     expect(logo).to_contain_text("of it is empty margin")
-    page.keyboard.renderer("Control+Shift+z")
+    page.keyboard.press("Control+Shift+z")
     expect(logo).to_contain_text("Trimmed to what is drawn.")
     expect(logo.get_by_role("img", name="The logo")).not_to_have_attribute("src", untrimmed or "")
     person.wait_until(f"wide => {image}.naturalWidth / {image}.naturalHeight > wide + 1", wide)
@@ -127,21 +127,21 @@ def test_an_icon_made_here(server, people):
 def test_an_icon_made_by_keyboard_alone(owner_desk):
     icon, page = owner_desk.fact("Icon"), owner_desk.page
     icon.get_by_role("button", name="Make one").focus()
-    page.keyboard.renderer("Enter")
+    page.keyboard.press("Enter")
     expect(icon.get_by_role("radio", name="Leaf")).to_be_attached()
     for name in ("From the logo", "From a picture", "Back to the starter icon"):
-        page.keyboard.renderer("Tab")
+        page.keyboard.press("Tab")
         expect(icon.get_by_role("button", name=name)).to_be_focused()
-    page.keyboard.renderer("Tab")
-    page.keyboard.renderer("Control+a")
+    page.keyboard.press("Tab")
+    page.keyboard.press("Control+a")
     page.keyboard.type("Qm!")
     expect(icon.get_by_label("One or two letters")).to_have_value("Qm")
-    page.keyboard.renderer("Tab")
-    page.keyboard.renderer("ArrowRight")
+    page.keyboard.press("Tab")
+    page.keyboard.press("ArrowRight")
     expect(icon.get_by_role("radio", name="Sprout")).to_be_checked()
     expect(icon.get_by_label("One or two letters")).to_have_value("")
-    page.keyboard.renderer("Tab")
-    page.keyboard.renderer("ArrowRight")
+    page.keyboard.press("Tab")
+    page.keyboard.press("ArrowRight")
     expect(icon.get_by_role("radio", name="Circle")).to_be_checked()
     kept(owner_desk, "Icon")
 
@@ -162,7 +162,7 @@ def test_an_icon_from_a_picture_is_cropped_by_keyboard(owner_desk, server):
     area.focus()
     with page.expect_response(lambda answer: answer.request.method == "PATCH" and answer.url.endswith("/style")):
         for _ in range(5):
-            page.keyboard.renderer("ArrowRight")
+            page.keyboard.press("ArrowRight")
     page.wait_for_timeout(900)
     moved = crop()
     assert moved[0] > first[0]

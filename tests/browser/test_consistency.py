@@ -37,10 +37,10 @@ def test_the_demos_faults_are_found_mended_and_taken_back(server, people):
 def test_by_keyboard_on_a_phone_one_is_said_to_be_meant(server, people):
     person, page = opened(people, server, width=390)
     row = page.get_by_role("region", name=FORMER).get_by_role("listitem").first
-    row.get_by_role("button", name="This is meant").renderer("Enter")
+    row.get_by_role("button", name="This is meant").press("Enter")
     expect(row.get_by_role("textbox")).to_be_focused()
     page.keyboard.type("It tells how it began")
-    page.keyboard.renderer("Enter")
+    page.keyboard.press("Enter")
     expect(page.get_by_text("26 of 28 pages agree")).to_be_visible()
     page.get_by_text("Said to be meant: 1").click()
     expect(page.get_by_text("“It tells how it began”")).to_be_visible()
@@ -49,8 +49,8 @@ def test_by_keyboard_on_a_phone_one_is_said_to_be_meant(server, people):
     page.get_by_role("button", name="Let it speak again").click()
     expect(page.get_by_text("25 of 28 pages agree")).to_be_visible()
     row = page.get_by_role("region", name=FORMER).get_by_role("listitem").first
-    row.get_by_role("checkbox").renderer("Space")
-    page.get_by_role("button", name="Mend the chosen one").renderer("Enter")
+    row.get_by_role("checkbox").press("Space")
+    page.get_by_role("button", name="Mend the chosen one").press("Enter")
     expect(page.get_by_text("One spot is mended in the draft")).to_be_visible()
 
 
@@ -90,6 +90,6 @@ def test_a_look_that_gets_no_answer_is_taken_again(shared_server, people):
     person = people(shared_server).sign_in()
     person.page.route("**/sweep/step", lambda route: route.abort(), times=1)
     page = person.open("silberpfad", "consistency").page
-    page.get_by_role("button", name="Try again").renderer("Enter")
+    page.get_by_role("button", name="Try again").press("Enter")
     expect(page.get_by_text("pages agree")).to_be_visible()
     expect(page.get_by_role("button", name="Try again")).to_have_count(0)

@@ -19,7 +19,7 @@ def test_an_address_for_notices_is_confirmed_through_the_tray(server, people):
     expect(row).to_contain_text("In force: notices go here.")
     person.field("Address for notices").fill("post@quillmere-seeds.example")
     expect(row).to_contain_text("notices go to owner@quillmere.example")
-    row.get_by_role("button", name="Send the link").renderer("Enter")
+    row.get_by_role("button", name="Send the link").press("Enter")
     expect(row).to_contain_text("A link was sent")
     assert person.wrong_at_any_width(row) == []
     row.get_by_role("link", name="Look at it in the mail tray").click()
@@ -32,8 +32,8 @@ def test_an_address_for_notices_is_confirmed_through_the_tray(server, people):
     reader.page.goto(address)
     expect(reader.page.get_by_text("would come to post@quillmere-seeds.example")).to_be_visible()
     assert reader.faults() == []
-    reader.page.keyboard.renderer("Tab")
-    reader.page.get_by_role("button", name="Yes, send them here").renderer("Enter")
+    reader.page.keyboard.press("Tab")
+    reader.page.get_by_role("button", name="Yes, send them here").press("Enter")
     expect(reader.page.get_by_role("heading", name="Notices come here now")).to_be_visible()
     reader.page.goto(address)
     expect(reader.page.get_by_role("heading", name="This link no longer works")).to_be_visible()
@@ -64,7 +64,7 @@ def test_a_visitor_writes_and_the_owner_reads_answers_and_clears_away(server, pe
     page.goto(server.site("quillmere") + "/contact/")
     page.get_by_label("Your name").fill("Nadia Finch")
     page.get_by_label("Your email address").fill("nadia@finch")
-    page.get_by_role("button", name="Send").renderer("Enter")
+    page.get_by_role("button", name="Send").press("Enter")
     expect(page.get_by_role("alert")).to_contain_text("Not sent yet")
     expect(page.get_by_label("Your email address")).to_have_accessible_description(re.compile("can’t answer"))
     expect(page.get_by_label("Your message")).to_have_accessible_description("Please fill this in.")
@@ -73,7 +73,7 @@ def test_a_visitor_writes_and_the_owner_reads_answers_and_clears_away(server, pe
         assert (visitor.faults(), visitor.overflows()) == ([], 0)
     page.get_by_label("Your email address").fill("nadia@finch.example")
     page.get_by_label("Your message").fill("May I bring a friend?\nShe grows beans.")
-    page.get_by_role("button", name="Send").renderer("Enter")
+    page.get_by_role("button", name="Send").press("Enter")
     expect(page.get_by_role("heading", name="Thank you, your message has arrived")).to_be_visible()
     assert page.url.endswith("/contact/sent/#text")
     assert visitor.context.cookies() == []
@@ -81,7 +81,7 @@ def test_a_visitor_writes_and_the_owner_reads_answers_and_clears_away(server, pe
         assert visitor.faults() == []
         return
     owner = people(server, width=width).sign_in().open(view="mail")
-    owner.page.get_by_role("button", name="Nadia Finch").renderer("Enter")
+    owner.page.get_by_role("button", name="Nadia Finch").press("Enter")
     expect(owner.page.get_by_text("She grows beans.").last).to_be_visible()
     expect(owner.page.get_by_text("Sent on to owner@quillmere.example").first).to_be_visible()
     assert (owner.faults(), owner.overflows()) == ([], 0)
@@ -89,7 +89,7 @@ def test_a_visitor_writes_and_the_owner_reads_answers_and_clears_away(server, pe
     owner.page.get_by_role("button", name="Done 2").click()
     owner.page.get_by_role("button", name="Nadia Finch").click()
     owner.page.get_by_role("button", name="Delete", exact=True).click()
-    owner.page.get_by_role("button", name="Delete for good").renderer("Enter")
+    owner.page.get_by_role("button", name="Delete for good").press("Enter")
     expect(owner.page.get_by_role("button", name="Done 1")).to_be_visible()
     owner.page.get_by_role("link", name="Mail tray").click()
     owner.page.get_by_role("searchbox", name="Find in the tray").fill("friend")
@@ -127,12 +127,12 @@ def test_a_name_is_said_for_two_sites_and_said_otherwise_on_one(server, people):
     person = people(server).sign_in().open()
     page = person.page
     row = person.fact("Legal name")
-    row.get_by_role("button", name="Say this on all my sites").renderer("Enter")
+    row.get_by_role("button", name="Say this on all my sites").press("Enter")
     dialog = page.get_by_role("dialog", name="Legal name, for all your sites")
     expect(dialog.get_by_role("checkbox", name="Uhrenwerkstatt Silberpfad")).not_to_be_checked()
     expect(dialog.get_by_role("checkbox", name="مقهى النرجس الصغير")).to_be_checked()
     assert person.faults(dialog) == []
-    dialog.get_by_role("button", name="write it on 1 site").renderer("Enter")
+    dialog.get_by_role("button", name="write it on 1 site").press("Enter")
     expect(row).to_contain_text("As you say it for all your sites.")
     person.switch_to("مقهى النرجس الصغير")
     expect(person.field("Legal name")).to_have_value("Quillmere Seed Library Association")
@@ -140,7 +140,7 @@ def test_a_name_is_said_for_two_sites_and_said_otherwise_on_one(server, people):
     expect(row).to_contain_text("For all sites it is said: Quillmere Seed Library Association")
     row.get_by_role("button", name="Take that").click()
     expect(person.field("Legal name")).to_have_value("Quillmere Seed Library Association")
-    page.keyboard.renderer("Control+z")
+    page.keyboard.press("Control+z")
     expect(person.field("Legal name")).to_have_value(re.compile("Verena"))
 
 
@@ -160,7 +160,7 @@ def test_an_address_is_typed_in_its_countrys_form_and_an_imprint_offered(server,
     parts = person.fact("What footer and contact page show")
     expect(parts).to_contain_text("In Switzerland a site has to say who stands behind it")
     parts.get_by_role("checkbox", name="Postal address: Footer").check()
-    parts.get_by_role("button", name="Add an imprint page").renderer("Enter")
+    parts.get_by_role("button", name="Add an imprint page").press("Enter")
     expect(parts).to_contain_text("Imprint: /impressum/")
     assert person.wrong_at_any_width(row, parts) == []
     publish(page)
@@ -195,7 +195,7 @@ def test_a_number_and_a_list_say_how_they_will_be_shown(used_desk):
     expect(person.proof("Telephone", "Contact page").locator(".lit")).to_have_text("+41 44 668 18 00")
     person.field("Telephone").fill("ring me")
     expect(row.get_by_role("alert")).to_contain_text("can’t be part of a telephone number")
-    person.page.keyboard.renderer("Control+z")
+    person.page.keyboard.press("Control+z")
     social = person.fact("Elsewhere on the web")
     social.scroll_into_view_if_needed()
     social.get_by_role("button", name="Add an address").click()

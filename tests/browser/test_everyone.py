@@ -82,9 +82,9 @@ def test_the_menu_opens_without_a_script(shared_server, people):
     page = person.page
     page.goto(shared_server.site("quillmere"))
     expect(page.get_by_role("link", name="Tomatoes")).to_be_hidden()
-    page.keyboard.renderer("Tab")
+    page.keyboard.press("Tab")
     expect(page.get_by_role("link", name="Skip to the text")).to_be_focused()
     page.locator("summary", has_text="More under Growing").focus()
-    page.keyboard.renderer("Enter")
+    page.keyboard.press("Enter")
     page.get_by_role("link", name="Tomatoes").click()
     expect(page.get_by_role("heading", name="Saving tomato seed")).to_be_visible()

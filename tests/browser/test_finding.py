@@ -7,10 +7,10 @@ from playwright.sync_api import expect
 
 
 def find(page, typed: str, name: str) -> None:
-    page.keyboard.renderer("Control+k")
+    page.keyboard.press("Control+k")
     page.keyboard.type(typed)
     expect(page.get_by_role("dialog").get_by_role("option").first).to_contain_text(name)
-    page.keyboard.renderer("Enter")
+    page.keyboard.press("Enter")
 
 
 def test_any_fact_page_picture_edition_or_action_is_found_from_any_view(server, people):
@@ -34,13 +34,13 @@ def test_any_fact_page_picture_edition_or_action_is_found_from_any_view(server, 
 
 def test_finding_ignores_accents_and_says_when_nothing_fits(server, people):
     page = people(server).sign_in().open("silberpfad", "editions").page
-    page.keyboard.renderer("Control+k")
+    page.keyboard.press("Control+k")
     page.keyboard.type("offnungs")
     expect(page.get_by_role("dialog").get_by_role("option").first).to_contain_text("Öffnungszeiten")
-    page.keyboard.renderer("Control+a")
+    page.keyboard.press("Control+a")
     page.keyboard.type("no such thing")
     expect(page.get_by_role("dialog").get_by_role("status")).to_contain_text("no such thing")
-    page.keyboard.renderer("Escape")
+    page.keyboard.press("Escape")
     expect(page.get_by_role("dialog")).to_have_count(0)
 
 
@@ -67,7 +67,7 @@ def test_the_finder_opens_in_every_view(shared_server, people, path):
 def test_a_question_mark_lists_the_shortcuts_but_not_within_a_text(used_desk):
     person = used_desk
     page = person.page
-    person.field("Tagline").renderer("End")
+    person.field("Tagline").press("End")
     page.keyboard.type("?")
     expect(page.get_by_role("dialog")).to_have_count(0)
     page.get_by_role("link", name="Pages").focus()
@@ -75,7 +75,7 @@ def test_a_question_mark_lists_the_shortcuts_but_not_within_a_text(used_desk):
     listed = page.get_by_role("dialog", name="Shortcuts")
     expect(listed).to_contain_text("Ctrl K")
     assert person.faults(listed) == []
-    page.keyboard.renderer("Escape")
+    page.keyboard.press("Escape")
     expect(listed).to_have_count(0)
 
 
@@ -101,7 +101,7 @@ def test_a_proof_opens_large_where_it_stands(used_desk):
     expect(opener).to_have_attribute("aria-expanded", "true")
     expect(person.page.get_by_role("dialog")).to_have_count(0)
     assert proof.bounding_box()["width"] > 2 * small
-    opener.renderer("Enter")
+    opener.press("Enter")
     expect(opener).to_have_attribute("aria-expanded", "false")
     assert proof.bounding_box()["width"] == small
 

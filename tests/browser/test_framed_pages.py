@@ -28,7 +28,7 @@ def test_it_has_no_faults_and_answers_by_keyboard(framed, people, slug, width, d
     expect(notice).to_be_visible()
     assert (person.faults(), person.overflows()) == ([], 0)
     notice.get_by_role("button").first.focus()
-    page.keyboard.renderer("Enter")
+    page.keyboard.press("Enter")
     expect(notice).to_be_hidden()
     expect(page.locator(".mind button")).to_be_focused()
     assert person.faults() == []

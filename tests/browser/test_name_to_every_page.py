@@ -65,32 +65,32 @@ def test_by_keyboard_alone(server, people):
     page.goto(server.desk)
     expect(page.get_by_label("Email", exact=True)).to_be_focused()
     page.keyboard.type("owner@quillmere.example")
-    page.keyboard.renderer("Tab")
+    page.keyboard.press("Tab")
     page.keyboard.type("demo-seedling-42")
-    page.keyboard.renderer("Enter")
+    page.keyboard.press("Enter")
     expect(person.field("Name")).to_be_visible()
     for _ in range(40):
         if page.evaluate("document.activeElement.dataset.field") == "name":
             break
-        page.keyboard.renderer("Tab")
+        page.keyboard.press("Tab")
     expect(person.field("Name")).to_be_focused()
-    page.keyboard.renderer("Control+A")
+    page.keyboard.press("Control+A")
     page.keyboard.type("Key Library")
     expect(person.proof("Name", "Page header")).to_contain_text("Key Library")
     expect(person.fact("Name")).to_contain_text("✓ Kept")
     for _ in range(40):
-        page.keyboard.renderer("Shift+Tab")
+        page.keyboard.press("Shift+Tab")
         if page.evaluate("document.activeElement.textContent").startswith("Review and publish"):
             break
-    page.keyboard.renderer("Enter")
+    page.keyboard.press("Enter")
     expect(page.get_by_role("heading", name="What changes on")).to_be_focused()
     for _ in range(12):
-        page.keyboard.renderer("Tab")
+        page.keyboard.press("Tab")
         if page.evaluate("document.activeElement.textContent") == "Publish this change":
             break
-    page.keyboard.renderer("Enter")
+    page.keyboard.press("Enter")
     expect(page.get_by_role("heading", name="Edition 4 is live")).to_be_focused()
-    page.keyboard.renderer("Tab")
+    page.keyboard.press("Tab")
     expect(page.get_by_role("link", name="See the live site")).to_be_focused()
     assert "Key Library" in server.get("quillmere.localhost", "/contact/")[1].decode()
 

@@ -134,9 +134,9 @@ def test_nothing_yet_no_connection_and_by_keyboard(owner):
     expect(page.get_by_text("No connection, so “a.png” did not arrive.")).to_be_visible()
     page.unroute("**/pictures")
     page.get_by_role("button", name="Dismiss").focus()
-    page.keyboard.renderer("Enter")
+    page.keyboard.press("Enter")
     with page.expect_file_chooser() as chooser:
         page.get_by_role("button", name="Upload pictures").focus()
-        page.keyboard.renderer("Enter")
+        page.keyboard.press("Enter")
     chooser.value.set_files(file("a.png", png(60, 40)))
     expect(page.get_by_role("button", name="Open a.png")).to_be_visible()

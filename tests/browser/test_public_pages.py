@@ -71,10 +71,10 @@ def test_escape_and_a_click_elsewhere_close_a_menu(lived_in, people):
     summary = page.get_by_text("More under Growing").locator("..")
     link = page.get_by_role("link", name="Squash")
     summary.focus()
-    page.keyboard.renderer("Enter")
+    page.keyboard.press("Enter")
     expect(link).to_be_visible()
-    page.keyboard.renderer("Tab")
-    page.keyboard.renderer("Escape")
+    page.keyboard.press("Tab")
+    page.keyboard.press("Escape")
     expect(link).to_be_hidden()
     assert summary.evaluate("one => one === document.activeElement")
     summary.click()
@@ -82,7 +82,7 @@ def test_escape_and_a_click_elsewhere_close_a_menu(lived_in, people):
     expect(link).to_be_hidden()
     summary.click()
     for _ in range(12):
-        page.keyboard.renderer("Tab")
+        page.keyboard.press("Tab")
     expect(link).to_be_hidden()
 
 
@@ -96,7 +96,7 @@ def test_what_is_too_wide_scrolls_in_itself_by_keyboard(lived_in, people, width)
     expect(boxes).to_have_count(2)
     for box in boxes.all():
         box.focus()
-        page.keyboard.renderer("ArrowRight")
+        page.keyboard.press("ArrowRight")
         page.wait_for_timeout(300)
         assert box.evaluate("one => one.scrollLeft") > 0
     assert page.locator("article :is(h2, h3)").evaluate_all("all => all.map(one => one.tagName)") == ["H2"]

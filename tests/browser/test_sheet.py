@@ -52,9 +52,9 @@ def test_an_empty_name_is_refused_where_it_stands(used_desk):
 def test_line_breaks_in_a_paste_become_spaces(used_desk):
     used_desk.page.context.grant_permissions(["clipboard-read", "clipboard-write"])
     used_desk.field("Tagline").click()
-    used_desk.page.keyboard.renderer("Control+A")
+    used_desk.page.keyboard.press("Control+A")
     used_desk.page.evaluate("navigator.clipboard.writeText('One\\n  two')")
-    used_desk.page.keyboard.renderer("Control+V")
+    used_desk.page.keyboard.press("Control+V")
     expect(used_desk.field("Tagline")).to_have_value("One two")
 
 

@@ -24,8 +24,8 @@ def test_the_first_run(bare_server, people):
     expect(page.get_by_text("Choose a town from the list")).to_be_visible()
     page.get_by_role("combobox", name="In which town?").press_sequentially("troge")
     expect(page.get_by_role("listbox").get_by_role("option").first).to_be_visible()
-    page.keyboard.renderer("ArrowDown")
-    page.keyboard.renderer("Enter")
+    page.keyboard.press("ArrowDown")
+    page.keyboard.press("Enter")
     expect(page.get_by_role("combobox", name="In which town?")).to_have_value("Trogen, Switzerland")
     assert person.faults() == []
     page.get_by_role("button", name="Make the site").click()

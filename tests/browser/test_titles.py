@@ -56,23 +56,23 @@ def test_the_table_is_worked_on_by_keyboard_alone(server, people):
     page = table(person)
     cell(page, 0, 0).focus()
     for key in ("ArrowDown", "ArrowRight"):
-        page.keyboard.renderer(key)
+        page.keyboard.press(key)
     expect(cell(page, 1, 1)).to_be_focused()
     page.keyboard.type("Borrowing – {tagline}")
-    page.keyboard.renderer("Enter")
+    page.keyboard.press("Enter")
     expect(cell(page, 2, 1)).to_be_focused()
     expect(cell(page, 1, 1)).to_contain_text("Borrowing – {tagline}")
-    page.keyboard.renderer("F2")
+    page.keyboard.press("F2")
     page.keyboard.type("Not this")
-    page.keyboard.renderer("Escape")
+    page.keyboard.press("Escape")
     expect(cell(page, 2, 1)).to_contain_text("by the pattern")
-    page.keyboard.renderer("ArrowUp")
-    page.keyboard.renderer("Delete")
+    page.keyboard.press("ArrowUp")
+    page.keyboard.press("Delete")
     expect(cell(page, 1, 1)).to_contain_text("by the pattern")
-    page.keyboard.renderer("Control+End")
+    page.keyboard.press("Control+End")
     expect(page.locator(":focus")).to_have_attribute("data-column", "3")
-    page.keyboard.renderer("Control+z")
-    page.keyboard.renderer("Control+Home")
+    page.keyboard.press("Control+z")
+    page.keyboard.press("Control+Home")
     expect(cell(page, 1, 1)).to_contain_text("Borrowing – {tagline}")
 
 
@@ -80,13 +80,13 @@ def test_a_refused_cell_says_why_where_it_stands(server, people):
     person = people(server).sign_in()
     page = table(person)
     cell(page, 2, 0).click()
-    page.keyboard.renderer("Delete")
+    page.keyboard.press("Delete")
     expect(cell(page, 2, 0).get_by_role("alert")).to_be_visible()
     cell(page, 2, 1).click()
     page.keyboard.type("Of {sight}")
-    page.keyboard.renderer("Enter")
+    page.keyboard.press("Enter")
     expect(cell(page, 2, 1).get_by_role("alert")).to_contain_text("{site}")
-    page.keyboard.renderer("Control+z")
+    page.keyboard.press("Control+z")
     expect(cell(page, 2, 1).get_by_role("alert")).to_be_hidden()
 
 
@@ -132,7 +132,7 @@ def test_on_a_phone_rows_stack_and_are_edited(server, people, width):
     page = table(person)
     cell(page, 1, 2).dblclick()
     page.keyboard.type("Six packets for everybody.")
-    page.keyboard.renderer("Enter")
+    page.keyboard.press("Enter")
     expect(page.get_by_role("row").filter(has_text="/borrowing/")).to_contain_text("Six packets for everybody.")
     assert (person.faults(), person.overflows()) == ([], 0)
 
@@ -151,15 +151,15 @@ def test_a_pattern_is_put_together_by_keyboard(server, people):
     page = person.page
     row = page.get_by_role("group", name="Page titles").first
     row.get_by_role("button", name=re.compile("^Page: ")).focus()
-    page.keyboard.renderer("ArrowRight")
+    page.keyboard.press("ArrowRight")
     tab = row.locator("figure").first
     expect(tab).to_contain_text("Quillmere Seed Library – Borrowing seed")
     row.get_by_role("button", name="+ Tagline").click()
     expect(row.get_by_role("button", name=re.compile("^Tagline: "))).to_be_focused()
-    page.keyboard.renderer("Delete")
+    page.keyboard.press("Delete")
     expect(row.get_by_role("button", name=re.compile("^Tagline: "))).to_be_hidden()
     row.get_by_role("button", name=re.compile("^Page: ")).focus()
-    page.keyboard.renderer("Delete")
+    page.keyboard.press("Delete")
     expect(row.get_by_role("alert")).to_contain_text("{page}")
     assert person.faults(row) == []
 

@@ -14,7 +14,7 @@ def test_a_change_is_held_back_and_the_rest_goes_out(server, people):
     page = person.page
     held = page.get_by_label("Hold back: Name")
     held.focus()
-    page.keyboard.renderer("Space")
+    page.keyboard.press("Space")
     expect(page.get_by_text("1 change is held back")).to_be_visible()
     # What it will look like is told without what is held back.
     then = page.get_by_role("group", name="As it will be")
@@ -55,14 +55,14 @@ def test_a_site_is_closed_and_opened_deleted_and_brought_back(server, people):
     person = people(server, width=390).sign_in()
     person.open(view="whole-site")
     page = person.page
-    page.get_by_role("button", name="Close the site").renderer("Enter")
+    page.get_by_role("button", name="Close the site").press("Enter")
     expect(page.get_by_text("The site is closed: visitors see none")).to_be_visible()
     assert server.get("quillmere.localhost", "/")[0] == 503
     assert person.faults() == []
-    page.get_by_role("button", name="Open the site").renderer("Enter")
+    page.get_by_role("button", name="Open the site").press("Enter")
     expect(page.get_by_text("The site is open to visitors.")).to_be_visible()
     assert server.get("quillmere.localhost", "/")[0] == 200
-    page.get_by_role("button", name="Delete Quillmere Seed Library").renderer("Enter")
+    page.get_by_role("button", name="Delete Quillmere Seed Library").press("Enter")
     sure = page.get_by_role("button", name="Delete this site")
     expect(sure).to_be_disabled()
     page.get_by_label("To be sure, type its name").fill("Quillmere Seed Library")
@@ -71,7 +71,7 @@ def test_a_site_is_closed_and_opened_deleted_and_brought_back(server, people):
     expect(page.get_by_role("heading", name="Deleted sites")).to_be_visible()
     assert server.get("quillmere.localhost", "/")[0] == 404
     assert person.faults() == []
-    page.get_by_role("button", name="Bring back Quillmere Seed Library").renderer("Enter")
+    page.get_by_role("button", name="Bring back Quillmere Seed Library").press("Enter")
     page.wait_for_url("**/quillmere/style")
     assert server.get("quillmere.localhost", "/")[0] == 200
 
