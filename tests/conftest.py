@@ -124,7 +124,7 @@ def site(seeds, owner) -> Site:
 def loaded(django_db_setup, django_db_blocker, tmp_path_factory) -> tuple[rows.Rows, Path]:
     """The rows of the demo, and the folder of its pictures, loaded once."""
     folder = tmp_path_factory.mktemp("loaded")
-    with django_db_blocker.unblock(), override_settings(DATA=folder, MAKERS="everyone"):
+    with django_db_blocker.unblock(), override_settings(DATA=folder, NEW_SITES="everyone"):
         return rows.made_by(lambda: call_command("load_demo", verbosity=0)), folder
 
 
@@ -133,7 +133,7 @@ def demo_sites(db, loaded, tmp_path, settings) -> dict[str, Site]:
     """The demo's sites, by slug."""
     made, pictures = loaded
     settings.DATA = shutil.copytree(pictures, tmp_path / "demo")
-    settings.MAKERS = "everyone"
+    settings.NEW_SITES = "everyone"
     rows.put(made)
     return {site.slug: site for site in Site.objects.all()}
 

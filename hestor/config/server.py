@@ -5,8 +5,11 @@ import os
 import shutil
 import tempfile
 
-bind = f"{os.environ.get('HESTOR_BIND', '127.0.0.1')}:{os.environ.get('PORT', '8000')}"
-workers = int(os.environ.get("HESTOR_WORKERS", "2"))
+from hestor.config import options
+
+_said = options.read()
+bind = f"{_said.bind}:{_said.port}"
+workers = _said.workers
 worker_class = "hestor.config.worker.HestorWorker"
 timeout = 60
 graceful_timeout = 5
@@ -20,20 +23,20 @@ worker_tmp_dir = "/dev/shm" if os.path.isdir("/dev/shm") else None  # noqa: S108
 control_socket_disable = True
 
 
-if os.environ.get("HESTOR_METRICS"):
+if _said.metrics:
     # Where the processes share their figures; the package looks for it when it is imported.
     os.environ.setdefault("PROMETHEUS_MULTIPROC_DIR", tempfile.mkdtemp(prefix="hestor-figures-"))
 
 
 def on_exit(server: object) -> None:
     """Figures that the processes shared end with them."""
-    if os.environ.get("HESTOR_METRICS"):
+    if _said.metrics:
         shutil.rmtree(os.environ["PROMETHEUS_MULTIPROC_DIR"], ignore_errors=True)
 
 
 def child_exit(server: object, worker: object) -> None:
     """What a process that ended said of the present counts no more."""
-    if os.environ.get("HESTOR_METRICS"):
+    if _said.metrics:
         from prometheus_client import multiprocess
 
         multiprocess.mark_process_dead(getattr(worker, "pid", 0))  # type: ignore[no-untyped-call]

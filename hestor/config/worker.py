@@ -21,6 +21,7 @@ from waitress.channel import HTTPChannel
 from waitress.server import TcpWSGIServer
 from waitress.task import ThreadedTaskDispatcher
 
+from hestor.config import options
 from hestor.sandbox import waiting
 
 VISITORS, DESK = 3, 3
@@ -185,7 +186,8 @@ class Server(TcpWSGIServer):
 
 def _settings(sockets: list[Any]) -> Adjustments:
     """Who may say who asks (its address and whether by HTTPS) is the proxy that is named, and nobody else."""
-    proxy = os.environ.get("HESTOR_PROXY", "127.0.0.1" if os.environ.get("HESTOR_HTTPS") == "1" else "")
+    said = options.read()
+    proxy = said.proxy if said.proxy is not None else "127.0.0.1" if said.https else ""
     trusted = {
         "trusted_proxy": proxy,
         "trusted_proxy_count": 1,

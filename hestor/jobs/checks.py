@@ -96,8 +96,13 @@ def _backup() -> Iterator[Finding]:
 def _mail() -> Iterator[Finding]:
     if not settings.SMTP:
         yield Finding("advice", "no_mail", {})
-    if settings.NAME_SERVICE == "simulated" and settings.DESK_HOST != "localhost":
+    if settings.DNS == "simulated" and settings.DESK_HOST != "localhost":
         yield Finding("advice", "simulated_names", {})
+
+
+def _settings() -> Iterator[Finding]:
+    for code, params in settings.SETTING_NOTES:
+        yield Finding("advice", code, dict(params))
 
 
 def _disks() -> Iterator[Finding]:
@@ -108,5 +113,5 @@ def _disks() -> Iterator[Finding]:
 
 def findings() -> list[Finding]:
     """All that is amiss, what is wrong before what is only advised."""
-    found = [one for check in (_private, _web, _backup, _mail, _disks) for one in check()]
+    found = [one for check in (_private, _web, _backup, _mail, _disks, _settings) for one in check()]
     return sorted(found, key=lambda one: one.severity != "wrong")

@@ -93,7 +93,7 @@ _CACHE: TTLCache[str, Delivery] = TTLCache(2000, 600)
 @cached(_CACHE, lock=Lock())
 def of(domain: str) -> Delivery:
     """What the name service says of a domain."""
-    lookup = resolver if settings.NAME_SERVICE == "resolver" else simulated
+    lookup = resolver if settings.DNS == "resolver" else simulated
     try:
         ascii_name = dns.name.from_text(domain, idna_codec=dns.name.IDNA_2008_UTS_46).to_text(omit_final_dot=True)
         return _ask(lookup, ascii_name)
@@ -108,7 +108,7 @@ def notices(key: str, address: str, own: str, found: Delivery) -> Iterator[Probl
 
     The simulated service knows a few made-up domains; that it knows no other says nothing of an address.
     """
-    if settings.NAME_SERVICE != "simulated" or found.takes != "unknown":
+    if settings.DNS != "simulated" or found.takes != "unknown":
         yield from delivery.notices(key, address, own, found)
 
 
@@ -118,7 +118,7 @@ _ANY_WORD = site_address.proof_text("*")
 def texts(host: str) -> tuple[str, ...] | None:
     """The text records of a host (RFC 1035, 3.3.14); None: nobody knows."""
     try:
-        return tuple(_texts((resolver if settings.NAME_SERVICE == "resolver" else simulated)(host, RdataType.TXT)))
+        return tuple(_texts((resolver if settings.DNS == "resolver" else simulated)(host, RdataType.TXT)))
     except NoSuchName:
         return ()
     except (NoAnswer, dns.exception.DNSException, UnicodeError):
@@ -131,7 +131,7 @@ def is_proven(domain: str, word: str) -> bool:
     The simulated one knows a domain that proves whatever is asked, as no made-up domain can know a site's word.
     """
     found = texts(site_address.proof_host(domain)) or ()
-    simulates = settings.NAME_SERVICE == "simulated" and _ANY_WORD in found
+    simulates = settings.DNS == "simulated" and _ANY_WORD in found
     return simulates or site_address.proves(found, word)
 
 
@@ -142,7 +142,7 @@ def leads(host: str) -> Leads:
 
 def addresses(host: str) -> tuple[str, ...] | None:
     """The addresses (A and AAAA) that a host leads to, those of another that it stands for too; None: nobody knows."""
-    lookup = resolver if settings.NAME_SERVICE == "resolver" else simulated
+    lookup = resolver if settings.DNS == "resolver" else simulated
     try:
         # A name that stands for another has no records of its own (RFC 1034, 3.6.2).
         other = lookup(host, RdataType.CNAME)

@@ -181,13 +181,13 @@ def test_who_may_make_sites_is_a_setting(site, person, settings):
     helper = person(Role.EDITOR)
     assert not helper.get("/api/session").json()["account"]["may_make_sites"]
     assert helper.post("/api/sites", {"name": "Mine"}, "application/json").status_code == 403
-    settings.MAKERS = "everyone"
+    settings.NEW_SITES = "everyone"
     assert helper.get("/api/session").json()["account"]["may_make_sites"]
     assert helper.post("/api/sites", {"name": "Mine"}, "application/json").status_code == 201
 
 
 def test_one_person_has_only_so_many_sites(site, owner, desk, settings):
-    settings.MOST_SITES = 2
+    settings.SITES_OF_ONE = 2
     assert desk.post("/api/sites", {"name": "Second"}, "application/json").status_code == 201
     answer = desk.post("/api/sites", {"name": "Third"}, "application/json")
     assert (answer.status_code, answer.json()["code"]) == (403, "too_many_sites")

@@ -30,7 +30,7 @@ def installed(tmp_path, settings):
     settings.BACKUPS, settings.FRONT = tmp_path / "copies", tmp_path / "front"
     settings.FRONT.mkdir()
     settings.DESK_HOST, settings.SITES_DOMAIN, settings.HTTPS = "desk.example", "sites.example", True
-    settings.SMTP, settings.NAME_SERVICE = {"host": "mail.example"}, "resolver"
+    settings.SMTP, settings.DNS = {"host": "mail.example"}, "resolver"
     create.make(clock.now(), "daily")
     return settings
 
@@ -64,7 +64,7 @@ def test_an_installation_at_which_nothing_is_amiss(installed):
         (lambda s: setattr(s, "FIXED_NOW", clock.now() + timedelta(days=5)), "old_copy"),
         (lambda s: (s.BACKUPS / "odd").mkdir(), "copy_unreadable"),
         (lambda s: setattr(s, "SMTP", None), "no_mail"),
-        (lambda s: setattr(s, "NAME_SERVICE", "simulated"), "simulated_names"),
+        (lambda s: setattr(s, "DNS", "simulated"), "simulated_names"),
     ],
 )
 def test_what_is_amiss_is_said(installed, change, code):

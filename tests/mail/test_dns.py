@@ -43,6 +43,6 @@ def test_a_real_resolver_is_a_setting_away_and_may_fail(settings, monkeypatch, e
     def fails(*args, **options):
         raise error
 
-    settings.NAME_SERVICE = "resolver"
+    settings.DNS = "resolver"
     monkeypatch.setattr(resolver, "resolve", fails)
     assert dns.of("anything.example").takes == takes

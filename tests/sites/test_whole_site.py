@@ -153,7 +153,7 @@ def _zip(**files: bytes) -> bytes:
     ],
 )
 def test_what_is_no_package_is_refused_and_makes_no_site(owner, body, code, settings):
-    settings.MAKERS = "everyone"
+    settings.NEW_SITES = "everyone"
     with pytest.raises(InvalidInput) as refused:
         from_package.take_in(owner, body)
     assert [problem.code for problem in refused.value.problems] == [code]

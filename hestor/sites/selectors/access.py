@@ -38,9 +38,9 @@ def _standing(account: Account) -> tuple[int, bool]:
 
 def may_make_sites(account: Account) -> bool:
     """Whether a person may make sites here."""
-    return roles.may_make_sites(settings.MAKERS, *_standing(account))
+    return roles.may_make_sites(settings.NEW_SITES, *_standing(account))
 
 
 def require_another_site(account: Account) -> None:
     """Raises Forbidden or TooManySites for who may not make another site here."""
-    roles.require_another_site(settings.MAKERS, *_standing(account), settings.MOST_SITES)
+    roles.require_another_site(settings.NEW_SITES, *_standing(account), settings.SITES_OF_ONE)

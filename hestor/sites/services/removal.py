@@ -30,8 +30,8 @@ def bring_back(account: Account, slug: str) -> Site:
         found = mine.filter(slug=slug, deleted__isnull=False).first()
         if found is None:
             raise NotFound
-        if mine.filter(deleted=None).count() >= settings.MOST_SITES:
-            raise TooManySites(most=settings.MOST_SITES)
+        if mine.filter(deleted=None).count() >= settings.SITES_OF_ONE:
+            raise TooManySites(most=settings.SITES_OF_ONE)
         found.deleted = None
         found.save(update_fields=["deleted"])
         return found

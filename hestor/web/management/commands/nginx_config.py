@@ -1,6 +1,5 @@
 """Prints the configuration of an nginx in front: ``manage.py nginx_config > /etc/nginx/conf.d/hestor.conf``."""
 
-import os
 from typing import Any
 
 from django.conf import settings
@@ -35,7 +34,7 @@ class Command(BaseCommand):
             sites=settings.SITES_DOMAIN,
             domains=domains,
             front=str(settings.FRONT),
-            hosts=options["host"] or [f"{os.environ.get('HESTOR_BIND', '127.0.0.1')}:{settings.PORT}"],
+            hosts=options["host"] or [f"{settings.BIND}:{settings.PORT}"],
             https=settings.HTTPS,
             certificates=options["certificates"].rstrip("/"),
             headers=fixed_headers(),
