@@ -40,7 +40,7 @@ function Standing({ now, wished, readOnly }: { now: Notices; wished: string; rea
         {t(`notices.${how}`, { address: now.in_force })}
         {asked && now.asked_at && waits ? ` ${t("notices.asked", { when: format.instant(now.asked_at) })}` : ""}
       </p>
-      {waits && !site.may.manage.allowed && !readOnly && <p className="text-soft">{site.may.manage.reason}</p>}
+      {waits && !site.may.manage.allowed && !readOnly && <p className="text-soft">{t("notices.ownerOnly")}</p>}
       {waits && site.may.manage.allowed && (
         <div className="flex flex-wrap gap-2">
           <Button variant={asked ? "quiet" : "act"} disabled={ask.isPending} onClick={() => void send()}>

@@ -13,9 +13,11 @@ export function UndoButtons() {
   const { canUndo, canRedo, refused } = useSelect(({ canUndo, canRedo, refused }) => ({ canUndo, canRedo, refused }));
   return (
     <span className="-my-2 ms-auto flex flex-wrap items-center gap-x-3">
-      <span role="alert" className="text-stop">
-        {refused && t(`sheet.refused.${refused}`)}
-      </span>
+      {refused && (
+        <span role="alert" className="text-stop">
+          {t(`sheet.refused.${refused}`)}
+        </span>
+      )}
       <button type="button" className={BUTTON} disabled={!canUndo} onClick={() => focusField(store.undo())}>
         <Undo2 size={15} aria-hidden /> {t("sheet.undo")}
       </button>
