@@ -23,7 +23,7 @@ from tests.support import caches, rows
 settings.register_profile("hestor", deadline=None)
 settings.load_profile("hestor")
 
-LONG = os.environ.get("HESTOR_LONG") == "1"
+LONG = os.environ.get("TESTS_LONG") == "1"
 # Of what is made up at random, many times as much.
 settings.register_profile("long", deadline=None, max_examples=2_000)
 if LONG:
@@ -37,8 +37,8 @@ def pytest_collection_modifyitems(items):
 
 
 # Where all of pytest's processes ask for servers (``tests.support.server``).
-if "HESTOR_NURSERY" not in os.environ:
-    os.environ["HESTOR_NURSERY"] = tempfile.mkdtemp(prefix="hestor-tests-")
+if "TESTS_NURSERY" not in os.environ:
+    os.environ["TESTS_NURSERY"] = tempfile.mkdtemp(prefix="hestor-tests-")
 
 NOW = datetime(2026, 5, 1, 12, tzinfo=UTC)
 PASSWORD = "a-long-enough-one"
@@ -46,7 +46,7 @@ PASSWORD = "a-long-enough-one"
 
 def pytest_unconfigure(config):
     if not hasattr(config, "workerinput"):
-        shutil.rmtree(os.environ["HESTOR_NURSERY"], ignore_errors=True)
+        shutil.rmtree(os.environ["TESTS_NURSERY"], ignore_errors=True)
 
 
 @pytest.fixture(autouse=True)

@@ -8,7 +8,6 @@ import re
 from collections.abc import Container, Iterable, Mapping
 from datetime import datetime
 from difflib import get_close_matches
-from functools import cache
 from pathlib import Path
 from typing import Annotated, Any, Literal, get_args, get_origin
 
@@ -197,9 +196,8 @@ def wrong(error: ValidationError, environment: Container[str]) -> list[str]:
     return found
 
 
-@cache
 def read() -> Options:
-    """The options of this process. Exits with words where one can't be read."""
+    """The options as the environment says them now. Exits with words where one can't be read."""
     try:
         return Options()
     except ValidationError as error:

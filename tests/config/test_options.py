@@ -81,7 +81,7 @@ def test_two_wrong_ones_are_told_at_once(bare):
     bare.setenv("HESTOR_LOG", "xml")
     bare.setenv("PORT", "x")
     with pytest.raises(SystemExit) as told:
-        options.read.__wrapped__()
+        options.read()
     assert "HESTOR_LOG" in str(told.value)
     assert "PORT is to be a whole number" in str(told.value)
 

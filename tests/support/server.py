@@ -100,7 +100,7 @@ def _nursery() -> socket.socket:
 
     Only they are a crowd: what a benchmark measures is the server as it stands back for others.
     """
-    given = os.environ.get("HESTOR_NURSERY")
+    given = os.environ.get("TESTS_NURSERY")
     folder = Path(given or tempfile.mkdtemp(prefix="hestor-tests-"))
     if not given:
         atexit.register(shutil.rmtree, folder, ignore_errors=True)

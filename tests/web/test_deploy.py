@@ -102,14 +102,6 @@ def test_the_unit_is_one_that_systemd_takes():
         assert "Failed to parse" not in said.stderr
 
 
-def test_every_setting_of_the_example_is_one_that_there_is():
-    known = "".join(path.read_text() for path in (TOP / "hestor" / "config").glob("*.py"))
-    lines = [line.lstrip("# ") for line in (DEPLOY / "hestor.env").read_text().splitlines() if "=" in line]
-    for line in lines:
-        name = line.partition("=")[0]
-        assert f'"{name}"' in known, name
-
-
 def test_commands_of_the_guide_are_ones_that_there_are():
     guide = (TOP / "docs" / "deploy.md").read_text()
     named = {line.split("manage.py ")[1].split()[0].strip("`") for line in guide.splitlines() if "manage.py " in line}
