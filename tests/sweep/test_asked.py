@@ -3,7 +3,10 @@
 from datetime import date
 
 import pytest
+from hypothesis import example, given
+from hypothesis import strategies as st
 
+from hestor.core.sweep import asked
 from hestor.core.sweep.files import Files
 from hestor.core.sweep.mended_folder import mend_all
 from hestor.core.sweep.style import Style
@@ -62,3 +65,27 @@ def test_what_is_said_of_today_is_mended(html, says):
 
 def test_the_own_copyright_line_is_mended():
     assert "2026" in mended("<p>Hello.</p>", "<footer><p>© 2019 Quillmere Seed Library</p></footer>")
+
+
+def stands_quoted(words: str, says: str) -> bool:
+    """As one reads: before it the last opening mark is still open, and behind it a mark closes."""
+    before, _, after = words.partition(says)
+    for opening, closing in asked._MARKS.items():
+        is_behind = any(one in after for one in closing)
+        since = before[before.rindex(opening) + 1 :] if opening in before else ""
+        is_open = opening in before and not any(one in since for one in closing)
+        if is_behind and (before.count(opening) % 2 if opening == closing else is_open):
+            return True
+    return False
+
+
+@given(st.lists(st.sampled_from(["„", "“", "”", "«", "»", '"', "‘", "’", "「", "」", "word ", "NAME"]), max_size=14))
+@example(["„", "NAME", "“"])
+@example(["“", "word ", "”", "NAME", "”"])
+@example(['"', "NAME"])
+@example(["»", "NAME", "«"])
+@example([])
+def test_what_stands_between_marks_is_found_as_one_reads(parts):
+    words = "".join(parts)
+    found = asked._Words(words, Style({"name": "X"}), 2026).quotes("NAME")
+    assert found == ("NAME" in words and stands_quoted(words, "NAME"))

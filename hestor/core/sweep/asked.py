@@ -3,11 +3,12 @@
 Until each stray carries its evidence, this is asked of the words around it alone, and rather once too often.
 """
 
-from bisect import bisect_right
+from bisect import bisect_left, bisect_right
 from collections.abc import Iterable, Iterator
 from dataclasses import replace
 
 import regex
+from propcache.api import cached_property
 
 from hestor.core.reading.source import Block, Element, Source
 from hestor.core.sweep import phrases
@@ -33,6 +34,7 @@ _MARKS = {
     "『": "』",
     '"': '"',
 }
+_MARK = regex.compile("[" + "".join(sorted({*_MARKS, *"".join(_MARKS.values())})) + "]")
 _YEAR = regex.compile(r"(?<!\p{Nd})(?:1[5-9]|20|١[٥-٩]|٢٠|۱[۵-۹]|۲۰)\p{Nd}{2}(?!\p{Nd})")
 _PAST = regex.compile(
     r"(?<!\p{L})(?:founded|began|opened|established|started|used to|back then|in those days|for years|ago|history|"
@@ -57,27 +59,48 @@ def _innermost(source: Source, at: int) -> Element | None:
     return next((one for one in source.above(number) if at < one.closes), None)
 
 
-def _block(source: Source, stray: Stray, element: Element) -> Block | None:
-    """The block of words that a stray is in: of those of the element and around it the first that says it."""
-    for one in source.above(element.number):
-        for block in source.blocks_of(one.number):
-            if not stray.says or stray.says in source.words_of(block):
-                return block
-    return None
+class _Words:
+    """The words of a block: looked through once, however much strays in it."""
 
+    def __init__(self, said: str, style: Style, year: int) -> None:
+        self.said = said
+        self._style, self._year = style, year
 
-def _is_between_marks(words: str, says: str) -> bool:
-    at = words.find(says)
-    before, after = words[: max(at, 0)], words[max(at, 0) + len(says) :]
-    for opening, closing in _MARKS.items():
+    @cached_property
+    def names_another(self) -> bool:
+        """Whether it is a line of somebody else's."""
+        return _names_another(self.said, self._style)
+
+    @cached_property
+    def speaks_of_the_past(self) -> bool:
+        """Whether it tells of what was."""
+        return _speaks_of_the_past(self.said, self._year)
+
+    @cached_property
+    def _marks(self) -> dict[str, list[int]]:
+        found: dict[str, list[int]] = {}
+        for one in _MARK.finditer(self.said):
+            found.setdefault(one[0], []).append(one.start())
+        return found
+
+    def _at(self, marks: str) -> list[int]:
+        found = [self._marks[one] for one in marks if one in self._marks]
+        return found[0] if len(found) == 1 else sorted(at for one in found for at in one)
+
+    def quotes(self, says: str) -> bool:
+        """Whether something that it says stands between quotation marks."""
+        begin = max(self.said.find(says), 0)
+        end = begin + len(says)
+        return any(self._is_between(opening, closing, begin, end) for opening, closing in _MARKS.items())
+
+    def _is_between(self, opening: str, closing: str, begin: int, end: int) -> bool:
+        opened, closed = self._at(opening), self._at(closing)
+        before = bisect_left(opened, begin)
+        if not before or not closed or closed[-1] < end:
+            return False
         if opening == closing:
-            if before.count(opening) % 2 and opening in after:
-                return True
-        elif opening in before and any(one in after for one in closing):
-            since = before[before.rindex(opening) + 1 :]
-            if not any(one in since for one in closing):
-                return True
-    return False
+            return before % 2 == 1
+        return bisect_left(closed, opened[before - 1] + 1) == bisect_left(closed, begin)
 
 
 def _names_another(words: str, style: Style) -> bool:
@@ -95,27 +118,47 @@ def _speaks_of_the_past(words: str, year: int) -> bool:
     return is_over or bool(_PAST.search(words) or phrases.FORMERLY.search(words))
 
 
-def is_for_a_person(source: Source, stray: Stray, style: Style, year: int) -> bool:
-    """Whether a stray is mended only if a person says so of this very spot; ``year`` is the present one."""
-    if stray.kind not in _ASKED:
-        return False
-    element = _innermost(source, stray.start)
-    if element is None:
-        return False
-    block = _block(source, stray, element)
-    words = source.words_of(block) if block else ""
-    if _names_another(words, style):
-        return True
-    if stray.place not in ("text", "alt"):
-        return False
-    if any(one.tag in _QUOTING for one in source.above(element.number)):
-        return True
-    if stray.kind == "date_form":
-        return _is_between_marks(words, stray.says)
-    return _is_between_marks(words, stray.says) or _speaks_of_the_past(words, year)
+class Asked:
+    """What of one page is left to a person; ``year`` is the present one."""
+
+    def __init__(self, source: Source, style: Style, year: int) -> None:
+        self._source, self._style, self._year = source, style, year
+        self._known: dict[tuple[int, int], _Words] = {}
+
+    def _words(self, block: Block) -> _Words:
+        spot = block.start, block.end
+        if spot not in self._known:
+            self._known[spot] = _Words(self._source.words_of(block), self._style, self._year)
+        return self._known[spot]
+
+    def _around(self, stray: Stray, element: Element) -> _Words:
+        """The words of the block that a stray is in: of those of the element and around it the first that says it."""
+        for one in self._source.above(element.number):
+            for block in self._source.blocks_of(one.number):
+                words = self._words(block)
+                if not stray.says or stray.says in words.said:
+                    return words
+        return _Words("", self._style, self._year)
+
+    def is_for_a_person(self, stray: Stray) -> bool:
+        """Whether a stray is mended only if a person says so of this very spot."""
+        if stray.kind not in _ASKED:
+            return False
+        element = _innermost(self._source, stray.start)
+        if element is None:
+            return False
+        words = self._around(stray, element)
+        if words.names_another:
+            return True
+        if stray.place not in ("text", "alt"):
+            return False
+        if any(one.tag in _QUOTING for one in self._source.above(element.number)):
+            return True
+        return words.quotes(stray.says) or (stray.kind != "date_form" and words.speaks_of_the_past)
 
 
 def left_to_a_person(source: Source, strays: Iterable[Stray], style: Style, year: int) -> Iterator[Stray]:
     """Strays of a page, those without a mend that a person has to look at first."""
+    asked = Asked(source, style, year)
     for stray in strays:
-        yield replace(stray, mend=None) if stray.mend and is_for_a_person(source, stray, style, year) else stray
+        yield replace(stray, mend=None) if stray.mend and asked.is_for_a_person(stray) else stray

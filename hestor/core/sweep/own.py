@@ -109,9 +109,10 @@ def of_page(html: str, page: OwnPage, house: OwnHouse) -> Iterator[OwnStray]:
     """What is amiss in the part of a page that is its own."""
     source = positions.read(page.path, own_part(html))
     told: set[tuple[str, str, int]] = set()
+    person = asked.Asked(source, house.style, house.year)
     # A text's first words are its page's description, too: a spot is one stray wherever it is shown.
     for stray in sorted(_text_strays(source, house), key=lambda one: one.place != "text"):
-        asks = asked.is_for_a_person(source, stray, house.style, house.year)
+        asks = person.is_for_a_person(stray)
         found = dataclasses.replace(_traced(stray, source, page), asks=asks)
         spot = (found.kind, found.field, found.start)
         if not found.field or spot not in told:
