@@ -244,4 +244,4 @@ def example() -> str:
 
 def _plain(words: str) -> str:
     """Words without the marks of Markdown."""
-    return re.sub(r"\[(.*?)\]\(.*?\)", r"\1", words).replace("`", "")
+    return re.sub(r"\[([^][]*)\]\([^()]*\)", r"\1", words).replace("`", "")
