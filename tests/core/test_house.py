@@ -146,6 +146,20 @@ def test_where_is_names_files_that_are_there():
     assert [name for name in named if not (TOP / name).is_file()] == []
 
 
+# Paths in documents are said from here, as long as it takes to be clear.
+_ROOTS = [TOP / name for name in ("", "hestor", "hestor/core", "hestor/sites", "frontend", "frontend/src", "docs")]
+_PATH = re.compile(r"`((?:[\w.-]+/)+[\w-]+\.(?:py|tsx?|jinja|md|css|json|service|env|conf))`")
+
+
+def test_every_path_that_a_document_names_is_there():
+    documents = [*TOP.glob("*.md"), *(TOP / "docs").rglob("*.md")]
+    # What changed when is history, and may name what is gone.
+    named = [(one, path) for one in documents if one.name != "CHANGELOG.md" for path in _PATH.findall(one.read_text())]
+    assert len(named) > 250
+    gone = [(one.name, path) for one, path in named if not any((root / path).exists() for root in _ROOTS)]
+    assert gone == []
+
+
 def test_the_version_is_said_in_two_places_alike():
     project = tomllib.loads((TOP / "pyproject.toml").read_text())
     assert project["project"]["version"] == VERSION
