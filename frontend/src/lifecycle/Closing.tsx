@@ -41,7 +41,7 @@ export function Closing({ site, closed }: { site: Site; closed: Closed }) {
             : t("lifecycle.isClosed")}
       </p>
       {!site.may.manage.allowed ? (
-        <p className="text-soft">{site.may.manage.reason}</p>
+        <p className="text-soft">{t("lifecycle.ownersOnly")}</p>
       ) : closed.closed ? (
         <Button disabled={close.isPending} onClick={() => close.mutate(null)}>
           {t("lifecycle.reopen")}
