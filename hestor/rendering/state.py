@@ -1,4 +1,4 @@
-"""What the press asks of a state of a site, however it is kept."""
+"""What the renderer asks of a state of a site, however it is kept."""
 
 from collections.abc import Iterable, Sequence
 from dataclasses import dataclass

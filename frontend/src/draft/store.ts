@@ -256,7 +256,8 @@ export class DraftStore {
     if (!("document" in step)) {
       step[way]()
         .catch((error: unknown) => {
-          to.splice(to.indexOf(step), 1);
+          const at = to.indexOf(step);
+          if (at >= 0) to.splice(at, 1);
           // Without an answer it may be tried again; what the server refuses it would refuse again.
           if (error instanceof NoConnection) from.push(step);
           else this.refused = way;

@@ -26,12 +26,15 @@ function formOf(files: File[]): FormData {
 function useLater(site: string, first: Report | undefined) {
   const readAnew = useReadAnew(site);
   const noteDeed = useDeed(site);
+  // Undoing it has everything read anew, this too; it is one step all the same.
+  const isNoted = useRef(false);
   return useQuery({
     queryKey: ["import", site, first],
     queryFn: async () => {
       const now = await result<Report | null>(api.GET("/api/sites/{site}/import", { params: { path: { site } } }));
       if (now?.later === 0) {
-        noteDeed(now.deed);
+        if (!isNoted.current) noteDeed(now.deed);
+        isNoted.current = true;
         await readAnew();
       }
       return now;
