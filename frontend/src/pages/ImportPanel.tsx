@@ -27,14 +27,14 @@ function useLater(site: string, first: Report | undefined) {
   const readAnew = useReadAnew(site);
   const noteDeed = useDeed(site);
   // Undoing it has everything read anew, this too; it is one step all the same.
-  const isNoted = useRef(false);
+  const noted = useRef<number | null>(null);
   return useQuery({
     queryKey: ["import", site, first],
     queryFn: async () => {
       const now = await result<Report | null>(api.GET("/api/sites/{site}/import", { params: { path: { site } } }));
       if (now?.later === 0) {
-        if (!isNoted.current) noteDeed(now.deed);
-        isNoted.current = true;
+        if (now.deed !== noted.current) noteDeed(now.deed);
+        noted.current = now.deed ?? null;
         await readAnew();
       }
       return now;
