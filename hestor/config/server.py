@@ -5,7 +5,7 @@ import os
 import shutil
 import tempfile
 
-from hestor.config import options
+from hestor.config import options, readings
 
 _said = options.read()
 bind = f"{_said.bind}:{_said.port}"
@@ -28,8 +28,12 @@ if _said.metrics:
     os.environ.setdefault("PROMETHEUS_MULTIPROC_DIR", tempfile.mkdtemp(prefix="hestor-figures-"))
 
 
+readings.make_folder()
+
+
 def on_exit(server: object) -> None:
-    """Figures that the processes shared end with them."""
+    """What the processes shared ends with them."""
+    readings.delete_folder()
     if _said.metrics:
         shutil.rmtree(os.environ["PROMETHEUS_MULTIPROC_DIR"], ignore_errors=True)
 

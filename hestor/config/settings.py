@@ -4,7 +4,7 @@ import os
 import secrets
 from pathlib import Path
 
-from hestor.config import database, options, smtp
+from hestor.config import database, options, readings, smtp
 from hestor.version import VERSION as VERSION
 
 ROOT = Path(__file__).resolve().parents[2]
@@ -88,6 +88,8 @@ DATABASES = {
     # Towns are reference data, built once from a package and never written by the application.
     "towns": {**database.SQLITE, "NAME": ROOT / "build" / "towns.sqlite3"},
 }
+# The default is Django's own: each process by itself.
+CACHES = {"default": {"BACKEND": "django.core.cache.backends.locmem.LocMemCache"}, "readings": readings.cache()}
 DATABASE_ROUTERS = ["hestor.towns.router.TownsRouter"]
 DEFAULT_AUTO_FIELD = "django.db.models.BigAutoField"
 

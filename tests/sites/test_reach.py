@@ -14,6 +14,7 @@ from hestor.core.reading.page import PageReading
 from hestor.rendering import Renderer, news, renderer
 from hestor.sites.models import Revision, Site
 from hestor.sites.selectors import groups
+from hestor.sites.selectors import reach as reaches
 from hestor.sites.selectors.groups import groups_of
 from hestor.sites.selectors.one_date import with_one_date
 from hestor.sites.selectors.reach import MOMENT, ReachFinder, files_of
@@ -201,3 +202,17 @@ def test_whatever_changes_by_a_byte_is_said_and_nothing_else(demo_sites, slug):
         if (said.get("pages", 0), named) != (pages, files):
             wrong[key] = {"said": (said.get("pages", 0), named), "differ": (pages, files)}
     assert wrong == {}
+
+
+def test_what_another_process_read_is_not_read_again(site, monkeypatch):
+    changed = site.facts.model_copy(update={"name": "Another name"})
+    before = ReachFinder(site, changed).of("name")
+    # As a process that has read nothing itself.
+    reaches._READINGS.clear()
+    reaches._REACHES.clear()
+    monkeypatch.setattr(reaches, "read_state", lambda *_: pytest.fail("it was read once more"))
+    assert ReachFinder(site, changed).of("name") == before
+    Site.objects.filter(pk=site.pk).update(pages_revision=site.pages_revision + 1)
+    site.refresh_from_db()
+    with pytest.raises(pytest.fail.Exception):
+        ReachFinder(site, changed).of("name")

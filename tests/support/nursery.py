@@ -19,6 +19,7 @@ import select
 import shutil
 import socket
 import sys
+import tempfile
 import traceback
 from datetime import UTC, datetime
 from pathlib import Path
@@ -27,7 +28,9 @@ from typing import Any
 import django
 from asgiref.local import Local
 from django.conf import empty, settings
+from django.core.cache import caches as django_caches
 
+from hestor.config import readings
 from tests.support import caches
 from tests.support.server import copy_data
 from tests.support.template import DEMO
@@ -132,12 +135,21 @@ def _settle(environment: dict[str, str]) -> None:
     connections.__dict__.pop("settings", None)
     connections._settings = None
     connections._connections = Local(connections.thread_critical)
+    django_caches.__dict__.pop("settings", None)
+    django_caches._settings = None
+    django_caches._connections = Local(django_caches.thread_critical)
     from hestor.accounts import devices
 
     # Whose device was seen is kept in the data, of which a server has a copy of its own.
     devices._NOTED.clear()
     if not _is_demo(Path(environment["DATA"])):
         caches.forget()
+
+
+def _share_readings(environment: dict[str, str]) -> None:
+    """The folder that a server shares, before its settings are read; where one is killed, it is deleted with the data."""
+    tempfile.tempdir = environment.get("TMPDIR", os.environ["DATA"])
+    readings.make_folder()
 
 
 def _serve() -> None:
@@ -170,6 +182,7 @@ def _be(asked: dict[str, Any], client: socket.socket) -> None:
             client.sendall(b"%d\n" % _manage(asked))
         else:
             client.close()
+            _share_readings(asked["environment"])
             _settle(asked["environment"])
             _serve()
     except Exception:

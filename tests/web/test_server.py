@@ -1,6 +1,7 @@
 """The server as it runs in production: several processes, and behind HTTPS."""
 
 import json
+import time
 from concurrent.futures import ThreadPoolExecutor
 
 import pytest
@@ -47,3 +48,18 @@ def test_behind_https_cookies_are_secure_and_bound_to_the_host(data):
         (site, *_) = Caller(server).call("GET", "/api/sites")[1]
         assert site["address"].startswith("https://")
         assert ":" not in site["address"].removeprefix("https://")
+
+
+def test_what_the_processes_share_ends_with_them(data, tmp_path):
+    shared = tmp_path / "shared"
+    shared.mkdir()
+    with Server(data, workers=2, more={"TMPDIR": str(shared)}) as server:
+        caller = Caller(server)
+        caller.write("quillmere", name="Another name")
+        assert caller.call("POST", "/api/sites/quillmere/editions")[0] == 201
+        assert list(shared.glob("hestor-readings-*/*"))
+        server.stop()
+        deadline = time.monotonic() + 10
+        while list(shared.glob("hestor-readings-*")) and time.monotonic() < deadline:
+            time.sleep(0.05)
+    assert not list(shared.glob("hestor-readings-*"))

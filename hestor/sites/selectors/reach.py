@@ -1,11 +1,13 @@
 """Reach in a draft: two states of the facts are rendered on one page of each group of like pages, and compared."""
 
+import hashlib
 from collections.abc import Callable, Iterable, Mapping, Sequence
 from datetime import UTC, datetime
 from threading import Lock
 from typing import Any
 
 from cachetools import LRUCache, cached
+from django.core.cache import caches
 from propcache.api import cached_property
 
 from hestor.core.facts import document
@@ -176,7 +178,13 @@ def _state_key(site: Site, *facts: Facts) -> tuple[Any, ...]:
 
 @cached(_READINGS, key=lambda site, facts, found: _state_key(site, facts), lock=Lock())
 def _reading(site: Site, facts: Facts, found: Sequence[Group]) -> SiteReading:
-    return read_state(site, facts, found)
+    # What one process read while its owner typed, another one knows when the same owner publishes.
+    key = hashlib.sha256(repr(_state_key(site, facts)).encode()).hexdigest()
+    known: SiteReading | None = caches["readings"].get(key)
+    if known is None:
+        known = read_state(site, facts, found)
+        caches["readings"].set(key, known)
+    return known
 
 
 # What is held against the draft is read once, too: the live edition's facts were the draft of the last publishing,
@@ -190,5 +198,6 @@ def clear_caches() -> None:
     """Empties the caches, as after another database was put in place."""
     _KINDS.clear()
     _READINGS.clear()
+    caches["readings"].clear()
     _REACHES.clear()
     groups.clear_caches()
