@@ -147,7 +147,7 @@ def _settle(environment: dict[str, str]) -> None:
 
 
 def _share_readings(environment: dict[str, str]) -> None:
-    """The folder that a server shares, before its settings are read; where one is killed, it is deleted with the data."""
+    """The folder that a server shares, before its settings are read; one that is killed leaves it beside the data."""
     tempfile.tempdir = environment.get("TMPDIR", os.environ["DATA"])
     readings.make_folder()
 
