@@ -30,8 +30,9 @@ MISLEADING: frozenset[Kind] = frozenset(("former_name", "title_repeats_name", "t
 _MOST_REPEATED = 3
 _LONG_WORD = 4
 _WORD = regex.compile(r"[\p{L}\p{M}\p{N}’']+")
-_FIRST = regex.compile(r".*?[.!?。！？؟](?=\s|$)")
-_SENTENCE = regex.compile(r"^.*[.!?。！？؟…](?=\s|$)", regex.DOTALL)
+# Where a sentence ends: to look for all before an end at once goes through a text once for each of its letters.
+_END = regex.compile(r"[.!?。！？؟](?=\s|$)")
+_END_OR_MORE = regex.compile(r"[.!?。！？؟…](?=\s|$)")
 
 
 @dataclass(frozen=True)
@@ -188,8 +189,8 @@ class _Table:
         if is_stuffed(text):
             yield Fault("description_stuffed", {"summary": ""} if page.excerpt else {})
         elif len(text) > descriptions.MOST_SHOWN:
-            short = _SENTENCE.match(lines.cut(page.summary, descriptions.MOST_SHOWN))
-            yield Fault("description_long", {"summary": short[0]} if short else {})
+            short = _whole_sentences(lines.cut(page.summary, descriptions.MOST_SHOWN))
+            yield Fault("description_long", {"summary": short} if short else {})
 
 
 def _with(page: NamedPage, title: str) -> NamedPage:
@@ -197,8 +198,12 @@ def _with(page: NamedPage, title: str) -> NamedPage:
 
 
 def _first_sentence(text: str) -> str:
-    found = _FIRST.match(text)
-    return found[0] if found else text
+    end = _END.search(text)
+    return text[: end.end()] if end else text
+
+
+def _whole_sentences(text: str) -> str:
+    return text[: max((end.end() for end in _END_OR_MORE.finditer(text)), default=0)]
 
 
 def is_stuffed(text: str) -> bool:

@@ -8,7 +8,7 @@ from hestor.core.reading.source import Element, Source
 from hestor.core.sweep.stray import Stray
 
 _FILE_NAME = regex.compile(
-    r"(?:.*\.(?:jpe?g|png|gif|webp|avif|svg|bmp|tiff?)|(?:img|dsc|dscn|dscf|pict|image|photo|foto|bild|imagen|screenshot)[ _-]?\d+)",
+    r"(?:(?:[^.]*+\.)++(?:jpe?g|png|gif|webp|avif|svg|bmp|tiff?)|(?:img|dsc|dscn|dscf|pict|image|photo|foto|bild|imagen|screenshot)[ _-]?\d+)",
     regex.IGNORECASE,
 )
 # Words that say of a picture only that it is one.
