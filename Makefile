@@ -74,6 +74,7 @@ test-postgres: build $(STAMPS)/python-dev $(STAMPS)/chromium $(STAMPS)/nginx ## 
 test-long: test test-postgres ## what "make test" samples, at full size; before a release
 	@command -v debootstrap >/dev/null || apt-get install -y -qq debootstrap >/dev/null
 	@TESTS_LONG=1 $(VENV)/python -m pytest -q -n 2 --dist loadgroup $(ONLY)
+	@echo "$$(date -u +%F) on $$(git describe --always --dirty)" > tests/last-long-run.txt
 
 test-data: $(STAMPS)/test-data
 $(STAMPS)/test-data: $(shell find hestor demo tests/support -type f -not -name '*.pyc' -not -path '*/dist/*' 2>/dev/null) $(STAMPS)/python-dev $(STAMPS)/towns

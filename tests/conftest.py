@@ -18,12 +18,12 @@ from hestor.sites.services.creation import make_site
 from hestor.sites.services.pages import add_page
 from hestor.sites.services.publishing import publish
 from tests.support import caches, rows
+from tests.support.sampling import LONG
 
 # How long a test takes says something of the machine, not of the code; speed is measured in benchmarks/.
 settings.register_profile("hestor", deadline=None)
 settings.load_profile("hestor")
 
-LONG = os.environ.get("TESTS_LONG") == "1"
 # Of what is made up at random, many times as much.
 settings.register_profile("long", deadline=None, max_examples=2_000)
 if LONG:

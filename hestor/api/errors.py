@@ -11,17 +11,28 @@ from ninja import NinjaAPI
 from ninja.errors import HttpError, ValidationError
 
 from hestor import translations
-from hestor.core.errors import HestorError, InvalidInput, Malformed, Problem, SignInPaused, TooBusy
+from hestor.core.errors import (
+    HestorError,
+    InternalError,
+    InvalidInput,
+    Malformed,
+    Problem,
+    SignInPaused,
+    StaleRevision,
+    TooBusy,
+)
 
 _LOG = logging.getLogger("hestor.api")
 
 
-class Conflict(Exception):
+class Conflict(HestorError):
     """A stale write, with what was given and what is there now, so that a person can choose."""
 
-    def __init__(self, error: HestorError, yours: dict[str, Any], current: dict[str, Any]) -> None:
-        super().__init__(error)
-        self.error = error
+    code = StaleRevision.code
+    status = StaleRevision.status
+
+    def __init__(self, error: StaleRevision, yours: dict[str, Any], current: dict[str, Any]) -> None:
+        super().__init__(**error.params)
         self.values = {"yours": yours, "current": current}
 
 
@@ -74,8 +85,8 @@ def own(request: HttpRequest, error: HestorError) -> HttpResponse:
 
 
 def _conflict(request: HttpRequest, conflict: Conflict) -> HttpResponse:
-    error = conflict.error
-    return body(error.status, error.code, translations.say(f"error.{error.code}"), **conflict.values)
+    title = translations.say(f"error.{conflict.code}")
+    return body(conflict.status, conflict.code, title, **conflict.values)
 
 
 _BEFORE_FIELDS = 2
@@ -138,6 +149,7 @@ def register(api: NinjaAPI) -> None:
     handlers: list[tuple[type[Exception], Callable[..., HttpResponse]]] = [
         (HestorError, own),
         (Conflict, _conflict),
+        (InternalError, _crash),
         (ValidationError, _schema),
         (HttpError, _http),
         (RequestDataTooBig, _too_big),

@@ -1,17 +1,19 @@
 """What goes wrong with copies, in words for whoever keeps the server."""
 
+from hestor.core.errors import InternalError
 
-class CopyFailed(Exception):
+
+class CopyFailed(InternalError):
     """A copy could not be made."""
 
 
-class Damaged(Exception):
+class CopyDamaged(InternalError):
     """A copy is not what it was when it was made."""
 
 
-class NotEmpty(Exception):
+class NotEmpty(InternalError):
     """There is something already where a copy is to be brought back."""
 
 
-class OtherDatabase(Exception):
+class OtherDatabase(InternalError):
     """A copy was made of another kind of database than the one here."""

@@ -5,7 +5,7 @@ from pathlib import Path
 
 from hestor.backups import databases
 from hestor.backups import folder as copies
-from hestor.backups.errors import Damaged
+from hestor.backups.errors import CopyDamaged
 from hestor.backups.folder import Copy
 from hestor.backups.manifest import FileState, state_of
 from hestor.pictures import store
@@ -30,7 +30,7 @@ def faults(copy: Copy) -> tuple[list[str], list[str]]:
 def restore(copy: Copy, data: Path, even_damaged: bool = False) -> list[str]:
     """Puts a copy in place as ``data``; gives the pictures that could not be.
 
-    Raises NotEmpty if there is a database already, OtherDatabase for a copy of the other kind, Damaged if the copy is
+    Raises NotEmpty if there is a database already, OtherDatabase for a copy of another kind, CopyDamaged if the copy is
     not whole (with ``even_damaged`` only if its database is not), and CopyFailed if the database takes nothing. It
     comes last, and whole or not at all, so that a restore that was broken off can begin again.
     """
@@ -39,7 +39,7 @@ def restore(copy: Copy, data: Path, even_damaged: bool = False) -> list[str]:
     own, pictures = faults(copy)
     if own or (pictures and not even_damaged):
         missing = ", ".join([*own, *([f"{len(pictures)} pictures"] if pictures else [])])
-        raise Damaged(f"The copy {copy.name} is not what it was when it was made: {missing}. Nothing was restored.")
+        raise CopyDamaged(f"The copy {copy.name} is not what it was when it was made: {missing}. Nothing was restored.")
     draft = data / _DRAFT
     shutil.rmtree(draft, ignore_errors=True)
     draft.mkdir(parents=True)

@@ -16,6 +16,7 @@ from typing import NoReturn
 
 from hestor import translations
 from hestor.commandline.folders import files_of
+from hestor.core.errors import InternalError
 from hestor.core.sweep import report, style
 from hestor.core.sweep.files import Files
 from hestor.core.sweep.folder import Swept, sweep
@@ -27,7 +28,7 @@ from hestor.core.sweep.style import Style, UnreadableStyle
 AGREE, FOUND, FAILED = 0, 1, 2
 
 
-class CouldNotRun(Exception):
+class CouldNotRun(InternalError):
     """What is wrong, in one line."""
 
 
@@ -65,7 +66,7 @@ def _style(given: str | None) -> Style | None:
         return None
     try:
         read = style.read(json.loads(Path(given).read_text("utf-8-sig")))
-    except (OSError, ValueError, RecursionError) as error:
+    except (UnreadableStyle, OSError, ValueError, RecursionError) as error:
         why = str(error) if isinstance(error, UnreadableStyle) else _reason(error)
         raise CouldNotRun(_say("no_style", path=given, why=why)) from error
     if read.unknown:

@@ -24,7 +24,20 @@ HestorError
 ├── AccountsExist       409  the first account is there already
 ├── PictureInUse        409  a picture that the draft shows was to be deleted
 ├── FrontStuck          503  files in front can't be taken away, so nothing may be changed for visitors
-└── NothingToPublish    409  the draft says what the live edition says
+├── NothingToPublish    409  the draft says what the live edition says
+├── Conflict            412  a stale write, with both values; its code is that of what was refused
+└── InternalError       500  none that a call is answered with: who calls turns it into another, or into words
+    ├── CopyFailed      a copy could not be made (backups)
+    ├── CopyDamaged     a copy is not what it was when it was made (backups)
+    ├── NotEmpty        there is something already where a copy is to be brought back (backups)
+    ├── OtherDatabase   a copy was made of another kind of database (backups)
+    ├── SandboxLost     the whole sandbox ended while it was at work (sandbox)
+    ├── NoSuchName      there is no such domain (mail.dns)
+    ├── NoAnswer        nobody could say (mail.dns)
+    ├── CouldNotRun     the command can't run as it was called (commandline)
+    ├── Undecodable     bytes that are no text (core.sweep.encodings)
+    ├── UnreadableStyle a file that is no house style (core.sweep.style)
+    └── NotADrawing     a text that is no SVG document (core.imaging.svg)
 
 Each error has a ``code``; the words for a code live in ``hestor/translations/locale``.
 """
@@ -260,3 +273,20 @@ class NothingToPublish(HestorError):
 
     code = "nothing_to_publish"
     status = 409
+
+
+class InternalError(HestorError):
+    """What goes wrong between parts of Hestor; says itself in the words that it is made with.
+
+    A call is never answered with one: who calls turns it into another error, or says its words where a server is run.
+    """
+
+    code = "internal"
+    status = 500
+
+    def __init__(self, words: str = "") -> None:
+        super().__init__()
+        self.args = (words,)
+
+    def __str__(self) -> str:
+        return str(self.args[0])

@@ -18,18 +18,18 @@ from dns.rdatatype import RdataType
 from hestor.core import site_address
 from hestor.core.contact import delivery
 from hestor.core.contact.delivery import Delivery
-from hestor.core.errors import Problem
+from hestor.core.errors import InternalError, Problem
 from hestor.core.site_address import Leads
 
 _SECONDS = 3.0
 _ROOT = dns.name.root
 
 
-class NoSuchName(Exception):
+class NoSuchName(InternalError):
     """There is no such domain (RFC 8020)."""
 
 
-class NoAnswer(Exception):
+class NoAnswer(InternalError):
     """Nobody could say."""
 
 

@@ -9,7 +9,7 @@ from collections.abc import Callable
 from threading import BoundedSemaphore, Lock
 from typing import Any, ParamSpec, TypeVar, cast
 
-from hestor.core.errors import TooBusy, TooMuchWork
+from hestor.core.errors import InternalError, TooBusy, TooMuchWork
 from hestor.sandbox import worker
 from hestor.sandbox.limits import TO_MAKE, TO_READ, Limits
 from hestor.sandbox.waiting import aside
@@ -96,7 +96,7 @@ class Sandbox:
                 return _answer(mine, work)
             except TooMuchWork as error:
                 if _is_lost(door):
-                    raise _SandboxLost from error
+                    raise SandboxLost from error
                 raise
 
     def do(self, work: bytes, limits: Limits) -> Any:
@@ -105,17 +105,17 @@ class Sandbox:
             raise TooBusy
         try:
             return self._try(work, limits)
-        except _SandboxLost:
+        except SandboxLost:
             # The work is not to blame; a second time it is.
             try:
                 return self._try(work, limits)
-            except _SandboxLost as error:
+            except SandboxLost as error:
                 raise TooMuchWork from error
         finally:
             self._turns.release()
 
 
-class _SandboxLost(Exception):
+class SandboxLost(InternalError):
     """The whole sandbox ended while it was at work."""
 
 

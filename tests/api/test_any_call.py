@@ -11,6 +11,7 @@ from hestor.config.wsgi import application
 from hestor.pictures.services import upload
 from hestor.sites.models import Page, Site
 from tests.support.pictures import encoded
+from tests.support.sampling import LONG
 
 pytestmark = pytest.mark.django_db(databases=["default", "towns"])
 
@@ -53,7 +54,7 @@ def called(site, owner):
 
 
 @schema.parametrize()
-@settings(max_examples=3, derandomize=True, database=None, suppress_health_check=list(HealthCheck))
+@settings(max_examples=20 if LONG else 1, derandomize=True, database=None, suppress_health_check=list(HealthCheck))
 def test_is_answered_as_described(case, called):
     answer = called(case)
     case.validate_response(answer, checks=CHECKS)

@@ -13,7 +13,7 @@ import pytest
 
 from hestor.backups import create, folder, restore
 from hestor.backups.databases import SQLITE as DATABASE
-from hestor.backups.errors import CopyFailed, Damaged, NotEmpty
+from hestor.backups.errors import CopyDamaged, CopyFailed, NotEmpty
 from hestor.backups.manifest import MANIFEST
 from hestor.jobs import checks
 from tests.support import roots
@@ -85,7 +85,7 @@ def test_a_damaged_copy_fails_loudly_and_restores_nothing(data, tmp_path, harm):
         "database gone": kept.unlink,
     }[harm]()
     empty = tmp_path / "empty"
-    with pytest.raises(Damaged, match=DATABASE):
+    with pytest.raises(CopyDamaged, match=DATABASE):
         restore.restore(copy, empty, even_damaged=True)
     assert not empty.exists()
 
@@ -105,7 +105,7 @@ def test_a_picture_that_was_harmed_is_named_and_the_rest_comes_back_if_asked(dat
     lost = next(iter(made.pictures))
     folder.picture(lost).write_bytes(b"other")
     copy, empty = folder.listed()[0], tmp_path / "empty"
-    with pytest.raises(Damaged, match="1 pictures"):
+    with pytest.raises(CopyDamaged, match="1 pictures"):
         restore.restore(copy, empty)
     assert restore.restore(copy, empty, even_damaged=True) == [lost]
     assert (empty / DATABASE).exists()

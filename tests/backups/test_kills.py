@@ -13,9 +13,10 @@ from hestor.backups.databases import SQLITE as DATABASE
 from tests.backups.test_copies import NOW, _pictures, _rows, data  # noqa: F401 a fixture
 from tests.support.databases import sqlite_only
 from tests.support.kills import killed
+from tests.support.sampling import sample
 
 pytestmark = sqlite_only
-MOMENTS = (0.0, 0.002, 0.005, 0.01, 0.02, 0.04, 0.08, 0.16)
+MOMENTS = sample((0.0, 0.002, 0.005, 0.01, 0.02, 0.04, 0.08, 0.16), 2, 5)
 
 
 @pytest.mark.parametrize("after", MOMENTS)

@@ -12,6 +12,7 @@ from babel import Locale
 from babel.messages.pofile import read_po
 
 from hestor import translations
+from hestor.api import errors as api_errors
 from hestor.core import errors, languages
 from hestor.core.errors import HestorError
 from hestor.core.facts.document import SPECS
@@ -56,14 +57,33 @@ def _tree(kind: type[HestorError]) -> list[type[HestorError]]:
 
 
 def test_every_error_has_a_status_words_and_its_line_in_the_tree():
-    kinds = _tree(HestorError)[1:]
+    inner = _tree(errors.InternalError)
+    kinds = [kind for kind in _tree(HestorError)[1:] if kind not in inner]
     assert len(kinds) > 12
     known = translations.catalogue("desk", "en")
     for kind in kinds:
         assert 400 <= kind.status < 500 or kind in (errors.TooBusy, errors.FrontStuck), kind
-        assert kind.__module__ == errors.__name__, kind
+        assert kind.__module__ in (errors.__name__, api_errors.__name__), kind
         assert re.search(rf"{kind.__name__} +{kind.status}", errors.__doc__), kind
         assert {f"error.{kind.code}", f"error.{kind.code}.other"} & set(known), kind
+
+
+def _errors() -> dict[str, set[str]]:
+    """The classes of the whole code that are errors, each with its bases."""
+    trees = (ast.parse(path.read_text()) for path in (TOP / "hestor").rglob("*.py"))
+    classes = [node for tree in trees for node in ast.walk(tree) if isinstance(node, ast.ClassDef)]
+    bases = {node.name: {ast.unparse(base).rpartition(".")[2] for base in node.bases} for node in classes}
+    errors_by_name = {
+        name for name, above in bases.items() if any(base.endswith(("Error", "Exception")) for base in above)
+    }
+    return {name: bases[name] for name in bases if name in errors_by_name or bases[name] & errors_by_name}
+
+
+def test_every_error_is_of_the_one_tree():
+    found = _errors()
+    assert len(found) > 30
+    assert {name for name, above in found.items() if not above & found.keys()} == {"HestorError"}
+    assert {name for name in found if not re.search(rf"── {name} ", errors.__doc__)} == {"HestorError"}
 
 
 def test_an_error_without_a_status_is_found_out():

@@ -15,6 +15,7 @@ from lxml import etree
 from PIL import Image
 from propcache.api import cached_property
 
+from hestor.core.errors import InternalError
 from hestor.core.imaging import svg_css
 
 _NS = "http://www.w3.org/2000/svg"
@@ -40,7 +41,7 @@ _COST = {"filter": 500, "mask": 50, "pattern": 50, "clipPath": 10}
 MOST_EMBEDDED_PIXELS = 16_000_000
 
 
-class NotADrawing(ValueError):
+class NotADrawing(InternalError):
     """The text is not an SVG document, or one that no renderer should be given; ``code`` says which."""
 
     def __init__(self, code: str) -> None:

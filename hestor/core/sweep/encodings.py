@@ -4,6 +4,8 @@ import codecs
 import re
 from dataclasses import dataclass
 
+from hestor.core.errors import InternalError
+
 _MARKS = ((codecs.BOM_UTF8, "utf-8"), (codecs.BOM_UTF16_LE, "utf-16-le"), (codecs.BOM_UTF16_BE, "utf-16-be"))
 _PRESCAN = 1024
 _DECLARED = re.compile(rb"""<meta[^<>]+charset\s*+=\s*+(?:["']\s*+)?+([A-Za-z0-9._:-]++)""", re.IGNORECASE)
@@ -25,7 +27,7 @@ class Decoded:
         return self.mark + text.encode(self.encoding, errors="xmlcharrefreplace")
 
 
-class Undecodable(ValueError):
+class Undecodable(InternalError):
     """The bytes are no text in the encoding that they say, nor in any that is likely."""
 
 

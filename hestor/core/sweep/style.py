@@ -7,13 +7,14 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, field
 from typing import Any
 
+from hestor.core.errors import InternalError
 from hestor.core.facts.document import SPECS
 
 VERSION = 1
 KEYS: frozenset[str] = frozenset(SPECS)
 
 
-class UnreadableStyle(ValueError):
+class UnreadableStyle(InternalError):
     """A file that is no house style; its words say what to do."""
 
 

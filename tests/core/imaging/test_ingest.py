@@ -5,7 +5,7 @@ import zlib
 
 import numpy as np
 import pytest
-from hypothesis import HealthCheck, given, settings
+from hypothesis import given
 from hypothesis import strategies as st
 from PIL import Image, ImageCms
 
@@ -13,6 +13,7 @@ from hestor.core.errors import PictureRefused
 from hestor.core.imaging import ingest
 from hestor.core.imaging.ingest import ingest as take
 from tests.support.pictures import drawing, encoded, noise, opened, png
+from tests.support.sampling import examples
 
 KINDS = {"png": "PNG", "jpg": "JPEG", "webp": "WEBP", "avif": "AVIF", "gif": "GIF", "ico": "ICO"}
 
@@ -180,7 +181,7 @@ SEEDS = [encoded(noise(24, 18, seed=n), kind) for n, kind in enumerate(KINDS.val
 ]
 
 
-@settings(max_examples=300, deadline=None, suppress_health_check=[HealthCheck.too_slow])
+@examples(40, 2_000)
 @given(
     st.sampled_from(SEEDS), st.lists(st.tuples(st.floats(0, 1), st.binary(max_size=6), st.integers(0, 40)), max_size=6)
 )

@@ -9,7 +9,7 @@ from django.core.management.base import BaseCommand, CommandError, CommandParser
 
 from hestor import owner
 from hestor.backups import folder
-from hestor.backups.errors import CopyFailed, Damaged, NotEmpty, OtherDatabase
+from hestor.backups.errors import CopyDamaged, CopyFailed, NotEmpty, OtherDatabase
 from hestor.backups.restore import restore
 
 
@@ -38,7 +38,7 @@ class Command(BaseCommand):
         data = Path(settings.DATA)
         try:
             lost = restore(wanted[0], data, options["even_damaged"])
-        except (CopyFailed, NotEmpty, OtherDatabase, Damaged) as error:
+        except (CopyFailed, NotEmpty, OtherDatabase, CopyDamaged) as error:
             raise CommandError(str(error)) from error
         call_command("migrate", verbosity=0)
         call_command("upgrade_data", verbosity=0)
