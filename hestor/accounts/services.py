@@ -159,11 +159,11 @@ def leave_email(account: Account) -> None:
 
 def wisher(account_id: int, nonce: str) -> Account:
     """Whose wish a link agrees to. Raises LinkSpent for one that was used, taken back, or is too old."""
-    found = Account.objects.filter(pk=account_id, is_active=True).exclude(wished_nonce="").first()
-    is_good = found and found.wished_at and found.wished_at > clock.now() - EMAIL_LINK_GOOD_FOR
-    if found is None or not is_good or not secrets.compare_digest(found.wished_nonce, nonce):
+    account = Account.objects.filter(pk=account_id, is_active=True).exclude(wished_nonce="").first()
+    is_good = account and account.wished_at and account.wished_at > clock.now() - EMAIL_LINK_GOOD_FOR
+    if account is None or not is_good or not secrets.compare_digest(account.wished_nonce, nonce):
         raise LinkSpent
-    return found
+    return account
 
 
 def agree_to_email(account_id: int, nonce: str) -> tuple[str, str]:

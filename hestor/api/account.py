@@ -38,8 +38,8 @@ def _out(request: HttpRequest, account: Account) -> AccountOut:
         for one in devices.of(account)
     ]
     letters = [
-        AccountLetter(receiver=one.receiver, subject=one.subject, text=one.body.words)
-        for one in account_letters.kept_for(account)
+        AccountLetter(receiver=message.receiver, subject=message.subject, text=message.body.words)
+        for message in account_letters.kept_for(account)
     ]
     return AccountOut(
         email=account.email, name=account.shown_name, devices=found, wished=account.wished_email, letters=letters

@@ -41,12 +41,14 @@ class CodeOut(Schema):
 @router.post("/sites/{site}/added-code/check", response={200: CodeOut, 404: ProblemOut, 422: ProblemOut})
 def check(request: HttpRequest, site: str, given: CodeIn) -> CodeOut:
     """What a code will be allowed, and what is wrong with it; nothing is kept."""
-    found = site_for(request, site, Action.VIEW)
+    found_site = site_for(request, site, Action.VIEW)
     added, problems = code.rule("added_code", given.model_dump())
     return CodeOut(
         policy={} if problems else dict(code.policy(added)),
-        errors=[FieldErrorOut(**field_error(one)) for one in problems],
-        notices=[] if problems else [FieldErrorOut(**field_error(one)) for one in code.notices("added_code", added)],
-        preview_url=previews.link(found, None, bare=False),
-        bare_url=previews.link(found, None),
+        errors=[FieldErrorOut(**field_error(problem)) for problem in problems],
+        notices=[]
+        if problems
+        else [FieldErrorOut(**field_error(notice)) for notice in code.notices("added_code", added)],
+        preview_url=previews.link(found_site, None, bare=False),
+        bare_url=previews.link(found_site, None),
     )

@@ -76,7 +76,7 @@ def _out(site: Site) -> SiteAddressOut:
         in_use=bool(given.domain) and site.domain_confirmed,
         leads=dns.leads(given.own_host),
         proven=bool(given.domain) and dns.is_proven(given.domain, proof_of(site)),
-        records=[RecordOut(host=one.host, kind=one.kind, value=one.value, found=_found(one)) for one in lines],
+        records=[RecordOut(host=line.host, kind=line.kind, value=line.value, found=_found(line)) for line in lines],
         former=list(site.former_hosts.order_by("-left").values_list("host", flat=True)),
         https=settings.HTTPS,
     )
@@ -93,9 +93,9 @@ def show(request: HttpRequest, site: str) -> SiteAddressOut:
 )
 def change(request: HttpRequest, site: str, given: SiteAddressChange) -> SiteAddressOut:
     """Gives a site another address at once, for visitors too; the ones before lead on to it."""
-    found = site_for(request, site, Action.MANAGE)
-    changed = site_address.changed(address_of(found), given.slug, given.domain, given.with_www, given.folder)
-    return _checked(set_address(found.pk, changed, clock.now()))
+    found_site = site_for(request, site, Action.MANAGE)
+    changed = site_address.changed(address_of(found_site), given.slug, given.domain, given.with_www, given.folder)
+    return _checked(set_address(found_site.pk, changed, clock.now()))
 
 
 def _checked(site: Site) -> SiteAddressOut:

@@ -84,8 +84,8 @@ def read(body: bytes, limits: Limits) -> Any:
     for number, (field, value) in enumerate(_walked(parsed, "body")):
         if number > limits.values:
             raise TooBig
-        if len(problems) < MOST_PROBLEMS and (found := _problem(field, value)):
-            problems.setdefault((found.field, found.code), found)
+        if len(problems) < MOST_PROBLEMS and (problem := _problem(field, value)):
+            problems.setdefault((problem.field, problem.code), problem)
     if problems:
         raise InvalidInput(list(problems.values()))
     return parsed

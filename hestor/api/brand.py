@@ -33,16 +33,16 @@ def _pair(pair: palettes.Pair) -> dict[str, Any]:
 
 
 def _logo(site: Site, report: BrandReport, name: str) -> dict[str, Any] | None:
-    found = report.logos.get(name)
-    if found is None:
+    logo = report.logos.get(name)
+    if logo is None:
         return None
     return {
-        "src": FileAddresses(site, report.facts).of(found.shown.src.replace("1x.", f"{found.largest}x.")),
-        "width": found.shown.width, "height": found.shown.height, "shape": found.measured.shape,
-        "trim": found.measured.trim, "sensible_width": found.measured.width, "one_colour": found.measured.one_colour,
-        "standing": found.measured.standing, "sharp_to": found.measured.sharp_to,
-        "modern_bytes": found.modern_bytes, "fallback_bytes": found.fallback_bytes, "scales": found.largest,
-        "advice": [vars(one) for one in found.advice],
+        "src": FileAddresses(site, report.facts).of(logo.shown.src.replace("1x.", f"{logo.largest}x.")),
+        "width": logo.shown.width, "height": logo.shown.height, "shape": logo.measured.shape,
+        "trim": logo.measured.trim, "sensible_width": logo.measured.width, "one_colour": logo.measured.one_colour,
+        "standing": logo.measured.standing, "sharp_to": logo.measured.sharp_to,
+        "modern_bytes": logo.modern_bytes, "fallback_bytes": logo.fallback_bytes, "scales": logo.largest,
+        "advice": [vars(one) for one in logo.advice],
     }  # fmt: skip
 
 
@@ -114,12 +114,16 @@ def shape(request: HttpRequest, shape: str) -> HttpResponse:
 @router.get("/sites/{site}/tokens.{kind}", openapi_extra=gives("application/json", "text/css"))
 def export(request: HttpRequest, site: str, kind: Literal["json", "css"]) -> HttpResponse:
     """Colours and typefaces of the draft as a file: design tokens (``json``) or custom properties (``css``)."""
-    found = site_for(request, site, Action.VIEW)
+    found_site = site_for(request, site, Action.VIEW)
     text, media = (
-        (tokens.to_css(found.facts), "text/css") if kind == "css" else (tokens.to_json(found.facts), "application/json")
+        (tokens.to_css(found_site.facts), "text/css")
+        if kind == "css"
+        else (tokens.to_json(found_site.facts), "application/json")
     )
     response = HttpResponse(text, content_type=f"{media}; charset=utf-8")
-    response["Content-Disposition"] = f'attachment; filename="{found.slug}-tokens.{"css" if kind == "css" else "json"}"'
+    response["Content-Disposition"] = (
+        f'attachment; filename="{found_site.slug}-tokens.{"css" if kind == "css" else "json"}"'
+    )
     return response
 
 

@@ -22,12 +22,12 @@ def preview(request: HttpRequest, site: str) -> PreviewOut:
 @router.get("/sites/{site}/changes", response={200: ChangesOut, 404: ProblemOut})
 def show(request: HttpRequest, site: str) -> ChangesOut:
     """What would change for visitors, in words, old and new, with reach; and a preview of the whole draft."""
-    found = site_for(request, site, Action.VIEW)
-    changes = changes_of(found)
+    found_site = site_for(request, site, Action.VIEW)
+    changes = changes_of(found_site)
     return ChangesOut(
-        revision=found.revision,
-        live_number=found.live_number,
+        revision=found_site.revision,
+        live_number=found_site.live_number,
         changes=changes_out(changes),
-        shown_on=page_shown(found, changes),
-        preview_url=previews.link(found, None),
+        shown_on=page_shown(found_site, changes),
+        preview_url=previews.link(found_site, None),
     )

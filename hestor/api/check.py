@@ -74,12 +74,12 @@ def _style(given: str) -> Style | None:
         raise InvalidInput([Problem("style", "style_unreadable")]) from error
 
 
-def _swept(found: Unpacked, given: Style | None, today: date, budget: Budget) -> Swept:
-    return sweep(found.as_files(), given, today, enough=budget.is_spent)
+def _swept(unpacked: Unpacked, given: Style | None, today: date, budget: Budget) -> Swept:
+    return sweep(unpacked.as_files(), given, today, enough=budget.is_spent)
 
 
-def _mended(found: Unpacked, given: Style | None, today: date) -> dict[str, bytes]:
-    return {one.path: one.raw for one in mend_all(found.as_files(), given, today)}
+def _mended(unpacked: Unpacked, given: Style | None, today: date) -> dict[str, bytes]:
+    return {one.path: one.raw for one in mend_all(unpacked.as_files(), given, today)}
 
 
 @router.post("/check", response={200: CheckOut, 413: ProblemOut, 422: ProblemOut})
@@ -94,8 +94,11 @@ def check(request: HttpRequest, file: UploadedFile = File(...), style: str = For
         {
             **made,
             "more": max(0, len(swept.strays) - _MOST_SHOWN),
-            "kinds": stray_kinds(one.kind for one in swept.strays),
-            "left_out": [{"file": str(one.params.get("name", "")), "message": in_words(one)} for one in found.problems],
+            "kinds": stray_kinds(stray.kind for stray in swept.strays),
+            "left_out": [
+                {"file": str(problem.params.get("name", "")), "message": in_words(problem)}
+                for problem in found.problems
+            ],
         }
     )
 

@@ -25,5 +25,5 @@ class ChecklistItemOut(Schema):
 @router.get("/sites/{site}/unsaid", response={200: list[ChecklistItemOut], 404: ProblemOut})
 def show(request: HttpRequest, site: str) -> list[ChecklistItemOut]:
     """What the draft lacks, or never changed from its start; what was said is not in it."""
-    found = site_for(request, site, Action.VIEW)
-    return [ChecklistItemOut.model_validate(one, from_attributes=True) for one in checklist(found, clock.now())]
+    found_site = site_for(request, site, Action.VIEW)
+    return [ChecklistItemOut.model_validate(one, from_attributes=True) for one in checklist(found_site, clock.now())]

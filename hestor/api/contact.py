@@ -49,20 +49,25 @@ class AddressOut(Schema):
 @router.post("/sites/{site}/contact/check", response={200: AddressOut, 404: ProblemOut})
 def check(request: HttpRequest, site: str, given: AddressIn) -> dict[str, Any]:
     """Looks at an address for a site, whose own domain it knows. Nothing is kept."""
-    found = site_for(request, site, Action.VIEW)
+    found_site = site_for(request, site, Action.VIEW)
     kept, problems = addresses.check("contact_email", given.email)
     out: dict[str, Any] = {
         "email": kept,
-        "errors": [field_error(one) for one in problems],
+        "errors": [field_error(problem) for problem in problems],
         "notices": [],
         "takes": "unknown",
         "hosts": [],
     }
     if problems or not kept:
         return out
-    domain, own = dns.of(addresses.domain_of(kept)), found.domain or ""
+    domain, own = dns.of(addresses.domain_of(kept)), found_site.domain or ""
     notices = [*addresses.notices("contact_email", kept, own), *dns.notices("contact_email", kept, own, domain)]
-    return {**out, "notices": [field_error(one) for one in notices], "takes": domain.takes, "hosts": list(domain.hosts)}
+    return {
+        **out,
+        "notices": [field_error(notice) for notice in notices],
+        "takes": domain.takes,
+        "hosts": list(domain.hosts),
+    }
 
 
 def _part(part: Part) -> AddressPartOut:
@@ -77,16 +82,16 @@ def _form(country: str) -> list[list[AddressPartOut]]:
 @router.post("/sites/{site}/contact/details", response={200: DetailsOut, 404: ProblemOut, 422: ProblemOut})
 def details(request: HttpRequest, site: str, given: DetailsIn) -> DetailsOut:
     """How a number and an address will be shown, and what about them should be asked. Nothing is kept."""
-    found = site_for(request, site, Action.VIEW)
-    read = typed.read(found.facts, given.phone, given.postal_address)
+    found_site = site_for(request, site, Action.VIEW)
+    read = typed.read(found_site.facts, given.phone, given.postal_address)
     return DetailsOut(
         country=read.country,
         phone=read.phone.shown_in(read.home) if read.phone else "",
         phone_abroad=read.phone.international if read.phone else "",
         phone_example=phones.example(read.home),
-        address=postal.written(read.address, found.facts.language) if read.address else [],
+        address=postal.written(read.address, found_site.facts.language) if read.address else [],
         form=_form(read.country) if postal.is_country(read.country) else [],
-        notices=[FieldErrorOut(**field_error(one)) for one in read.notices],
+        notices=[FieldErrorOut(**field_error(notice)) for notice in read.notices],
     )
 
 
@@ -115,6 +120,6 @@ def state(request: HttpRequest, site: str) -> ContactState:
 @router.post("/sites/{site}/contact/pages", response={201: ContactState, 404: ProblemOut, 422: ProblemOut})
 def add_page(request: HttpRequest, site: str, given: ContactPageIn) -> Status[ContactState]:
     """Adds a contact page or an imprint to the draft; one that is there already stays the only one."""
-    found = site_for(request, site, Action.EDIT)
-    page_of_kind(found, given.kind)
-    return Status(201, _state(found))
+    found_site = site_for(request, site, Action.EDIT)
+    page_of_kind(found_site, given.kind)
+    return Status(201, _state(found_site))

@@ -34,11 +34,11 @@ def _settled(language: str, zone: str) -> tuple[str, datetime]:
 def choices(request: HttpRequest, kind: Kind, language: str, zone: str = "UTC") -> dict[str, Any]:
     """The forms to choose from, each by the example of now; and which the language's own are."""
     kept, now = _settled(language, zone)
-    found = [
+    found_choices = [
         {"pattern": form, "example": patterns.format_as(now, form, kind, kept)} for form in forms.choices(kept, kind)
     ]
     own = {"long": forms.own_long(kept), "short": forms.own_short(kept), "time": forms.own_time(kept)}
-    return {"forms": found, "own": own}
+    return {"forms": found_choices, "own": own}
 
 
 @router.get("/dates/calendars", response={200: CalendarsOut, 422: ProblemOut})
@@ -58,13 +58,13 @@ def further_calendars(request: HttpRequest, language: str, zone: str = "UTC") ->
 
 
 def _part(part: Part, now: datetime, language: str) -> dict[str, Any]:
-    return {**vars(part), "widths": [vars(one) for one in parts.widths_of(part.kind, now, language)]}
+    return {**vars(part), "widths": [vars(width) for width in parts.widths_of(part.kind, now, language)]}
 
 
 @router.post("/dates/build", response={200: PatternOut, 422: ProblemOut})
 def build(request: HttpRequest, given: PartsIn) -> dict[str, str]:
     """The pattern of some parts in their order; ``check`` says what is amiss with it. Nothing is kept."""
-    return {"pattern": parts.pattern_of(Part(one.kind, one.pattern, one.text) for one in given.parts)}
+    return {"pattern": parts.pattern_of(Part(part.kind, part.pattern, part.text) for part in given.parts)}
 
 
 @router.post("/dates/check", response={200: DateFormOut, 422: ProblemOut})
@@ -77,9 +77,11 @@ def check(request: HttpRequest, given: DateFormIn) -> dict[str, Any]:
     usable = pattern and not problems
     return {
         "errors": [field_error(problem) for problem in problems],
-        "notices": [field_error(one) for one in forms.notices(field, pattern, given.kind, kept)] if usable else [],
+        "notices": [field_error(notice) for notice in forms.notices(field, pattern, given.kind, kept)]
+        if usable
+        else [],
         "now": patterns.format_as(now, pattern, given.kind, kept) if usable else "",
         "parts": [_part(part, now, kept) for part in parts.parts_of(pattern)] if usable else [],
         "more": [_part(Part(kind, parts.WIDTHS[kind][0]), now, kept) for kind in parts.OF_KIND[given.kind]],
-        "samples": [vars(one) for one in samples.samples(pattern, given.kind, kept, now, zone)] if usable else [],
+        "samples": [vars(sample) for sample in samples.samples(pattern, given.kind, kept, now, zone)] if usable else [],
     }

@@ -43,13 +43,13 @@ def _known(key: str) -> str:
 @router.get("/sites/{site}/defaults", response={200: SiteDefaultsOut, 404: ProblemOut})
 def of_site(request: HttpRequest, site: str) -> SiteDefaultsOut:
     """The defaults that a site goes by: those of its owner."""
-    found = site_for(request, site, Action.VIEW)
-    owner = selectors.owner_of(found)
+    found_site = site_for(request, site, Action.VIEW)
+    owner = selectors.owner_of(found_site)
     said = selectors.defaults_of(owner) if owner else {}
     return SiteDefaultsOut(
         values=said,
         words={key: fact_words(key, value) for key, value in said.items()},
-        differing=selectors.differing(found, said),
+        differing=selectors.differing(found_site, said),
         mine=owner == signed_in(request),
     )
 

@@ -55,14 +55,14 @@ def list_editions(
     request: HttpRequest, response: HttpResponse, site: str, before: Identifier | None = None
 ) -> list[EditionOut]:
     """Fifty editions, newest first; older ones with ``before`` a number, which the Link header names (RFC 8288)."""
-    found = site_for(request, site, Action.VIEW)
-    editions = Edition.objects.filter(site=found).select_related("by").order_by("-number")
+    found_site = site_for(request, site, Action.VIEW)
+    editions = Edition.objects.filter(site=found_site).select_related("by").order_by("-number")
     if before is not None:
         editions = editions.filter(number__lt=before)
     shown = list(editions[:_AT_ONCE])
     if shown and shown[-1].number > 1:
         response["Link"] = f'<{request.path}?before={shown[-1].number}>; rel="next"'
-    return [EditionOut(**_values(found, edition, found.live_number)) for edition in shown]
+    return [EditionOut(**_values(found_site, edition, found_site.live_number)) for edition in shown]
 
 
 class PublishIn(Strict):
@@ -76,17 +76,17 @@ def publish_draft(
     request: HttpRequest, site: str, given: Annotated[PublishIn | None, Body()] = None
 ) -> Status[PublishedOut]:
     """Publishes the draft, without what is held back; with If-Match, only if it is still what was reviewed."""
-    found = site_for(request, site, Action.PUBLISH)
+    found_site = site_for(request, site, Action.PUBLISH)
     held = [(one.kind, one.key) for one in given.held_back] if given else []
-    made = publish(found.pk, signed_in(request), clock.now(), given_revision(request), held)
-    return Status(201, PublishedOut(address=base_of(found) + "/", **_values(found, made, made.number)))
+    made = publish(found_site.pk, signed_in(request), clock.now(), given_revision(request), held)
+    return Status(201, PublishedOut(address=base_of(found_site) + "/", **_values(found_site, made, made.number)))
 
 
 @router.post("/sites/{site}/editions/{number}/restore", response={200: RestoredOut, 404: ProblemOut, 412: ProblemOut})
 def bring_back(request: HttpRequest, site: str, number: Identifier) -> RestoredOut:
     """Makes the draft say what an edition said; nothing is published."""
-    found = site_for(request, site, Action.EDIT)
-    after, deed = restore(found.pk, number, given_revision(request))
+    found_site = site_for(request, site, Action.EDIT)
+    after, deed = restore(found_site.pk, number, given_revision(request))
     keys, pages = count_changes(after, live_edition(after))
     return RestoredOut(
         number=number, revision=after.revision, changed=list(keys), changed_pages=pages, deed=deed.pk if deed else None
@@ -96,23 +96,25 @@ def bring_back(request: HttpRequest, site: str, number: Identifier) -> RestoredO
 @router.post("/sites/{site}/deeds/{deed}/take-back", response={200: DeedOut, 404: ProblemOut, 412: ProblemOut})
 def take_back(request: HttpRequest, site: str, deed: Identifier) -> DeedOut:
     """Puts the draft back as it was before an act on the whole of it; gives what does that again."""
-    found = site_for(request, site, Action.EDIT)
-    after, again = deeds.take_back(found.pk, deed, clock.now())
+    found_site = site_for(request, site, Action.EDIT)
+    after, again = deeds.take_back(found_site.pk, deed, clock.now())
     return DeedOut(deed=again.pk, revision=after.revision)
 
 
 @router.patch("/sites/{site}/editions/{number}", response={200: EditionOut, 404: ProblemOut, 422: ProblemOut})
 def name(request: HttpRequest, site: str, number: Identifier, given: EditionName) -> EditionOut:
     """Calls an edition something at the desk, so that it is found again; what was published is not altered."""
-    found = site_for(request, site, Action.EDIT)
-    return EditionOut(**_values(found, parts_of_editions.name(found, number, given.label), found.live_number))
+    found_site = site_for(request, site, Action.EDIT)
+    return EditionOut(
+        **_values(found_site, parts_of_editions.name(found_site, number, given.label), found_site.live_number)
+    )
 
 
 @router.get("/sites/{site}/editions/{number}/compared", response={200: ComparedOut, 404: ProblemOut})
 def compare(request: HttpRequest, site: str, number: Identifier, other: Identifier) -> ComparedOut:
     """What edition ``other`` says otherwise than this one: facts, then pages."""
-    found = site_for(request, site, Action.VIEW)
-    return ComparedOut(one=number, other=other, changes=changes_out(compared(found, number, other)))
+    found_site = site_for(request, site, Action.VIEW)
+    return ComparedOut(one=number, other=other, changes=changes_out(compared(found_site, number, other)))
 
 
 @router.post(
@@ -121,11 +123,11 @@ def compare(request: HttpRequest, site: str, number: Identifier, other: Identifi
 )
 def bring_part_back(request: HttpRequest, site: str, number: Identifier, given: EditionPartIn) -> RestoredOut:
     """Makes the draft say one fact, or one page, as an edition said it; nothing is published."""
-    found = site_for(request, site, Action.EDIT)
+    found_site = site_for(request, site, Action.EDIT)
     revision = needed_revision(request)
     if given.fact:
-        after = parts_of_editions.bring_back_fact(found, number, given.fact, revision)
+        after = parts_of_editions.bring_back_fact(found_site, number, given.fact, revision)
     else:
-        after = parts_of_editions.bring_back_page(found.pk, number, given.page, revision)
+        after = parts_of_editions.bring_back_page(found_site.pk, number, given.page, revision)
     keys, pages = count_changes(after, live_edition(after))
     return RestoredOut(number=number, revision=after.revision, changed=list(keys), changed_pages=pages)

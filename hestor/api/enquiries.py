@@ -21,19 +21,19 @@ from hestor.sites.models import Revision, Site
 router = Router(tags=["inbox"])
 
 
-def _out(one: Enquiry, days: int) -> EnquiryOut:
-    sent = one.messages.order_by("pk").first()
+def _out(enquiry: Enquiry, days: int) -> EnquiryOut:
+    sent = enquiry.messages.order_by("pk").first()
     return EnquiryOut(
-        id=one.pk,
-        name=one.name,
-        email=one.email,
-        message=one.message,
-        path=one.path,
-        received=one.received,
-        done=one.done,
-        suspect=one.suspect,
+        id=enquiry.pk,
+        name=enquiry.name,
+        email=enquiry.email,
+        message=enquiry.message,
+        path=enquiry.path,
+        received=enquiry.received,
+        done=enquiry.done,
+        suspect=enquiry.suspect,
         told=sent.receiver if sent else "",
-        gone=one.received + timedelta(days=days),
+        gone=enquiry.received + timedelta(days=days),
     )
 
 
@@ -54,33 +54,33 @@ def list_enquiries(
     before: int = Query(0, ge=0, le=2**63 - 1),
 ) -> InboxOut:
     """The newest messages of those that are ``shown`` and hold all words of ``q``."""
-    found = site_for(request, site, Action.EDIT)
-    rows, days = inbox.enquiries(found, q, shown, before), facts_of(found).enquiry_days
+    found_site = site_for(request, site, Action.EDIT)
+    rows, days = inbox.enquiries(found_site, q, shown, before), facts_of(found_site).enquiry_days
     return InboxOut(
-        enquiries=[_out(one, days) for one in rows[: inbox.PAGE]],
-        counts=inbox.counts(found),
+        enquiries=[_out(row, days) for row in rows[: inbox.PAGE]],
+        counts=inbox.counts(found_site),
         more=len(rows) > inbox.PAGE,
         days=days,
-        receiver=notices.standing(found, clock.now()).in_force,
-        form=_form(found),
+        receiver=notices.standing(found_site, clock.now()).in_force,
+        form=_form(found_site),
     )
 
 
 @router.get("/sites/{site}/enquiries.mbox", openapi_extra=gives("application/mbox"))
 def export(request: HttpRequest, site: str) -> HttpResponse:
     """All messages as a mailbox (RFC 4155)."""
-    found = site_for(request, site, Action.EDIT)
-    response = HttpResponse(inbox.as_mbox(found), content_type="application/mbox")
-    response["Content-Disposition"] = f'attachment; filename="{found.slug}-messages.mbox"'
+    found_site = site_for(request, site, Action.EDIT)
+    response = HttpResponse(inbox.as_mbox(found_site), content_type="application/mbox")
+    response["Content-Disposition"] = f'attachment; filename="{found_site.slug}-messages.mbox"'
     return response
 
 
 @router.patch("/sites/{site}/enquiries/{enquiry}", response={200: EnquiryOut, 404: ProblemOut, 422: ProblemOut})
 def mark(request: HttpRequest, site: str, enquiry: Identifier, given: EnquiryChange) -> EnquiryOut:
     """Marks a message as done or not, as a program's or a person's."""
-    found = site_for(request, site, Action.EDIT)
-    one = enquiries.mark(found, enquiry, given.done, given.suspect, clock.now())
-    return _out(one, facts_of(found).enquiry_days)
+    found_site = site_for(request, site, Action.EDIT)
+    one = enquiries.mark(found_site, enquiry, given.done, given.suspect, clock.now())
+    return _out(one, facts_of(found_site).enquiry_days)
 
 
 @router.delete("/sites/{site}/enquiries/{enquiry}", response={204: None, 404: ProblemOut})

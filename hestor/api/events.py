@@ -22,11 +22,11 @@ router = Router(tags=["events"])
 _MOST_DATES = 6
 
 
-def _text(facts: Facts, schedule: Schedule, one: Occurrence) -> str:
+def _text(facts: Facts, schedule: Schedule, occurrence: Occurrence) -> str:
     """An occurrence in the site's own forms."""
     if schedule.whole_day:
-        return clock_facts.day_said(facts, one.start.date())
-    return clock_facts.moment_said(facts, one.start)
+        return clock_facts.day_said(facts, occurrence.start.date())
+    return clock_facts.moment_said(facts, occurrence.start)
 
 
 @router.post("/sites/{site}/events/check", response={200: EventOut, 404: ProblemOut, 422: ProblemOut})
@@ -36,11 +36,17 @@ def check(request: HttpRequest, site: str, given: EventIn) -> dict[str, Any]:
     schedule = schedules.tidied(given.schedule)
     problems = list(schedules.problems(schedule)) or list(expansion.problems(schedule))
     if problems:
-        return {"errors": [field_error(one) for one in problems], "notices": [], "dates": []}
-    found = occurrences.upcoming(schedule, facts.time_zone, clock.now(), _MOST_DATES)
+        return {"errors": [field_error(problem) for problem in problems], "notices": [], "dates": []}
+    found_occurrences = occurrences.upcoming(schedule, facts.time_zone, clock.now(), _MOST_DATES)
     first = occurrences.on(schedule, schedule.starts, facts.time_zone)
-    notices = [*schedules.notices(schedule), *occurrences.notices(found or [first])]
+    notices = [*schedules.notices(schedule), *occurrences.notices(found_occurrences or [first])]
     dates = [
-        {"day": one.day, "starts": one.start, "ends": one.end, "text": _text(facts, schedule, one)} for one in found
+        {
+            "day": occurrence.day,
+            "starts": occurrence.start,
+            "ends": occurrence.end,
+            "text": _text(facts, schedule, occurrence),
+        }
+        for occurrence in found_occurrences
     ]
-    return {"errors": [], "notices": [field_error(one) for one in notices], "dates": dates}
+    return {"errors": [], "notices": [field_error(notice) for notice in notices], "dates": dates}

@@ -72,11 +72,11 @@ def _typed(text: str) -> dict[str, Any]:
 @router.get("/sites/{site}/files/{path:path}", openapi_extra=gives("image/*"))
 def show(request: HttpRequest, site: str, path: str, typed: str = "") -> HttpResponse:
     """A file that the draft's brand has. Its address holds a hash of what it shows."""
-    found = site_for(request, site, Action.VIEW)
+    found_site = site_for(request, site, Action.VIEW)
     good, _ = document.check_all(_typed(typed))
-    facts = found.facts.model_copy(update=good)
+    facts = found_site.facts.model_copy(update=good)
     made = generated_files.file(
-        found.pk, BrandFiles(facts, pictures.masters(found.pk)), PREFIX + path, store_it=not good
+        found_site.pk, BrandFiles(facts, pictures.masters(found_site.pk)), PREFIX + path, store_it=not good
     )
     if made is None:
         raise NotFound

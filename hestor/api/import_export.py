@@ -88,12 +88,12 @@ def put_in(
     names: list[str] = Form([]),  # noqa: B008
 ) -> ImportOut:
     """Takes Markdown files and pictures into the draft: a ZIP, or the files of a folder with their ``names`` in it."""
-    found = site_for(request, site, Action.EDIT)
+    found_site = site_for(request, site, Action.EDIT)
     given = _package(files, names)
-    report = take_in(found.pk, given, CallBudget().is_spent)
+    report = take_in(found_site.pk, given, CallBudget().is_spent)
     if report.later:
         texts = ((name, text.encode()) for name, text in given.texts.items())
-        later.keep(found, package.zipped([*texts, *given.pictures.items()]), report.later)
+        later.keep(found_site, package.zipped([*texts, *given.pictures.items()]), report.later)
     return _out(report)
 
 
@@ -107,6 +107,6 @@ def taken_later(request: HttpRequest, site: str) -> ImportOut | None:
 @router.get("/sites/{site}/pages.zip", openapi_extra=gives("application/zip"))
 def take_out(request: HttpRequest, site: str) -> HttpResponse:
     """The draft's pages as Markdown files with front matter, and their pictures."""
-    found = site_for(request, site, Action.VIEW)
-    headers = {"Content-Disposition": f'attachment; filename="{found.slug}-pages.zip"'}
-    return HttpResponse(zip_of(found), content_type="application/zip", headers=headers)
+    found_site = site_for(request, site, Action.VIEW)
+    headers = {"Content-Disposition": f'attachment; filename="{found_site.slug}-pages.zip"'}
+    return HttpResponse(zip_of(found_site), content_type="application/zip", headers=headers)

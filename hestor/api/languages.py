@@ -20,12 +20,12 @@ def search(request: HttpRequest, q: str) -> list[LanguageOut]:
     spoken = translations.languages("public")
     return [
         LanguageOut(
-            tag=found.tag,
-            own_name=found.own_name,
-            name=found.name,
-            own_words=found.tag.partition("-")[0] in spoken,
+            tag=language.tag,
+            own_name=language.own_name,
+            name=language.name,
+            own_words=language.tag.partition("-")[0] in spoken,
         )
-        for found in find_languages(q)
+        for language in find_languages(q)
     ]
 
 

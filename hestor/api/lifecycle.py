@@ -120,19 +120,19 @@ def timing(request: HttpRequest, site: str) -> Timing:
 @router.put("/sites/{site}/timed", response={200: Timing, 409: ProblemOut, 412: ProblemOut, 422: ProblemOut})
 def publish_at(request: HttpRequest, site: str, given: TimedIn) -> Timing:
     """Has the draft that was reviewed published at a time; what is written after it is not published."""
-    found = site_for(request, site, Action.PUBLISH)
-    at = local_time.read("at", given.at, found.facts.time_zone).moment
+    found_site = site_for(request, site, Action.PUBLISH)
+    at = local_time.read("at", given.at, found_site.facts.time_zone).moment
     held = [(one.kind, one.key) for one in given.held_back]
-    timed.set_time(found.pk, signed_in(request), at, needed_revision(request), held)
-    return _timing(found)
+    timed.set_time(found_site.pk, signed_in(request), at, needed_revision(request), held)
+    return _timing(found_site)
 
 
 @router.delete("/sites/{site}/timed", response={200: Timing, 404: ProblemOut})
 def publish_by_hand(request: HttpRequest, site: str) -> Timing:
     """Publishes nothing by itself any more."""
-    found = site_for(request, site, Action.PUBLISH)
-    timed.forget_time(found)
-    return _timing(found)
+    found_site = site_for(request, site, Action.PUBLISH)
+    timed.forget_time(found_site)
+    return _timing(found_site)
 
 
 def _closed(site: Site) -> ClosedOut:
@@ -151,9 +151,9 @@ def closed(request: HttpRequest, site: str) -> ClosedOut:
 @router.put("/sites/{site}/closed", response={200: ClosedOut, 403: ProblemOut, 422: ProblemOut})
 def close(request: HttpRequest, site: str, given: ClosedIn) -> ClosedOut:
     """Closes the site to visitors at once; at the time that is given, if any, it opens by itself."""
-    found = site_for(request, site, Action.MANAGE)
-    until = local_time.read("until", given.until, found.facts.time_zone).moment if given.until else None
-    return _closed(closing.close(found, until))
+    found_site = site_for(request, site, Action.MANAGE)
+    until = local_time.read("until", given.until, found_site.facts.time_zone).moment if given.until else None
+    return _closed(closing.close(found_site, until))
 
 
 @router.delete("/sites/{site}/closed", response={200: ClosedOut, 403: ProblemOut})

@@ -58,40 +58,40 @@ def _revisions(site: Site, edition: Edition, start: int) -> tuple[list[Revision]
     return list(listed.select_related("text", "page")[start : start + _AT_ONCE]), listed.count()
 
 
-def _why(found: Why) -> str:
-    if found.stray:
-        return translations.say(f"sweep.kind.{found.stray.kind}")
-    return translations.say(f"live.{found.why}", status=found.says)
+def _why(why: Why) -> str:
+    if why.stray:
+        return translations.say(f"sweep.kind.{why.stray.kind}")
+    return translations.say(f"live.{why.why}", status=why.says)
 
 
-def _deviation(one: Revision, found: Why) -> Deviation:
-    says = {"status": "", "outdated": field_name(found.says)}.get(found.why, found.says)
-    return Deviation(page=one.path, title=one.title, why=_why(found), says=says)
+def _deviation(revision: Revision, why: Why) -> Deviation:
+    says = {"status": "", "outdated": field_name(why.says)}.get(why.why, why.says)
+    return Deviation(page=revision.path, title=revision.title, why=_why(why), says=says)
 
 
-def _served(site: Site, one: Revision) -> Served:
+def _served(site: Site, revision: Revision) -> Served:
     """A page as a visitor gets it."""
-    found = serving.live(site, f"{folder_of(site)}{one.path}", "identity", even_closed=True).response
-    return Served(own_page(one), found.status, found.body, tuple(one.left_out))
+    response = serving.live(site, f"{folder_of(site)}{revision.path}", "identity", even_closed=True).response
+    return Served(own_page(revision), response.status, response.body, tuple(revision.left_out))
 
 
-def _out(edition: int, done: int, total: int, found: Sequence[Deviation]) -> LiveOut:
-    return LiveOut(edition=edition, done=done, total=total, checked_at=clock.now(), deviations=list(found))
+def _out(edition: int, done: int, total: int, deviations: Sequence[Deviation]) -> LiveOut:
+    return LiveOut(edition=edition, done=done, total=total, checked_at=clock.now(), deviations=list(deviations))
 
 
 @router.post("/sites/{site}/sweep/live", response={200: LiveOut, 404: ProblemOut, 422: ProblemOut})
 def step(request: HttpRequest, site: str, given: LiveIn) -> LiveOut:
     """Looks at the next pages of the live edition; whoever wants all asks again from ``done`` on."""
-    found = site_for(request, site, Action.VIEW)
-    edition = Edition.objects.filter(site=found, number=found.live_number).first()
+    found_site = site_for(request, site, Action.VIEW)
+    edition = Edition.objects.filter(site=found_site, number=found_site.live_number).first()
     if edition is None:
         return _out(0, 0, 0, ())
-    revisions, total = _revisions(found, edition, given.start)
-    house = house_of(found, edition.facts)
-    meant = frozenset(Meant.objects.filter(site=found).values_list("stray", flat=True))
+    revisions, total = _revisions(found_site, edition, given.start)
+    house = house_of(found_site, edition.facts)
+    meant = frozenset(Meant.objects.filter(site=found_site).values_list("stray", flat=True))
     deviations = [
-        _deviation(one, why)
-        for one in revisions
-        for why in confirmed.deviations(_served(found, one), edition.facts, house, meant)
+        _deviation(revision, why)
+        for revision in revisions
+        for why in confirmed.deviations(_served(found_site, revision), edition.facts, house, meant)
     ]
     return _out(edition.number, min(total, given.start + len(revisions)), total, deviations)

@@ -59,7 +59,7 @@ def list_messages(
     found, whole = _reader(request, site)
     messages = tray.messages(found, q, state or "", before, whole)
     return TrayOut(
-        messages=[_out(one) for one in messages[: tray.PAGE]],
+        messages=[_out(message) for message in messages[: tray.PAGE]],
         counts=tray.counts(found, whole),
         sends=bool(settings.SMTP),
         more=len(messages) > tray.PAGE,
@@ -88,8 +88,8 @@ def _kind_out(site: Site, kind: Kind) -> KindOut:
 @router.get("/sites/{site}/mail/kinds", response={200: list[KindOut], 404: ProblemOut})
 def kinds(request: HttpRequest, site: str) -> list[KindOut]:
     """All messages that a site sends, with their words."""
-    found = site_for(request, site, Action.VIEW)
-    return [_kind_out(found, kind) for kind in KINDS]
+    found_site = site_for(request, site, Action.VIEW)
+    return [_kind_out(found_site, kind) for kind in KINDS]
 
 
 def _page(site: Site, html: str, theme: Theme) -> HttpResponse:
@@ -106,32 +106,34 @@ def _page(site: Site, html: str, theme: Theme) -> HttpResponse:
 @router.get("/sites/{site}/mail/kinds/{message_kind}/html", openapi_extra=gives("text/html"))
 def kind_html(request: HttpRequest, site: str, message_kind: Kind, theme: Theme = "light") -> HttpResponse:
     """A message of a kind as the draft would have it, with "…" for what is not written yet."""
-    found = site_for(request, site, Action.VIEW)
-    renderer = Renderer(draft_of(found), clock.now())
-    return _page(found, sample_message(renderer, message_kind).html.decode(), theme)
+    found_site = site_for(request, site, Action.VIEW)
+    renderer = Renderer(draft_of(found_site), clock.now())
+    return _page(found_site, sample_message(renderer, message_kind).html.decode(), theme)
 
 
 @router.get("/sites/{site}/mail/{message}", response={200: WholeMessageOut, 404: ProblemOut})
 def show(request: HttpRequest, site: str, message: Identifier) -> WholeMessageOut:
     """One message with its headers and its text part."""
-    found = _find(request, site, message)
-    headers = [HeaderOut(name=name, value=str(value)) for name, value in tray.read(found).items()]
-    return WholeMessageOut(**_out(found).model_dump(), headers=headers, text=tray.shown_part(found, "plain"))
+    found_message = _find(request, site, message)
+    headers = [HeaderOut(name=name, value=str(value)) for name, value in tray.read(found_message).items()]
+    return WholeMessageOut(
+        **_out(found_message).model_dump(), headers=headers, text=tray.shown_part(found_message, "plain")
+    )
 
 
 @router.get("/sites/{site}/mail/{message}/html", openapi_extra=gives("text/html"))
 def html(request: HttpRequest, site: str, message: Identifier, theme: Theme = "light") -> HttpResponse:
     """One message's HTML part, to be shown in a frame."""
-    found = _find(request, site, message)
-    return _page(site_for(request, site, Action.VIEW), tray.shown_part(found, "html"), theme)
+    found_message = _find(request, site, message)
+    return _page(site_for(request, site, Action.VIEW), tray.shown_part(found_message, "html"), theme)
 
 
 @router.get("/sites/{site}/mail/{message}/raw", openapi_extra=gives("message/rfc822"))
 def raw(request: HttpRequest, site: str, message: Identifier) -> HttpResponse:
     """One message byte by byte (RFC 5322)."""
-    found = _find(request, site, message)
-    response = HttpResponse(tray.raw(found), content_type="message/rfc822")
-    response["Content-Disposition"] = f'attachment; filename="{site}-{found.pk}.eml"'
+    found_message = _find(request, site, message)
+    response = HttpResponse(tray.raw(found_message), content_type="message/rfc822")
+    response["Content-Disposition"] = f'attachment; filename="{site}-{found_message.pk}.eml"'
     return response
 
 

@@ -24,15 +24,15 @@ def show(request: HttpRequest, site: str) -> NoticesOut:
 @router.post("/sites/{site}/notices/ask", response={200: NoticesOut, 404: ProblemOut, 422: ProblemOut, 429: ProblemOut})
 def ask(request: HttpRequest, site: str) -> NoticesOut:
     """Sends a link to the address that the house style names; where it names none, notices stop."""
-    found = site_for(request, site, Action.MANAGE)
-    return NoticesOut(**asdict(notices.ask(found.pk, clock.now())))
+    found_site = site_for(request, site, Action.MANAGE)
+    return NoticesOut(**asdict(notices.ask(found_site.pk, clock.now())))
 
 
 @router.post("/sites/{site}/notices/leave", response={200: NoticesOut, 404: ProblemOut})
 def leave(request: HttpRequest, site: str) -> NoticesOut:
     """Leaves it at the address in force: the house style names that one again, and no link is good any more."""
-    found = site_for(request, site, Action.EDIT)
-    return NoticesOut(**asdict(notices.leave(found.pk, clock.now())))
+    found_site = site_for(request, site, Action.EDIT)
+    return NoticesOut(**asdict(notices.leave(found_site.pk, clock.now())))
 
 
 @router.post("/notices/asked", auth=None, response={200: AskedOut, 410: ProblemOut})

@@ -57,78 +57,78 @@ def list_pages(request: HttpRequest, site: str) -> list[dict[str, Any]]:
 @router.get("/sites/{site}/pages/{page}", response={200: PageFull, 404: ProblemOut})
 def show(request: HttpRequest, site: str, page: Identifier) -> dict[str, Any]:
     """One page with its text."""
-    found = site_for(request, site, Action.VIEW)
-    return _full(found, current(found.pk, page))
+    found_site = site_for(request, site, Action.VIEW)
+    return _full(found_site, current(found_site.pk, page))
 
 
 @router.post("/sites/{site}/pages", response={201: PageFull, 412: ProblemOut, 422: ProblemOut})
 def add(request: HttpRequest, site: str, given: PageIn) -> Status[dict[str, Any]]:
     """Adds a page to the draft."""
-    found = site_for(request, site, Action.EDIT)
-    made = add_page(found.pk, given.model_dump(), given_revision(request))
-    return Status(201, _full(found, made))
+    found_site = site_for(request, site, Action.EDIT)
+    made = add_page(found_site.pk, given.model_dump(), given_revision(request))
+    return Status(201, _full(found_site, made))
 
 
 @router.post("/sites/{site}/new-pages", response={201: PageFull, 422: ProblemOut})
 def add_titled(request: HttpRequest, site: str, given: NewPage) -> Status[dict[str, Any]]:
     """Adds a page from its title, last below another; or a post of today, below the news."""
-    found = site_for(request, site, Action.EDIT)
-    today = clock.now().astimezone(zones.clock_of(found.facts.time_zone))
-    return Status(201, _full(found, page_tree.add_new(found, given.title, given.kind, given.parent, today)))
+    found_site = site_for(request, site, Action.EDIT)
+    today = clock.now().astimezone(zones.clock_of(found_site.facts.time_zone))
+    return Status(201, _full(found_site, page_tree.add_new(found_site, given.title, given.kind, given.parent, today)))
 
 
 @router.post("/sites/{site}/pages/{page}/move", response={200: list[PageOut], 404: ProblemOut, 422: ProblemOut})
 def move(request: HttpRequest, site: str, page: Identifier, given: PageMove) -> list[dict[str, Any]]:
     """Puts a page elsewhere in the tree; its address stays. Gives all pages, in the order of the tree."""
-    found = site_for(request, site, Action.EDIT)
-    page_tree.move(found.pk, page, given.parent, given.index)
-    found.refresh_from_db()
-    return page_rows(found, clock.now())
+    found_site = site_for(request, site, Action.EDIT)
+    page_tree.move(found_site.pk, page, given.parent, given.index)
+    found_site.refresh_from_db()
+    return page_rows(found_site, clock.now())
 
 
 @router.post("/sites/{site}/pages/{page}/home", response={200: list[PageOut], 404: ProblemOut, 422: ProblemOut})
 def make_home(request: HttpRequest, site: str, page: Identifier) -> list[dict[str, Any]]:
     """Makes a page the home page; the one that was gets an address of its own. Gives all pages."""
-    found = site_for(request, site, Action.EDIT)
-    home_page.make_home(found.pk, page)
-    found.refresh_from_db()
-    return page_rows(found, clock.now())
+    found_site = site_for(request, site, Action.EDIT)
+    home_page.make_home(found_site.pk, page)
+    found_site.refresh_from_db()
+    return page_rows(found_site, clock.now())
 
 
 @router.post("/sites/{site}/pages/{page}/not-found", response={200: list[PageOut], 404: ProblemOut, 422: ProblemOut})
 def make_not_found(request: HttpRequest, site: str, page: Identifier, given: PageChoice) -> list[dict[str, Any]]:
     """Makes a page the one for addresses that lead nowhere, or a page like others again. Gives all pages."""
-    found = site_for(request, site, Action.EDIT)
-    home_page.make_not_found(found.pk, page, given.on)
-    found.refresh_from_db()
-    return page_rows(found, clock.now())
+    found_site = site_for(request, site, Action.EDIT)
+    home_page.make_not_found(found_site.pk, page, given.on)
+    found_site.refresh_from_db()
+    return page_rows(found_site, clock.now())
 
 
 @router.post("/sites/{site}/pages/{page}/duplicate", response={201: PageFull, 404: ProblemOut, 422: ProblemOut})
 def duplicate(request: HttpRequest, site: str, page: Identifier) -> Status[dict[str, Any]]:
     """The same page once more, at an address of its own."""
-    found = site_for(request, site, Action.EDIT)
-    return Status(201, _full(found, page_tree.duplicate(found, page)))
+    found_site = site_for(request, site, Action.EDIT)
+    return Status(201, _full(found_site, page_tree.duplicate(found_site, page)))
 
 
 @router.get("/sites/{site}/pages/{page}/below", response={200: list[NamedPage], 404: ProblemOut})
 def below(request: HttpRequest, site: str, page: Identifier) -> list[NamedPage]:
     """All pages below one: they are deleted with it."""
-    found = site_for(request, site, Action.VIEW)
-    current(found.pk, page)
-    return [NamedPage(id=one.page_id, title=one.title, path=one.path) for one in page_tree.below(found.pk, page)]
+    found_site = site_for(request, site, Action.VIEW)
+    current(found_site.pk, page)
+    return [NamedPage(id=one.page_id, title=one.title, path=one.path) for one in page_tree.below(found_site.pk, page)]
 
 
-def _removed(one: RemovedPage) -> RemovedOut:
-    gone = one.removed + timedelta(days=page_tree.DAYS_KEPT)
-    return RemovedOut(id=one.pk, title=one.fields["title"], path=one.fields["path"], removed=one.removed, gone=gone)
+def _removed(page: RemovedPage) -> RemovedOut:
+    gone = page.removed + timedelta(days=page_tree.DAYS_KEPT)
+    return RemovedOut(id=page.pk, title=page.fields["title"], path=page.fields["path"], removed=page.removed, gone=gone)
 
 
 @router.get("/sites/{site}/removed-pages", response={200: list[RemovedOut], 404: ProblemOut})
 def list_removed(request: HttpRequest, site: str) -> list[RemovedOut]:
     """The deleted pages that can be brought back, the newest first."""
-    found = site_for(request, site, Action.VIEW)
-    return [_removed(one) for one in page_tree.removed(found.pk)]
+    found_site = site_for(request, site, Action.VIEW)
+    return [_removed(page) for page in page_tree.removed(found_site.pk)]
 
 
 @router.post(
@@ -136,47 +136,47 @@ def list_removed(request: HttpRequest, site: str) -> list[RemovedOut]:
 )
 def bring_back(request: HttpRequest, site: str, removed: Identifier) -> dict[str, Any]:
     """Puts a deleted page back into the draft."""
-    found = site_for(request, site, Action.EDIT)
-    return _full(found, page_tree.bring_back(found.pk, removed))
+    found_site = site_for(request, site, Action.EDIT)
+    return _full(found_site, page_tree.bring_back(found_site.pk, removed))
 
 
 @router.post("/sites/{site}/events", response={201: PageFull, 422: ProblemOut})
 def plan(request: HttpRequest, site: str, given: NewEvent) -> Status[dict[str, Any]]:
     """Adds an event to the draft, below the page that lists them; that page, too, where there is none yet."""
-    found = site_for(request, site, Action.EDIT)
-    return Status(201, _full(found, add_event(found, given.title, given.schedule)))
+    found_site = site_for(request, site, Action.EDIT)
+    return Status(201, _full(found_site, add_event(found_site, given.title, given.schedule)))
 
 
 @router.patch("/sites/{site}/pages/{page}", response={200: PageFull, 412: ProblemOut, 422: ProblemOut})
 def change(request: HttpRequest, site: str, page: Identifier, given: PageChange) -> dict[str, Any]:
     """Changes a page in the draft; what is live stays as it is. A stale write is refused, with both values."""
-    found = site_for(request, site, Action.EDIT)
+    found_site = site_for(request, site, Action.EDIT)
     sent = given.model_dump(exclude_unset=True)
     try:
-        before = current(found.pk, page).path if "path" in sent else ""
-        changed = change_page(found.pk, page, sent, given_revision(request))
+        before = current(found_site.pk, page).path if "path" in sent else ""
+        changed = change_page(found_site.pk, page, sent, given_revision(request))
         if before not in ("", changed.path):
-            follow(found.pk, {before: changed.path})
-        return _full(found, current(found.pk, page))
+            follow(found_site.pk, {before: changed.path})
+        return _full(found_site, current(found_site.pk, page))
     except StaleRevision as error:
-        theirs = PageFull.model_validate(_full(found, current(found.pk, page))).model_dump(mode="json")
+        theirs = PageFull.model_validate(_full(found_site, current(found_site.pk, page))).model_dump(mode="json")
         raise Conflict(error, given.model_dump(mode="json", exclude_unset=True), theirs) from error
 
 
 @router.post("/sites/{site}/pages/{page}/look", response={200: LookOut, 404: ProblemOut, 422: ProblemOut})
 def look_at(request: HttpRequest, site: str, page: Identifier, given: LookIn) -> LookOut:
     """The main part of a page as it would be with words that are being typed; nothing is kept."""
-    found = site_for(request, site, Action.VIEW)
+    found_site = site_for(request, site, Action.VIEW)
     ticket = previews.read(given.root + "/")
-    if ticket is None or ticket[0].site != found.pk:
+    if ticket is None or ticket[0].site != found_site.pk:
         raise NotFound
-    seen = look(found, page, given.model_dump(exclude_unset=True, exclude={"root"}), given.root, clock.now())
+    seen = look(found_site, page, given.model_dump(exclude_unset=True, exclude={"root"}), given.root, clock.now())
     return LookOut.model_validate(seen, from_attributes=True)
 
 
 @router.delete("/sites/{site}/pages/{page}", response={204: None, 412: ProblemOut, 422: ProblemOut})
 def remove(request: HttpRequest, site: str, page: Identifier) -> Status[None]:
     """Deletes a page from the draft with all below it, for 30 days; what is live stays as it is."""
-    found = site_for(request, site, Action.EDIT)
-    page_tree.delete(found.pk, page, clock.now(), given_revision(request))
+    found_site = site_for(request, site, Action.EDIT)
+    page_tree.delete(found_site.pk, page, clock.now(), given_revision(request))
     return Status(204, None)

@@ -60,11 +60,11 @@ def _read(file: UploadedFile) -> bytes:
 @router.get("/sites/{site}/pictures", response={200: PicturesOut, 404: ProblemOut})
 def list_pictures(request: HttpRequest, site: str) -> dict[str, Any]:
     """All pictures, the newest first, and those deleted in the last 30 days."""
-    found = site_for(request, site, Action.VIEW)
-    uses = uses_of(found, clock.now())
+    found_site = site_for(request, site, Action.VIEW)
+    uses = uses_of(found_site, clock.now())
     return {
-        "pictures": [_out(found, picture, uses) for picture in Picture.objects.of(found.pk)],
-        "deleted": [_out(found, picture, {}) for picture in Picture.objects.deleted_of(found.pk)],
+        "pictures": [_out(found_site, picture, uses) for picture in Picture.objects.of(found_site.pk)],
+        "deleted": [_out(found_site, picture, {}) for picture in Picture.objects.deleted_of(found_site.pk)],
         "days_kept": services.DAYS_KEPT,
         "most_bytes": ingest.MOST_BYTES,
     }
@@ -73,50 +73,50 @@ def list_pictures(request: HttpRequest, site: str) -> dict[str, Any]:
 @router.post("/sites/{site}/pictures", response={201: UploadOut, 200: UploadOut, 422: ProblemOut})
 def upload(request: HttpRequest, site: str, file: UploadedFile = File(...)) -> Status[dict[str, Any]]:  # noqa: B008
     """Uploads a picture. The same file twice is one picture."""
-    found = site_for(request, site, Action.EDIT)
-    picture, new = services.upload(found.pk, file.name or "", _read(file))
-    out = {"picture": _out(found, picture, uses_of(found, clock.now())), "new": new}
+    found_site = site_for(request, site, Action.EDIT)
+    picture, new = services.upload(found_site.pk, file.name or "", _read(file))
+    out = {"picture": _out(found_site, picture, uses_of(found_site, clock.now())), "new": new}
     return Status(201 if new else 200, out)
 
 
 @router.patch("/sites/{site}/pictures/{picture}", response={200: PictureOut, 404: ProblemOut, 422: ProblemOut})
 def describe(request: HttpRequest, site: str, picture: Identifier, given: PictureChange) -> dict[str, Any]:
     """Changes the words about a picture."""
-    found = site_for(request, site, Action.EDIT)
-    changed = site_pictures.describe(found.pk, picture, given.model_dump(exclude_none=True))
-    return _out(found, changed, uses_of(found, clock.now()))
+    found_site = site_for(request, site, Action.EDIT)
+    changed = site_pictures.describe(found_site.pk, picture, given.model_dump(exclude_none=True))
+    return _out(found_site, changed, uses_of(found_site, clock.now()))
 
 
 @router.post("/sites/{site}/pictures/{picture}/content", response={200: PictureOut, 404: ProblemOut, 422: ProblemOut})
 def replace(request: HttpRequest, site: str, picture: Identifier, file: UploadedFile = File(...)) -> dict[str, Any]:  # noqa: B008
     """Gives a picture other content; its uses in the draft follow."""
-    found = site_for(request, site, Action.EDIT)
-    changed = site_pictures.replace(found.pk, picture, file.name or "", _read(file), clock.now())
-    found.refresh_from_db()
-    return _out(found, changed, uses_of(found, clock.now()))
+    found_site = site_for(request, site, Action.EDIT)
+    changed = site_pictures.replace(found_site.pk, picture, file.name or "", _read(file), clock.now())
+    found_site.refresh_from_db()
+    return _out(found_site, changed, uses_of(found_site, clock.now()))
 
 
 @router.delete("/sites/{site}/pictures/{picture}", response={204: None, 404: ProblemOut, 409: ProblemOut})
 def delete(request: HttpRequest, site: str, picture: Identifier, used: bool = False) -> Status[None]:
     """Deletes a picture for 30 days. One that the draft shows is deleted only with ``used=true``."""
-    found = site_for(request, site, Action.EDIT)
-    site_pictures.delete(found.pk, picture, clock.now(), used)
+    found_site = site_for(request, site, Action.EDIT)
+    site_pictures.delete(found_site.pk, picture, clock.now(), used)
     return Status(204, None)
 
 
 @router.post("/sites/{site}/pictures/{picture}/restore", response={200: PictureOut, 404: ProblemOut})
 def restore(request: HttpRequest, site: str, picture: Identifier) -> dict[str, Any]:
     """Restores a deleted picture."""
-    found = site_for(request, site, Action.EDIT)
-    back = services.restore(found.pk, picture, clock.now())
-    return _out(found, back, uses_of(found, clock.now()))
+    found_site = site_for(request, site, Action.EDIT)
+    back = services.restore(found_site.pk, picture, clock.now())
+    return _out(found_site, back, uses_of(found_site, clock.now()))
 
 
 @router.get("/sites/{site}/pictures/{picture}/thumbnail", openapi_extra=gives("image/png"))
 def thumbnail(request: HttpRequest, site: str, picture: Identifier, key: str = "") -> HttpResponse:
     """The picture made small, as PNG; ``key`` makes the address change with the content."""
-    found = site_for(request, site, Action.VIEW)
-    shown, body = services.thumbnail(found.pk, picture)
+    found_site = site_for(request, site, Action.VIEW)
+    shown, body = services.thumbnail(found_site.pk, picture)
     response = HttpResponse(body, content_type="image/png")
     response["Cache-Control"] = "private, max-age=31536000, immutable" if key == shown else "no-store"
     return response
@@ -125,8 +125,8 @@ def thumbnail(request: HttpRequest, site: str, picture: Identifier, key: str = "
 @router.get("/sites/{site}/pictures/{picture}/crop", response={200: list[float], 404: ProblemOut})
 def proposed_crop(request: HttpRequest, site: str, picture: Identifier) -> list[float]:
     """A square for an icon, proposed from what is in the picture: left, top, right, bottom as shares."""
-    found = site_for(request, site, Action.VIEW)
-    content = picture_selectors.master(found.pk, picture_selectors.picture_of(found.pk, picture).key)
+    found_site = site_for(request, site, Action.VIEW)
+    content = picture_selectors.master(found_site.pk, picture_selectors.picture_of(found_site.pk, picture).key)
     if content is None:
         raise NotFound
     return list(run(crops.proposed, content))

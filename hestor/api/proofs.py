@@ -72,8 +72,13 @@ def show(request: HttpRequest, site: str, path: str = "/", at: str = "") -> Proo
 @router.post("/sites/{site}/proofs", response={200: ProofsOut, 404: ProblemOut, 422: ProblemOut})
 def typed(request: HttpRequest, site: str, given: ProofsIn) -> ProofsOut:
     """The same with values as they are being typed; nothing is kept. Refused values come back as errors."""
-    wanted = ALL if given.places is None else [Slot(Place(one.place), one.home) for one in given.places]
-    found = site_for(request, site, Action.VIEW)
+    wanted = ALL if given.places is None else [Slot(Place(place.place), place.home) for place in given.places]
+    found_site = site_for(request, site, Action.VIEW)
     return _out(
-        found, given.path, given.facts, wanted, given.at, edition(found, given.edition) if given.edition else None
+        found_site,
+        given.path,
+        given.facts,
+        wanted,
+        given.at,
+        edition(found_site, given.edition) if given.edition else None,
     )

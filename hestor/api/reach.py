@@ -14,15 +14,15 @@ router = Router(tags=["reach"])
 
 
 def _out(reach: Reach) -> ReachOut:
-    places = [PlaceReachOut(place=one.place, number=one.number) for one in reach.places]
+    places = [PlaceReachOut(place=place.place, number=place.number) for place in reach.places]
     return ReachOut(pages=reach.pages, places=places)
 
 
 @router.post("/sites/{site}/reach", response={200: dict[str, ReachOut], 404: ProblemOut})
 def find(request: HttpRequest, site: str, given: ReachIn) -> dict[str, ReachOut]:
     """Where the facts ``keys`` (all, if none are named) land in the draft, with values as they are being typed."""
-    found = site_for(request, site, Action.VIEW)
+    found_site = site_for(request, site, Action.VIEW)
     good, _ = document.check_all(given.facts)
-    finder = ReachFinder(found, found.facts.model_copy(update=good))
+    finder = ReachFinder(found_site, found_site.facts.model_copy(update=good))
     keys = document.KEYS if given.keys is None else [key for key in document.KEYS if key in given.keys]
     return {key: _out(finder.of(key)) for key in keys}

@@ -47,8 +47,8 @@ def _out(site: Site, role: Role, live: Edition | None, waiting: Waiting) -> Site
 
 def _live_editions(sites: list[Site]) -> dict[int, Edition]:
     numbers = {site.pk: site.live_number for site in sites}
-    found = Edition.objects.filter(site__in=sites, number__in=set(numbers.values()))
-    return {edition.site_id: edition for edition in found if edition.number == numbers[edition.site_id]}
+    live_editions = Edition.objects.filter(site__in=sites, number__in=set(numbers.values()))
+    return {edition.site_id: edition for edition in live_editions if edition.number == numbers[edition.site_id]}
 
 
 @router.get("/sites", response=list[SiteOut])

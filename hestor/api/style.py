@@ -47,9 +47,9 @@ def show(request: HttpRequest, site: str) -> StyleOut:
 @router.patch("/sites/{site}/style", response={200: StyleOut, 412: ProblemOut, 422: ProblemOut, 428: ProblemOut})
 def change(request: HttpRequest, site: str, given: StyleChange) -> StyleOut:
     """Keeps new values in the draft. A stale write is refused, with both values."""
-    found = site_for(request, site, Action.EDIT)
+    found_site = site_for(request, site, Action.EDIT)
     try:
-        return style_out(write_facts(found.pk, given.facts, needed_revision(request)))
+        return style_out(write_facts(found_site.pk, given.facts, needed_revision(request)))
     except StaleRevision as error:
-        found.refresh_from_db()
-        raise Conflict(error, given.facts, style_out(found).model_dump(mode="json")) from error
+        found_site.refresh_from_db()
+        raise Conflict(error, given.facts, style_out(found_site).model_dump(mode="json")) from error

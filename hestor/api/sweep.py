@@ -74,15 +74,15 @@ def _stray(site: Site, stray: OwnStray, titles: Mapping[int, str]) -> StrayOut:
     )
 
 
-def _meant(one: Meant, stray: OwnStray | None) -> MeantOut:
+def _meant(meant: Meant, stray: OwnStray | None) -> MeantOut:
     return MeantOut.model_construct(
-        id=one.stray,
-        kind=cast(StrayKind, one.kind),
-        page=one.path,
-        says=one.says,
-        reason=one.reason,
-        by=one.by.shown_name if one.by else "",
-        at=one.at,
+        id=meant.stray,
+        kind=cast(StrayKind, meant.kind),
+        page=meant.path,
+        says=meant.says,
+        reason=meant.reason,
+        by=meant.by.shown_name if meant.by else "",
+        at=meant.at,
         is_there=stray is not None,
     )
 
@@ -93,16 +93,16 @@ def show(request: HttpRequest, site: str, edition: Identifier | None = None) -> 
 
     With ``edition`` those of a published one, by the house style that it was published with; none of them is mended.
     """
-    found = site_for(request, site, Action.VIEW)
+    found_site = site_for(request, site, Action.VIEW)
     now = clock.now()
-    swept = consistency(found, now) if edition is None else of_edition(found, edition, now)
+    swept = consistency(found_site, now) if edition is None else of_edition(found_site, edition, now)
     return SweepOut.model_construct(
         pages=len(swept.titles),
         checked_at=now,
-        revision=found.revision,
+        revision=found_site.revision,
         style=swept.style.plain(),
-        kinds=stray_kinds((*(one.kind for one in swept.strays), *(one.kind for one, _ in swept.meant))),
-        strays=[_stray(found, one, swept.titles) for one in swept.strays],
+        kinds=stray_kinds((*(each_stray.kind for each_stray in swept.strays), *(one.kind for one, _ in swept.meant))),
+        strays=[_stray(found_site, each_stray, swept.titles) for each_stray in swept.strays],
         unread=[],
         meant=[_meant(one, stray) for one, stray in swept.meant],
     )
@@ -111,18 +111,18 @@ def show(request: HttpRequest, site: str, edition: Identifier | None = None) -> 
 @router.get("/sites/{site}/sweep/change", response={200: StrayChangesOut, 404: ProblemOut})
 def change(request: HttpRequest, site: str) -> StrayChangesOut:
     """The strays that publishing the draft would bring before visitors, and how many it would end."""
-    found = site_for(request, site, Action.VIEW)
-    changes = changes_of(found, clock.now())
-    titles = dict(Revision.objects.in_draft_of(found.pk).values_list("page_id", "title"))
-    made = [_stray(found, one, titles) for one in changes.made]
+    found_site = site_for(request, site, Action.VIEW)
+    changes = changes_of(found_site, clock.now())
+    titles = dict(Revision.objects.in_draft_of(found_site.pk).values_list("page_id", "title"))
+    made = [_stray(found_site, one, titles) for one in changes.made]
     return StrayChangesOut.model_construct(made=made, ended=changes.ended, is_whole=changes.is_whole)
 
 
 @router.post("/sites/{site}/sweep/step", response={200: SweepProgress, 404: ProblemOut})
 def step(request: HttpRequest, site: str) -> SweepProgress:
     """Goes on with a sweep for a moment, and says how far it is; whoever stops asking stops the sweep."""
-    found = site_for(request, site, Action.VIEW)
-    progress = Sweeping(found, clock.now()).run(_STEP)
+    found_site = site_for(request, site, Action.VIEW)
+    progress = Sweeping(found_site, clock.now()).run(_STEP)
     return SweepProgress(done=progress.done, total=progress.total)
 
 
@@ -136,7 +136,7 @@ def _strays_of(site: Site, keys: Iterable[str]) -> dict[str, OwnStray]:
 
 
 def _words(changes: Iterable[PageChange], which: str) -> list[PageWords]:
-    return [PageWords.model_construct(page=one.page, **getattr(one, which)) for one in changes]
+    return [PageWords.model_construct(page=each_change.page, **getattr(each_change, which)) for each_change in changes]
 
 
 @router.post("/sites/{site}/sweep/mend", response={200: MendedOut, 404: ProblemOut, 412: ProblemOut, 422: ProblemOut})
@@ -145,11 +145,11 @@ def mend(request: HttpRequest, site: str, given: MendStraysIn) -> MendedOut:
 
     What it changed is given, so that it can be undone.
     """
-    found = site_for(request, site, Action.EDIT)
+    found_site = site_for(request, site, Action.EDIT)
     revision = needed_revision(request)
-    strays = _strays_of(found, [one.id for one in given.strays])
-    mendings = mending.in_one_go([Mending(strays[one.id], one.reading) for one in given.strays])
-    done = mending.mend(found, mendings, revision)
+    strays = _strays_of(found_site, [stray.id for stray in given.strays])
+    mendings = mending.in_one_go([Mending(strays[stray.id], stray.reading) for stray in given.strays])
+    done = mending.mend(found_site, mendings, revision)
     return MendedOut.model_construct(
         revision=done.site.revision,
         mended=len(mendings),
@@ -165,21 +165,21 @@ def mend(request: HttpRequest, site: str, given: MendStraysIn) -> MendedOut:
 )
 def put_words(request: HttpRequest, site: str, given: WordsIn) -> SweepProgress:
     """Puts fields of pages and facts in place: how a mend is undone, and done again."""
-    found = site_for(request, site, Action.EDIT)
+    found_site = site_for(request, site, Action.EDIT)
     changes: dict[int, dict[str, Any]] = {
-        one.page: one.model_dump(exclude={"page"}, exclude_none=True) for one in given.pages
+        page.page: page.model_dump(exclude={"page"}, exclude_none=True) for page in given.pages
     }
-    found = mending.put(found, changes, given.facts, given_revision(request))
-    progress = Sweeping(found, clock.now()).progress()
+    found_site = mending.put(found_site, changes, given.facts, given_revision(request))
+    progress = Sweeping(found_site, clock.now()).progress()
     return SweepProgress(done=progress.done, total=progress.total)
 
 
 @router.put("/sites/{site}/sweep/meant/{stray}", response={200: MeantOut, 404: ProblemOut, 422: ProblemOut})
 def mean(request: HttpRequest, site: str, stray: str, given: MeantIn) -> MeantOut:
     """Keeps that a stray is meant: it is quiet for as long as its spot says the same."""
-    found = site_for(request, site, Action.EDIT)
-    wanted = _strays_of(found, [stray])[stray]
-    made = mending.mean(found, wanted, given.reason, signed_in(request))
+    found_site = site_for(request, site, Action.EDIT)
+    wanted = _strays_of(found_site, [stray])[stray]
+    made = mending.mean(found_site, wanted, given.reason, signed_in(request))
     return _meant(made, wanted)
 
 

@@ -49,7 +49,10 @@ def _row(row: Row, words: Mapping[faults.Kind, str]) -> TitleRow:
         source=row.source,
         search_width=row.search_width,
         tab_width=row.tab_width,
-        faults=[FaultOut.model_construct(kind=one.kind, message=words[one.kind], mend=one.mend) for one in row.faults],
+        faults=[
+            FaultOut.model_construct(kind=fault.kind, message=words[fault.kind], mend=fault.mend)
+            for fault in row.faults
+        ],
     )
 
 
@@ -73,34 +76,34 @@ def _out(site: Site, rows: Iterable[Row], whole: Sequence[Row]) -> TitlesOut:
 @router.get("/sites/{site}/titles", response={200: TitlesOut, 404: ProblemOut})
 def show(request: HttpRequest, site: str, start: int = 0, count: int = 1_000) -> TitlesOut:
     """A part of the table: ``count`` pages from number ``start`` on, in the order of the tree."""
-    found = site_for(request, site, Action.VIEW)
-    whole = table_of(found, clock.now())
+    found_site = site_for(request, site, Action.VIEW)
+    whole = table_of(found_site, clock.now())
     first = max(0, start)
-    return _out(found, whole[first : first + max(1, min(count, _MOST_ROWS))], whole)
+    return _out(found_site, whole[first : first + max(1, min(count, _MOST_ROWS))], whole)
 
 
 def _given(cells: Iterable[TitleCell]) -> list[Cell]:
-    return [Cell(one.page, one.field, one.value) for one in cells]
+    return [Cell(cell.page, cell.field, cell.value) for cell in cells]
 
 
 @router.patch("/sites/{site}/titles", response={200: TitlesOut, 404: ProblemOut, 412: ProblemOut, 422: ProblemOut})
 def change(request: HttpRequest, site: str, given: TitlesChange) -> TitlesOut:
     """Keeps words of many pages at once; gives the rows of those. A stale write is refused, with both values."""
-    found = site_for(request, site, Action.EDIT)
-    pages = [one.page for one in given.cells]
+    found_site = site_for(request, site, Action.EDIT)
+    pages = [cell.page for cell in given.cells]
     try:
-        write_cells(found.pk, _given(given.cells), needed_revision(request))
+        write_cells(found_site.pk, _given(given.cells), needed_revision(request))
     except StaleRevision as error:
-        found.refresh_from_db()
-        theirs = _out(found, rows_for(found, pages, clock.now()), table_of(found, clock.now()))
+        found_site.refresh_from_db()
+        theirs = _out(found_site, rows_for(found_site, pages, clock.now()), table_of(found_site, clock.now()))
         raise Conflict(error, given.model_dump(mode="json"), theirs.model_dump(mode="json")) from error
-    found.refresh_from_db()
-    return _out(found, rows_for(found, pages, clock.now()), table_of(found, clock.now()))
+    found_site.refresh_from_db()
+    return _out(found_site, rows_for(found_site, pages, clock.now()), table_of(found_site, clock.now()))
 
 
-def _proposal(found: Proposal, errors: Iterable[FieldErrorOut] = ()) -> TitleProposal:
-    made = [TitleCell.model_construct(page=page, field=field, value=value) for page, field, value in found.cells]
-    return TitleProposal(count=found.count, cells=made, errors=list(errors))
+def _proposal(proposal: Proposal, errors: Iterable[FieldErrorOut] = ()) -> TitleProposal:
+    made = [TitleCell.model_construct(page=page, field=field, value=value) for page, field, value in proposal.cells]
+    return TitleProposal(count=proposal.count, cells=made, errors=list(errors))
 
 
 @router.post("/sites/{site}/titles/replace", response={200: TitleProposal, 404: ProblemOut, 422: ProblemOut})
@@ -120,9 +123,9 @@ def mends(request: HttpRequest, site: str, given: MendIn) -> TitleProposal:
 @router.get("/sites/{site}/titles.csv", openapi_extra=gives("text/csv"))
 def take_out(request: HttpRequest, site: str) -> HttpResponse:
     """The whole table as CSV (RFC 4180)."""
-    found = site_for(request, site, Action.VIEW)
-    text = titles_csv.written(table_of(found, clock.now()))
-    name = f"{found.slug}-titles.csv"
+    found_site = site_for(request, site, Action.VIEW)
+    text = titles_csv.written(table_of(found_site, clock.now()))
+    name = f"{found_site.slug}-titles.csv"
     headers = {"Content-Disposition": f'attachment; filename="{name}"'}
     return HttpResponse(text.encode(), content_type="text/csv; charset=utf-8", headers=headers)
 
@@ -130,7 +133,7 @@ def take_out(request: HttpRequest, site: str) -> HttpResponse:
 @router.post("/sites/{site}/titles/csv", response={200: TitleProposal, 404: ProblemOut, 422: ProblemOut})
 def take_in(request: HttpRequest, site: str, given: CsvIn) -> TitleProposal:
     """What a file of titles says otherwise than the draft; nothing is kept. What can't be taken is named."""
-    found = site_for(request, site, Action.EDIT)
-    read = titles_csv.read(given.text, [row.page for row in table_of(found, clock.now())])
+    found_site = site_for(request, site, Action.EDIT)
+    read = titles_csv.read(given.text, [row.page for row in table_of(found_site, clock.now())])
     proposal = Proposal(len(read.cells), read.cells)
-    return _proposal(proposal, [FieldErrorOut(**field_error(one)) for one in read.problems[:50]])
+    return _proposal(proposal, [FieldErrorOut(**field_error(problem)) for problem in read.problems[:50]])

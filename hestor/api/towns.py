@@ -49,8 +49,8 @@ def search(request: HttpRequest, q: str, country: str = "") -> list[TownOut]:
 def countries(request: HttpRequest) -> list[CountryOut]:
     """The countries that have towns, by their names."""
     reader = translations.speaking()
-    found = [CountryOut(code=code, name=languages.country_name(code, reader)) for code in selectors.countries()]
-    return sorted(found, key=lambda country: country.name.casefold())
+    outs = [CountryOut(code=code, name=languages.country_name(code, reader)) for code in selectors.countries()]
+    return sorted(outs, key=lambda country: country.name.casefold())
 
 
 @router.get("/towns/{int:town}/proposal", response={200: ProposalOut, 404: ProblemOut, 422: ProblemOut})
@@ -101,7 +101,7 @@ def clock_of(request: HttpRequest, zone: str, language: str = "") -> dict[str, o
         "now": now.astimezone(zones.clock_of(kept)),
         "ahead_minutes": round(zones.offset(kept, now).total_seconds() / 60),
         "next_change": change and {"at": change.at, "by_minutes": round(change.by.total_seconds() / 60)},
-        "notices": [field_error(one) for one in notices],
+        "notices": [field_error(notice) for notice in notices],
         "usual_weekday": languages.first_weekday(spoken) if spoken else "mon",
     }
 
@@ -110,5 +110,9 @@ def clock_of(request: HttpRequest, zone: str, language: str = "") -> dict[str, o
 def wall_time(request: HttpRequest, given: WallIn) -> dict[str, object]:
     """The moment of a time on the wall; one that the clock skips or shows twice is explained."""
     kept = _kept("time_zone", given.zone)
-    found = local_time.read("wall", given.wall, kept)
-    return {"moment": found.moment, "reading": found.reading, "by_minutes": round(found.by.total_seconds() / 60)}
+    found_wall_time = local_time.read("wall", given.wall, kept)
+    return {
+        "moment": found_wall_time.moment,
+        "reading": found_wall_time.reading,
+        "by_minutes": round(found_wall_time.by.total_seconds() / 60),
+    }

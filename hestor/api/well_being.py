@@ -79,11 +79,11 @@ def show(request: HttpRequest) -> WellBeing:
     return WellBeing(
         findings=[
             FindingOut(
-                wrong=one.severity == "wrong",
-                code=one.code,
-                message=translations.say(f"install.{one.code}", **one.params),
+                wrong=finding.severity == "wrong",
+                code=finding.code,
+                message=translations.say(f"install.{finding.code}", **finding.params),
             )
-            for one in checks.findings()
+            for finding in checks.findings()
         ],
         versions=[VersionOut(name=name, version=version) for name, version in state.versions().items()],
         disks=[
@@ -93,13 +93,13 @@ def show(request: HttpRequest) -> WellBeing:
         queues=state.queues(),
         jobs=[
             JobOut(
-                name=one.name,
-                title=translations.say(f"job.{one.name}"),
-                status=one.status,
-                at=one.at,
-                reason=one.reason,
+                name=job.name,
+                title=translations.say(f"job.{job.name}"),
+                status=job.status,
+                at=job.at,
+                reason=job.reason,
             )
-            for one in state.jobs()
+            for job in state.jobs()
         ],
         copies=[
             CopyMade(

@@ -63,22 +63,22 @@ def _download(files: Iterator[tuple[str, bytes]], name: str) -> FileResponse:
 @router.get("/sites/{site}/editions/{number}/files.zip", openapi_extra=gives(_ZIP), response={404: ProblemOut})
 def files(request: HttpRequest, site: str, number: Identifier) -> FileResponse:
     """An edition as files that any web server can hand out."""
-    found = site_for(request, site, Action.VIEW)
-    return _download(whole_site.static_files(found, number), f"{found.slug}-{number}-files.zip")
+    found_site = site_for(request, site, Action.VIEW)
+    return _download(whole_site.static_files(found_site, number), f"{found_site.slug}-{number}-files.zip")
 
 
 @router.get("/sites/{site}/editions/{number}/package.zip", openapi_extra=gives(_ZIP), response={404: ProblemOut})
 def edition_package(request: HttpRequest, site: str, number: Identifier) -> FileResponse:
     """An edition as a package that another Hestor takes in."""
-    found = site_for(request, site, Action.VIEW)
-    return _download(whole_site.package_of_edition(found, number), f"{found.slug}-{number}.zip")
+    found_site = site_for(request, site, Action.VIEW)
+    return _download(whole_site.package_of_edition(found_site, number), f"{found_site.slug}-{number}.zip")
 
 
 @router.get("/sites/{site}/package.zip", openapi_extra=gives(_ZIP), response={404: ProblemOut})
 def draft_package(request: HttpRequest, site: str) -> FileResponse:
     """The draft as a package."""
-    found = site_for(request, site, Action.VIEW)
-    return _download(whole_site.package_of_draft(found), f"{found.slug}-draft.zip")
+    found_site = site_for(request, site, Action.VIEW)
+    return _download(whole_site.package_of_draft(found_site), f"{found_site.slug}-draft.zip")
 
 
 @router.post("/packages", response={201: TakenIn, 403: ProblemOut, 413: ProblemOut, 422: ProblemOut})

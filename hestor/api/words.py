@@ -13,7 +13,7 @@ from hestor.core.facts.document import Facts
 from hestor.core.places.all import FILE_PLACES
 from hestor.core.sweep.stray import KINDS
 
-_FILES = [one.place for one in FILE_PLACES]
+_FILES = [place.place for place in FILE_PLACES]
 
 
 def reach_words(change: Change) -> str:
@@ -62,9 +62,9 @@ def changes_out(changes: Iterable[Change]) -> list[ChangeOut]:
 
 def stray_kinds(there: Iterable[str]) -> list[StrayKindOut]:
     """The kinds of strays that there are, in words, in their order."""
-    found = set(there)
+    outs = set(there)
     return [
         StrayKindOut(kind=kind, name=translations.say(f"sweep.kind.{kind}"), why=translations.say(f"sweep.why.{kind}"))
         for kind in KINDS
-        if kind in found
+        if kind in outs
     ]

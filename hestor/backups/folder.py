@@ -59,8 +59,8 @@ def pictures() -> Iterator[Path]:
 def _folders() -> list[Path]:
     if not folder().is_dir():
         return []
-    found = (one for one in folder().iterdir() if one.is_dir() and one.name[0] != "." and one.name != _PICTURES)
-    return sorted(found, reverse=True)
+    paths = (path for path in folder().iterdir() if path.is_dir() and path.name[0] != "." and path.name != _PICTURES)
+    return sorted(paths, reverse=True)
 
 
 def _read(path: Path) -> Manifest | None:

@@ -52,7 +52,7 @@ class Manifest:
     @property
     def size(self) -> int:
         """How many bytes it would take by itself."""
-        return sum(one.bytes for states in (self.files, self.pictures) for one in states.values())
+        return sum(state.bytes for states in (self.files, self.pictures) for state in states.values())
 
 
 def state_of(path: Path) -> FileState:

@@ -91,7 +91,7 @@ def _written_text(swept: Swept) -> str:
     counted = {
         "pages": swept.pages,
         "strays": len(swept.strays),
-        "with_strays": len({one.page for one in swept.strays}),
+        "with_strays": len({stray.page for stray in swept.strays}),
     }
     lines.append(_say("found" if swept.strays else "agree", **counted))
     return "\n".join(lines)
@@ -156,19 +156,21 @@ class _Parser(argparse.ArgumentParser):
 def _parser() -> argparse.ArgumentParser:
     parser = _Parser(prog="hestor", description="Checks that all pages of a folder say the same of their site.")
     commands = parser.add_subparsers(dest="command", required=True, metavar="COMMAND", parser_class=_Parser)
-    one = commands.add_parser("propose", help="prints the house style that most pages agree on")
-    one.add_argument("folder")
-    one.set_defaults(run=_propose)
-    one = commands.add_parser("sweep", help="prints the strays; exit code 1 if there are any")
-    one.add_argument("folder")
-    one.add_argument("--style", metavar="FILE", help="the house style to hold the pages to (default: the proposed one)")
-    one.add_argument("--format", choices=("text", "json"), default="text")
-    one.set_defaults(run=_sweep)
-    one = commands.add_parser("mend", help="writes mended copies; the original is never touched")
-    one.add_argument("folder")
-    one.add_argument("--style", metavar="FILE", required=True)
-    one.add_argument("--out", metavar="FOLDER", required=True)
-    one.set_defaults(run=_mend)
+    each_parser = commands.add_parser("propose", help="prints the house style that most pages agree on")
+    each_parser.add_argument("folder")
+    each_parser.set_defaults(run=_propose)
+    each_parser = commands.add_parser("sweep", help="prints the strays; exit code 1 if there are any")
+    each_parser.add_argument("folder")
+    each_parser.add_argument(
+        "--style", metavar="FILE", help="the house style to hold the pages to (default: the proposed one)"
+    )
+    each_parser.add_argument("--format", choices=("text", "json"), default="text")
+    each_parser.set_defaults(run=_sweep)
+    each_parser = commands.add_parser("mend", help="writes mended copies; the original is never touched")
+    each_parser.add_argument("folder")
+    each_parser.add_argument("--style", metavar="FILE", required=True)
+    each_parser.add_argument("--out", metavar="FOLDER", required=True)
+    each_parser.set_defaults(run=_mend)
     return parser
 
 

@@ -69,7 +69,7 @@ def lists_source() -> str:
     lists: dict[str, Iterable[Any]] = {
         "SPOKEN": translations.languages("public"),
         "DRAWN": [place.value for place in DRAWN],
-        "FILE_PLACES": [one.place.value for one in FILE_PLACES],
+        "FILE_PLACES": [each_place.place.value for each_place in FILE_PLACES],
         "ENQUIRY_DAYS": ENQUIRY_DAYS,
         "CONTACT_PARTS": details.PARTS,
         "HEADER_PARTS": frame.HEADER_PARTS,

@@ -18,7 +18,7 @@ def healthz(request: HttpRequest) -> HttpResponse:
 def _now() -> dict[str, float]:
     """The figures of this moment, which need not be counted."""
     found: dict[str, float] = {**state.queues()}
-    found |= {f"{name}_free_bytes": one.free for name, one in state.disks().items()}
+    found |= {f"{name}_free_bytes": disk.free for name, disk in state.disks().items()}
     if (newest := state.newest_copy()) is not None:
         found["last_copy_timestamp_seconds"] = newest.timestamp()
     return found

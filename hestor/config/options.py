@@ -190,9 +190,9 @@ def wrong(error: ValidationError, environment: Container[str]) -> list[str]:
     """What is wrong with the environment, a sentence a variable, saying what to do."""
     known = {name: field for field in Options.model_fields.values() for name in _names(field)}
     found = []
-    for one in error.errors():
-        name = next(name for name in _names(known[str(one["loc"][0])]) if name in environment)
-        found.append(f"{name} is to be {_is_to_be(known[name])}, and says {one['input']!r}.".replace("`", ""))
+    for each_error in error.errors():
+        name = next(name for name in _names(known[str(each_error["loc"][0])]) if name in environment)
+        found.append(f"{name} is to be {_is_to_be(known[name])}, and says {each_error['input']!r}.".replace("`", ""))
     return found
 
 
@@ -212,14 +212,14 @@ def notes(environment: Iterable[str]) -> list[Note]:
     fields = Options.model_fields.values()
     former = {names[1]: names[0] for names in map(_names, fields) if len(names) > 1}
     known = {name for field in fields for name in _names(field)}
-    found: list[Note] = []
+    found_notes: list[Note] = []
     for name in sorted(environment):
         if name in former:
-            found.append(("former_setting", {"name": name, "now": former[name]}))
+            found_notes.append(("former_setting", {"name": name, "now": former[name]}))
         elif name.startswith(_PREFIX) and name not in known:
             near = get_close_matches(name, known - former.keys(), 1, 0.7)
-            found.append(("unknown_setting", {"name": name, "near": near[0] if near else "—"}))
-    return found
+            found_notes.append(("unknown_setting", {"name": name, "near": near[0] if near else "—"}))
+    return found_notes
 
 
 def table() -> str:

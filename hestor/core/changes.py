@@ -77,16 +77,16 @@ def fact_change(key: str, live: Facts | None, draft: Facts, reach: Reach) -> Cha
 def page_changes(gone: Iterable[PageState], come: Iterable[PageState]) -> tuple[Change, ...]:
     """The pages that differ, from the states that stop being public and those that become so."""
     old, new = ({state.page: state for state in states} for states in (gone, come))
-    found = []
+    changes = []
     for page in sorted(old.keys() | new.keys(), key=lambda page: (new.get(page) or old[page]).path):
         before, after = old.get(page), new.get(page)
         if before is None and after is not None:
-            found.append(Change("page_added", after.path, "", after.title, 1))
+            changes.append(Change("page_added", after.path, "", after.title, 1))
         elif after is None and before is not None:
-            found.append(Change("page_removed", before.path, before.title, "", 1))
+            changes.append(Change("page_removed", before.path, before.title, "", 1))
         elif before is not None and after is not None:
-            found.append(Change("page_changed", after.path, before.title, after.title, 1))
-    return tuple(found)
+            changes.append(Change("page_changed", after.path, before.title, after.title, 1))
+    return tuple(changes)
 
 
 def shown_on(menu: Iterable[str], changes: Iterable[Change]) -> str:
@@ -94,5 +94,5 @@ def shown_on(menu: Iterable[str], changes: Iterable[Change]) -> str:
 
     ``menu`` are the addresses of the pages that the menu names, in its order; where none will do, it is the home page.
     """
-    touched = {one.key for one in changes if one.kind != "fact"}
+    touched = {change.key for change in changes if change.kind != "fact"}
     return next((path for path in menu if path != "/" and path not in touched), "/")

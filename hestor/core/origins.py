@@ -22,11 +22,11 @@ def origin(address: str) -> str:
 def widening(address: str) -> tuple[tuple[str, int], ...]:
     """Its origin and the networks around it, the narrowest first: the first address of each, and its room."""
     try:
-        found = ip_address(address.partition("%")[0])
+        found_ip_address = ip_address(address.partition("%")[0])
     except ValueError:
         return ((UNKNOWN, 1),)
-    if isinstance(found, IPv6Address) and found.ipv4_mapped:
-        found = found.ipv4_mapped
-    if found.version == 4:
-        return ((str(found), 1),)
-    return tuple((str(ip_network((found, length), strict=False)[0]), room) for length, room in _ROOM.items())
+    if isinstance(found_ip_address, IPv6Address) and found_ip_address.ipv4_mapped:
+        found_ip_address = found_ip_address.ipv4_mapped
+    if found_ip_address.version == 4:
+        return ((str(found_ip_address), 1),)
+    return tuple((str(ip_network((found_ip_address, length), strict=False)[0]), room) for length, room in _ROOM.items())

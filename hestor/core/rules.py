@@ -57,7 +57,7 @@ class Line:
         if len(given) > _FAR_TOO_LONG * (self.most + 1):
             return "", (lines.too_long(key, given, self.most),)
         text = lines.tidy(given)
-        found = list(lines.line_problems(key, text, least=self.least, most=self.most))
+        problems = list(lines.line_problems(key, text, least=self.least, most=self.most))
         if self.takes_fill_ins:
-            found += fillins.problems(key, text, self.also)
-        return text, tuple(found)
+            problems += fillins.problems(key, text, self.also)
+        return text, tuple(problems)

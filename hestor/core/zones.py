@@ -23,12 +23,12 @@ def _table(name: str) -> list[str]:
 @lru_cache(maxsize=1)
 def countries() -> MappingProxyType[str, tuple[str, ...]]:
     """The countries (ISO 3166) that each zone is kept in: those of the database's ``zone.tab`` and ``zone1970.tab``."""
-    found: dict[str, list[str]] = {}
+    found_countries: dict[str, list[str]] = {}
     for line in (*_table("zone.tab"), *_table("zone1970.tab")):
         codes, _, zone = line.split("\t")[:3]
-        known = found.setdefault(zone, [])
+        known = found_countries.setdefault(zone, [])
         known += [code for code in codes.split(",") if code not in known]
-    return MappingProxyType({zone: tuple(codes) for zone, codes in found.items()})
+    return MappingProxyType({zone: tuple(codes) for zone, codes in found_countries.items()})
 
 
 @lru_cache(maxsize=512)
@@ -74,9 +74,9 @@ def read(given: str) -> str | None:
     name = canonical(given)
     if name == "UTC" or name in _names():
         return name
-    if found := _LOOSE.fullmatch(given):
-        sign = 1 if found[1] == "+" else -1
-        ahead = sign * timedelta(hours=int(found[2]), minutes=int(found[3] or 0))
+    if match := _LOOSE.fullmatch(given):
+        sign = 1 if match[1] == "+" else -1
+        ahead = sign * timedelta(hours=int(match[2]), minutes=int(match[3] or 0))
         return _as_offset(ahead) if _LEAST <= ahead <= _MOST else None
     try:
         zone = ZoneInfo(name)
@@ -99,9 +99,9 @@ def is_fixed(zone: str) -> bool:
 @lru_cache(maxsize=1024)
 def clock_of(zone: str) -> tzinfo:
     """The clock of a kept zone. Raises ValueError for one that isn't."""
-    if found := _OFFSET.fullmatch(zone):
-        ahead = timedelta(hours=int(found[2]), minutes=int(found[3]))
-        return timezone(-ahead if found[1] == "-" else ahead)
+    if match := _OFFSET.fullmatch(zone):
+        ahead = timedelta(hours=int(match[2]), minutes=int(match[3]))
+        return timezone(-ahead if match[1] == "-" else ahead)
     try:
         return ZoneInfo(zone)
     except (ZoneInfoNotFoundError, OSError) as error:

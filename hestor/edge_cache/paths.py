@@ -59,7 +59,7 @@ def lock_file(site_id: int) -> Path:
 
 def _libraries() -> list[str]:
     """The installed packages with their versions: another one's words for months, say, make other pages."""
-    return sorted(f"{one.name}=={one.version}" for one in metadata.distributions())
+    return sorted(f"{distribution.name}=={distribution.version}" for distribution in metadata.distributions())
 
 
 @cache

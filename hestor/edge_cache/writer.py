@@ -48,10 +48,10 @@ def lay(site_id: int, key: str, path: str, bodies: Callable[[], Mapping[str, tup
         return True
     try:
         _make_folder(target.parent)
-        found = bodies()
+        found_bodies = bodies()
         for coding in _ORDER:
-            if coding in found:
-                body, stamp = found[coding]
+            if coding in found_bodies:
+                body, stamp = found_bodies[coding]
                 _write(target.with_name(target.name + _ENDS[coding]), body, stamp)
     except OSError:
         return False

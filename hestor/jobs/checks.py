@@ -78,11 +78,11 @@ def _is_writable(path: Path) -> bool:
 
 
 def _backup() -> Iterator[Finding]:
-    found = copies.listed()
-    if not found:
+    found_findings = copies.listed()
+    if not found_findings:
         yield Finding("wrong", "no_copy", {"path": str(copies.folder())})
-    elif clock.now() - found[0].manifest.made_at > _OLD:
-        yield Finding("wrong", "old_copy", {"days": (clock.now() - found[0].manifest.made_at).days})
+    elif clock.now() - found_findings[0].manifest.made_at > _OLD:
+        yield Finding("wrong", "old_copy", {"days": (clock.now() - found_findings[0].manifest.made_at).days})
     others = copies.of_others()
     if others:
         yield Finding("wrong", "copies_of_another", {"path": str(copies.folder())})
@@ -107,11 +107,11 @@ def _settings() -> Iterator[Finding]:
 
 def _disks() -> Iterator[Finding]:
     for path in {Path(settings.DATA), copies.folder(), Path(settings.FRONT or settings.DATA)}:
-        if (found := disk(path)).is_nearly_full:
-            yield Finding("wrong", "disk_full", {"path": str(path), "free": found.free // 1_000_000})
+        if (found_disk := disk(path)).is_nearly_full:
+            yield Finding("wrong", "disk_full", {"path": str(path), "free": found_disk.free // 1_000_000})
 
 
 def findings() -> list[Finding]:
     """All that is amiss, what is wrong before what is only advised."""
-    found = [one for check in (_private, _web, _backup, _mail, _disks, _settings) for one in check()]
-    return sorted(found, key=lambda one: one.severity != "wrong")
+    found_findings = [one for check in (_private, _web, _backup, _mail, _disks, _settings) for one in check()]
+    return sorted(found_findings, key=lambda one: one.severity != "wrong")

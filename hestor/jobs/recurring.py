@@ -34,13 +34,13 @@ RECURRING = (
 )
 
 
-def _next(one: Recurring, now: datetime) -> datetime:
-    last = DBTaskResult.objects.filter(task_path=one.path).order_by("-enqueued_at").first()
+def _next(recurring: Recurring, now: datetime) -> datetime:
+    last = DBTaskResult.objects.filter(task_path=recurring.path).order_by("-enqueued_at").first()
     if last is None:
-        return now + one.first
+        return now + recurring.first
     ended = min(last.finished_at or now, now)
     # One that failed is tried again before the day is over.
-    pause = one.every if last.status == "SUCCESSFUL" else min(one.every, timedelta(hours=1))
+    pause = recurring.every if last.status == "SUCCESSFUL" else min(recurring.every, timedelta(hours=1))
     return max(ended + pause, now)
 
 

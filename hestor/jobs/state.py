@@ -43,8 +43,8 @@ def versions() -> dict[str, str]:
 
 def disks() -> dict[str, Disk]:
     """The disks of what is kept, by what is on them."""
-    found = {"data": disk(Path(settings.DATA)), "copies": disk(copies.folder())}
-    return {**found, "front": disk(Path(settings.FRONT))} if settings.FRONT else found
+    found_disks = {"data": disk(Path(settings.DATA)), "copies": disk(copies.folder())}
+    return {**found_disks, "front": disk(Path(settings.FRONT))} if settings.FRONT else found_disks
 
 
 def amiss() -> list[str]:
@@ -77,8 +77,8 @@ def queues() -> dict[str, int]:
 
 def newest_copy() -> datetime | None:
     """When the newest copy was made; None if there is none."""
-    found = copies.listed()
-    return found[0].manifest.made_at if found else None
+    found_newest_copy = copies.listed()
+    return found_newest_copy[0].manifest.made_at if found_newest_copy else None
 
 
 def _reason(row: DBTaskResult) -> str:

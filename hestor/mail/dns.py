@@ -47,10 +47,10 @@ def simulated(name: str, kind: RdataType) -> list[str]:
     """Answers from the zone that ships with Hestor (RFC 1035, 5); of other names nobody can say anything."""
     zone, sought = _zone(), dns.name.from_text(name)
     if zone.get_node(sought) is None:
-        known = any(sought.is_subdomain(one) for one in zone.nodes if one != _ROOT)
+        known = any(sought.is_subdomain(node) for node in zone.nodes if node != _ROOT)
         raise NoSuchName if known or name.endswith(".missing.example") else NoAnswer
-    found = zone.get_rdataset(sought, kind)
-    return [one.to_text() for one in found] if found else []
+    rdataset = zone.get_rdataset(sought, kind)
+    return [one.to_text() for one in rdataset] if rdataset else []
 
 
 def resolver(name: str, kind: RdataType) -> list[str]:
@@ -103,13 +103,13 @@ def of(domain: str) -> Delivery:
         return delivery.unknown(domain)
 
 
-def notices(key: str, address: str, own: str, found: Delivery) -> Iterator[Problem]:
+def notices(key: str, address: str, own: str, found_delivery: Delivery) -> Iterator[Problem]:
     """What should be thought of with an address; ``own`` is the site's domain.
 
     The simulated service knows a few made-up domains; that it knows no other says nothing of an address.
     """
-    if settings.DNS != "simulated" or found.takes != "unknown":
-        yield from delivery.notices(key, address, own, found)
+    if settings.DNS != "simulated" or found_delivery.takes != "unknown":
+        yield from delivery.notices(key, address, own, found_delivery)
 
 
 _ANY_WORD = site_address.proof_text("*")

@@ -17,10 +17,10 @@ from hestor.pictures.models import Content, Picture
 def picture_of(site_id: int, picture_id: int, deleted: bool = False) -> Picture:
     """One picture of a site. Raises NotFound."""
     states = Picture.objects.deleted_of(site_id) if deleted else Picture.objects.of(site_id)
-    found = states.filter(pk=picture_id).first()
-    if found is None:
+    state = states.filter(pk=picture_id).first()
+    if state is None:
         raise NotFound
-    return found
+    return state
 
 
 _MASTERS: LRUCache[Any, Master] = LRUCache(4096)

@@ -237,17 +237,17 @@ class BrandFiles:
     def names(self, path: str) -> bool:
         """Whether one of these files is at an address below PREFIX, or a picture that depends on no fact."""
         name, local = path.removeprefix(PREFIX), path.removeprefix(self._root.removesuffix(PREFIX))
-        if found := _PICTURE.fullmatch(name):
-            return self._has_picture(found[1], found[2], found[3], bool(found[4]))
-        if found := _PAGE_SHARE.fullmatch(name):
-            share = self.page_share(found[1])
+        if match := _PICTURE.fullmatch(name):
+            return self._has_picture(match[1], match[2], match[3], bool(match[4]))
+        if match := _PAGE_SHARE.fullmatch(name):
+            share = self.page_share(match[1])
             return share is not None and self._is(share.src, path)
         if self._is(self.share.src, path):
             return True
         folder, _, file = local.rpartition("/")
         if self._is(self.icon_folder, folder + "/"):
             return file in self.icon_names
-        logos_named = (one for shown in (self.logo, self.logo_dark) if shown for one in shown.addresses)
+        logos_named = (address for shown in (self.logo, self.logo_dark) if shown for address in shown.addresses)
         return any(self._is(one, path) for one in logos_named)
 
     def _has_picture(self, key: str, width: str | None, ending: str | None, as_drawing: bool) -> bool:
@@ -266,13 +266,15 @@ class BrandFiles:
         name = path.removeprefix(PREFIX)
         if not self.names(path):
             return {}
-        if found := _PICTURE.fullmatch(name):
-            made = self._picture_file(found[1], found[2], found[3])
+        if match := _PICTURE.fullmatch(name):
+            made = self._picture_file(match[1], match[2], match[3])
             return {path: made} if made else {}
         folder = path.rpartition("/")[0] + "/"
         if self._is(self.icon_folder, folder):
             icon = self.icon()
-            return {folder + one: _file(one, icons.make(icon, one)) for one in icons.names_of(icon)}
+            return {
+                folder + each_name: _file(each_name, icons.make(icon, each_name)) for each_name in icons.names_of(icon)
+            }
         for shown, fact in ((self.logo, self.facts.logo), (self.logo_dark, self.facts.logo_dark)):
             if shown and fact and self._is(shown.src.rpartition("/")[0] + "/", folder):
                 return {
@@ -313,8 +315,8 @@ class BrandFiles:
         words = share_card.Words(name, facts.tagline, languages.direction(facts.language))
 
         def font(text: str, size: int, weight: int) -> Any:
-            found = letters.font_for(text, facts.typefaces)
-            return letters.sized(found, size, weight) if found else None
+            found_font = letters.font_for(text, facts.typefaces)
+            return letters.sized(found_font, size, weight) if found_font else None
 
         return share_card.composed(logo, self.icon().at(256), words, (themes["light"], themes["dark"]), font)
 
@@ -354,7 +356,7 @@ def is_address(path: str) -> bool:
 def media_type(name: str) -> str | None:
     """The media type of a brand file, by its name below PREFIX; None for a name that none has."""
     ending = name.rpartition(".")[2]
-    is_ours = _NAME.fullmatch(name) or ((found := _PICTURE.fullmatch(name)) and found[2])
+    is_ours = _NAME.fullmatch(name) or ((match := _PICTURE.fullmatch(name)) and match[2])
     return _TYPES.get(ending) if is_ours else None
 
 

@@ -94,20 +94,20 @@ def _next(frame: Frame, event: Event) -> Occurrence | None:
 def ahead(frame: Frame) -> list[Listed]:
     """The events ahead, each once, by when it comes next; with the days on which it comes after that."""
     today = frame.now.date()
-    found = ((event, _next(frame, event)) for event in frame.state.events(today, today + AHEAD))
-    coming = [(one.start, event.path, event, one) for event, one in found if one]
+    listeds = ((event, _next(frame, event)) for event in frame.state.events(today, today + AHEAD))
+    coming = [(one.start, event.path, event, one) for event, one in listeds if one]
     return [_listed(frame, event, one) for _, _, event, one in nsmallest(_LISTED, coming, key=lambda row: row[:2])]
 
 
-def _listed(frame: Frame, event: Event, one: Occurrence) -> Listed:
+def _listed(frame: Frame, event: Event, occurrence: Occurrence) -> Listed:
     schedule = event.schedule
-    later = expansion.following(schedule, one.day + _DAY, _FURTHER)
+    later = expansion.following(schedule, occurrence.day + _DAY, _FURTHER)
     return Listed(
         frame.root + event.path,
         frame.filled(event.title),
         frame.filled(event.summary),
         schedule.place,
-        stamps(frame, schedule, one),
+        stamps(frame, schedule, occurrence),
         [Stamp(frame.short_day(day), day.isoformat()) for day in later],
     )
 

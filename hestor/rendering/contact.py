@@ -28,8 +28,8 @@ def link(facts: Facts) -> Markup:
 
 def line(frame: "Frame") -> ContactLine | None:
     """The address with the words beside it; None where no address is to be shown."""
-    found = frame.contact_link
-    return ContactLine(frame.filled(frame.facts.contact_label), found) if found else None
+    markup = frame.contact_link
+    return ContactLine(frame.filled(frame.facts.contact_label), markup) if markup else None
 
 
 def text(facts: Facts) -> str:

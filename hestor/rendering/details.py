@@ -44,13 +44,13 @@ def _address(frame: "Frame") -> Iterator[Markup]:
 
 
 def _email(frame: "Frame") -> Iterator[Markup]:
-    if found := frame.contact_link:
-        yield found
+    if markup := frame.contact_link:
+        yield markup
 
 
 def _registrations(frame: "Frame") -> Iterator[Markup]:
-    for one in frame.facts.registrations:
-        yield Markup("{}: {}").format(one.label, one.value)
+    for registration in frame.facts.registrations:
+        yield Markup("{}: {}").format(registration.label, registration.value)
 
 
 def _social(frame: "Frame") -> Iterator[Markup]:
@@ -80,8 +80,8 @@ def _label(frame: "Frame", part: str) -> Markup:
 
 def shown(frame: "Frame", parts: Iterable[str]) -> list[Detail]:
     """The parts of ``parts`` of which anything is said, in their order."""
-    found = ((part, list(_LINES[part](frame))) for part in parts if part in _LINES)
-    return [Detail(part, _label(frame, part), lines) for part, lines in found if lines]
+    details = ((part, list(_LINES[part](frame))) for part in parts if part in _LINES)
+    return [Detail(part, _label(frame, part), lines) for part, lines in details if lines]
 
 
 def is_told(facts: Facts, part: str) -> bool:
@@ -98,8 +98,8 @@ def _footer_line(frame: "Frame", part: str) -> Markup | None:
         return Markup("{} {}").format(said.label, said.link) if said.label else said.link
     if part == "hours":
         return escape(opening.status_line(frame)) if frame.facts.opening_hours else None
-    found = list(_LINES[part](frame))
-    return Markup(_BETWEEN.get(part, " · ")).join(found) if found else None  # noqa: S704
+    footer_line = list(_LINES[part](frame))
+    return Markup(_BETWEEN.get(part, " · ")).join(footer_line) if footer_line else None  # noqa: S704
 
 
 _BETWEEN = {"address": ", "}
@@ -107,5 +107,5 @@ _BETWEEN = {"address": ", "}
 
 def footer_lines(frame: "Frame") -> list[Markup]:
     """How the site is reached, as the footer of every page says it."""
-    found = (_footer_line(frame, part) for part in frame.facts.contact_parts.footer)
-    return [line for line in found if line]
+    markups = (_footer_line(frame, part) for part in frame.facts.contact_parts.footer)
+    return [line for line in markups if line]

@@ -50,9 +50,12 @@ def month_at(path: str, list_path: str) -> Month | None:
     return month.read(below.removesuffix("/")) if below.endswith("/") else None
 
 
-def event(frame: Frame, found: Page) -> Response:
+def event(frame: Frame, found_page: Page) -> Response:
     """An event's own page."""
-    values = page.values(frame, found)
-    if found.schedule:
-        values |= {"when": when.shown(frame, found.schedule), "own_file": f"{frame.root}{found.path}{OWN_FILE}"}
+    values = page.values(frame, found_page)
+    if found_page.schedule:
+        values |= {
+            "when": when.shown(frame, found_page.schedule),
+            "own_file": f"{frame.root}{found_page.path}{OWN_FILE}",
+        }
     return frame.html("event.html.jinja", **values)

@@ -59,10 +59,10 @@ def _rule(face: Face, name: str, area: str, italic: bool = False) -> str:
 
 
 def _rules_of(face: Face) -> list[str]:
-    found = [_rule(face, f"{face.stem}-{script}-wght-normal", area) for script, area in _SCRIPTS.items()]
+    found_rules = [_rule(face, f"{face.stem}-{script}-wght-normal", area) for script, area in _SCRIPTS.items()]
     if face.italic:
-        found.append(_rule(face, f"{face.stem}-latin-wght-italic", "U+0000-00FF,U+2000-206F", italic=True))
-    return found
+        found_rules.append(_rule(face, f"{face.stem}-latin-wght-italic", "U+0000-00FF,U+2000-206F", italic=True))
+    return found_rules
 
 
 @lru_cache(maxsize=len(PAIRS))

@@ -105,8 +105,8 @@ def _rules(face: Face, arabic: bool) -> Iterator[str]:
 def rules(pair: str) -> str:
     """The ``@font-face`` rules of all that stands in for the typefaces of a pair."""
     own = sorted({PAIRS[pair].heading, PAIRS[pair].text}, key=lambda face: face.stem)
-    found = [rule for face in own for rule in _rules(face, arabic=False)]
-    return "\n".join([*found, *_rules(faces.ARABIC, arabic=True)])
+    found_rules = [rule for face in own for rule in _rules(face, arabic=False)]
+    return "\n".join([*found_rules, *_rules(faces.ARABIC, arabic=True)])
 
 
 def font_list(face: Face, arabic_first: bool) -> str:

@@ -62,8 +62,8 @@ def manifest(facts: Facts, brand: BrandFiles) -> bytes:
 
 def _icons(brand: BrandFiles) -> list[dict[str, str]]:
     folder = brand.icon_folder
-    found = [{"src": f"{folder}icon-{side}.png", "sizes": f"{side}x{side}", "type": "image/png"} for side in (192, 512)]
+    icons = [{"src": f"{folder}icon-{side}.png", "sizes": f"{side}x{side}", "type": "image/png"} for side in (192, 512)]
     if "icon.svg" in brand.icon_names:
-        found.insert(0, {"src": f"{folder}icon.svg", "sizes": "any", "type": "image/svg+xml"})
-    found.append({"src": f"{folder}maskable-512.png", "sizes": "512x512", "type": "image/png", "purpose": "maskable"})
-    return found
+        icons.insert(0, {"src": f"{folder}icon.svg", "sizes": "any", "type": "image/svg+xml"})
+    icons.append({"src": f"{folder}maskable-512.png", "sizes": "512x512", "type": "image/png", "purpose": "maskable"})
+    return icons

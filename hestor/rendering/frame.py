@@ -135,11 +135,11 @@ class Frame:
     def part(self, name: str, **what: Hashable) -> Markup:
         """A part of the frame that is the same on all pages for which ``what`` is the same, rendered once."""
         key = name, *what.values()
-        found = self._parts.get(key)
-        if found is None:
+        part = self._parts.get(key)
+        if part is None:
             rendered = JINJA.get_template(f"parts/{name}.html.jinja").render(self.shared, **what).strip()
-            found = self._parts[key] = Markup(f"{rendered}\n" if rendered else "")  # noqa: S704
-        return found
+            part = self._parts[key] = Markup(f"{rendered}\n" if rendered else "")  # noqa: S704
+        return part
 
     def html(self, template: str, status: int = 200, **values: Any) -> Response:
         """A page from its template."""
@@ -180,12 +180,16 @@ class Frame:
 
     @cached_property
     def _notice(self) -> str:
-        found = frame_facts.notice_shown(self.facts, self.now.date())
-        return self.filled(found.text) if found else ""
+        notice = frame_facts.notice_shown(self.facts, self.now.date())
+        return self.filled(notice.text) if notice else ""
 
     def _cookies(self) -> dict[str, str] | None:
-        found = self.facts.cookie_notice
-        return {"title": self.filled(found.title), "text": self.filled(found.text)} if found else None
+        cookie_notice = self.facts.cookie_notice
+        return (
+            {"title": self.filled(cookie_notice.title), "text": self.filled(cookie_notice.text)}
+            if cookie_notice
+            else None
+        )
 
     def _html_classes(self) -> str:
         """The classes of a page's root, for what its stylesheet sets otherwise than it would."""

@@ -41,15 +41,15 @@ def _filled(frame: Frame, text: str, said: Mapping[str, str]) -> str:
 
 def paragraphs(frame: Frame, kind: MessageKind, said: Mapping[str, str]) -> list[Paragraph]:
     """The paragraphs of a message: what stands apart has one of its own."""
-    found = []
+    found_paragraphs = []
     whole = frame.word(kind.text_key)
     pieces = fill_in(kind.apart).split(whole) if kind.apart else [whole]
     for at, piece in enumerate(pieces):
         if at % 2:
-            found.append(Paragraph(said.get(piece, ""), piece))
+            found_paragraphs.append(Paragraph(said.get(piece, ""), piece))
         elif text := _filled(frame, piece, said).strip():
-            found.append(Paragraph(text))
-    return [one for one in found if one.text]
+            found_paragraphs.append(Paragraph(text))
+    return [paragraph for paragraph in found_paragraphs if paragraph.text]
 
 
 def _text(frame: Frame, parts: Sequence[Paragraph], footer: str) -> str:
@@ -58,7 +58,7 @@ def _text(frame: Frame, parts: Sequence[Paragraph], footer: str) -> str:
     words = line.label if line else ""
     email = frame.facts.contact_email if line else ""
     foot = [frame.facts.name, footer, f"{words} {email}".strip(), f"{frame.state.origin}/"]
-    return "\n\n".join(one.text for one in parts) + "\n\n-- \n" + "\n".join(filter(None, foot)) + "\n"
+    return "\n\n".join(paragraph.text for paragraph in parts) + "\n\n-- \n" + "\n".join(filter(None, foot)) + "\n"
 
 
 def render(frame: Frame, kind: MessageKind, said: Mapping[str, str]) -> Message:

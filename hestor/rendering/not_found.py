@@ -8,7 +8,7 @@ from hestor.rendering.response import Response
 from hestor.rendering.state import Page
 
 
-def respond(frame: Frame, found: Page) -> Response:
+def respond(frame: Frame, found_page: Page) -> Response:
     """The page's bytes. It is at no address of its own, so none is to be kept for it, nor named as a page above."""
-    said = {**page.values(frame, found), "unlisted": True, "structured": "", "trail": (), "path": ""}
+    said = {**page.values(frame, found_page), "unlisted": True, "structured": "", "trail": (), "path": ""}
     return replace(frame.html("page.html.jinja", **said), status=404)

@@ -75,13 +75,13 @@ def _opens(frame: "Frame", at: datetime) -> str:
 
 def status_line(frame: "Frame") -> str:
     """Whether it is open, and until when; or when it opens."""
-    found = now_status(frame)
-    if found is None:
+    found_status = now_status(frame)
+    if found_status is None:
         return frame.word("hours.unsaid")
-    if found.is_open:
-        until = found.until
+    if found_status.is_open:
+        until = found_status.until
         return frame.word("hours.open_until", time=frame.clock(until)) if until else frame.word("hours.open")
-    return _opens(frame, found.until) if found.until else frame.word("hours.closed_now")
+    return _opens(frame, found_status.until) if found_status.until else frame.word("hours.closed_now")
 
 
 def _week(frame: "Frame", hours: OpeningHours) -> Iterator[Row]:
@@ -98,7 +98,9 @@ def _days(frame: "Frame", exception: Exceptional) -> str:
 
 def _exceptions(frame: "Frame", hours: OpeningHours) -> Iterator[Row]:
     present: date = frame.now.date()
-    ahead = [one for one in hours.exceptions if one.last >= present and one.first <= present + _AHEAD]
+    ahead = [
+        exception for exception in hours.exceptions if exception.last >= present and exception.first <= present + _AHEAD
+    ]
     for one in ahead[:_MOST_SHOWN]:
         yield Row(_days(frame, one), _spans(frame, one.spans), one.note, one.first <= present)
 
@@ -127,9 +129,11 @@ def records(hours: OpeningHours, present: date) -> list[Record]:
     for day, name in _SCHEMA_DAYS.items():
         for span in hours.week.on(day):
             by_span.setdefault(span, []).append(name)
-    found = [{**_record(span), "dayOfWeek": names} for span, names in by_span.items()]
-    for one in hours.exceptions:
-        if one.last >= present:
-            valid = {"validFrom": one.first.isoformat(), "validThrough": one.last.isoformat()}
-            found += [{**made, **valid} for made in ([_record(span) for span in one.spans] or [_closed()])]
-    return found
+    found_records = [{**_record(span), "dayOfWeek": names} for span, names in by_span.items()]
+    for exception in hours.exceptions:
+        if exception.last >= present:
+            valid = {"validFrom": exception.first.isoformat(), "validThrough": exception.last.isoformat()}
+            found_records += [
+                {**made, **valid} for made in ([_record(span) for span in exception.spans] or [_closed()])
+            ]
+    return found_records

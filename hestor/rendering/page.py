@@ -104,7 +104,7 @@ def values(frame: Frame, page: Page, listed: Sequence[Teaser] = ()) -> dict[str,
     state, facts, home = frame.state, frame.facts, page.path == "/"
     title, day = frame.filled(page.title), page.published
     below = [teaser(frame, child) for child in state.children(page.path)] if page.has_children else []
-    own = own_description(frame, page) or descriptions.of_list(one.title for one in listed)
+    own = own_description(frame, page) or descriptions.of_list(each_teaser.title for each_teaser in listed)
     description = descriptions.description(home, own, facts.description)
     share = _share(frame, page)
     older, newer = state.around(page) if page.kind == "post" and day else (None, None)

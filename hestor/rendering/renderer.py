@@ -42,8 +42,8 @@ class Renderer:
             return static_files.respond(path) or self.brand.make(path) or self.not_found()
         if make := _FILES.get(path):
             return make(self)
-        if found := self.state.page(path):
-            return self.page(found)
+        if found_page := self.state.page(path):
+            return self.page(found_page)
         below = self._numbered_page(path) or self._month_page(path) or self._own_calendar(path) or self._sent(path)
         return below or self._elsewhere(path) or self.not_found()
 
@@ -165,13 +165,13 @@ class Renderer:
 
     def _wordings(self) -> dict[str, datetime | None]:
         """The address of each page, with when its words last changed: those of a list with its newest post."""
-        found = dict(self.state.paths())
+        paths = dict(self.state.paths())
         listed = self.state.news()
         if listed:
             newest = max((post.worded for post in self.state.posts(0, 1) if post.worded), default=None)
             lists = [listed[0], *numbered_paths(listed[0], self.state.post_count())]
-            found |= dict.fromkeys(lists, newest or found.get(listed[0]))
-        return found
+            paths |= dict.fromkeys(lists, newest or paths.get(listed[0]))
+        return paths
 
     def _sitemap(self) -> Response:
         return Response(200, "application/xml; charset=utf-8", files.sitemap(self.state.origin, self._wordings()))

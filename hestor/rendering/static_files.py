@@ -45,8 +45,8 @@ def _variables(theme: Theme, name: ThemeName) -> str:
 
 
 def _fonts(pair: str, arabic_first: bool) -> str:
-    found = {"heading": PAIRS[pair].heading, "text": PAIRS[pair].text}
-    return ";".join(f"--{name}:{fallbacks.font_list(face, arabic_first)}" for name, face in found.items())
+    fonts = {"heading": PAIRS[pair].heading, "text": PAIRS[pair].text}
+    return ";".join(f"--{name}:{fallbacks.font_list(face, arabic_first)}" for name, face in fonts.items())
 
 
 @lru_cache(maxsize=64)
@@ -86,13 +86,13 @@ def font_url(name: str) -> str:
 def respond(path: str) -> Response | None:
     """The file at an address below PREFIX, or None if there is none with that hash."""
     name = path.removeprefix(PREFIX)
-    if (found := _STYLE.fullmatch(name)) and found[3] in PAIRS:
-        key = (f"#{found[1]}", f"#{found[2]}" if found[2] else "", found[3])
-        return _if_hash(found[4], style(key), "text/css; charset=utf-8")
-    if found := _SCRIPT.fullmatch(name):
-        return _if_hash(found[1], _script(), "text/javascript; charset=utf-8")
-    if (found := _FONT.fullmatch(name)) and found[1] in faces.shipped():
-        return _if_hash(found[2], faces.shipped()[found[1]][1], "font/woff2")
+    if (match := _STYLE.fullmatch(name)) and match[3] in PAIRS:
+        key = (f"#{match[1]}", f"#{match[2]}" if match[2] else "", match[3])
+        return _if_hash(match[4], style(key), "text/css; charset=utf-8")
+    if match := _SCRIPT.fullmatch(name):
+        return _if_hash(match[1], _script(), "text/javascript; charset=utf-8")
+    if (match := _FONT.fullmatch(name)) and match[1] in faces.shipped():
+        return _if_hash(match[2], faces.shipped()[match[1]][1], "font/woff2")
     return None
 
 

@@ -61,21 +61,21 @@ def _publisher(frame: Frame) -> Mapping[str, Any]:
 def _organisation(facts: Facts) -> Record:
     """What is said of an organisation (schema.org Organization), of the parts that people are shown somewhere."""
     phone, address = details.phone_of(facts), facts.postal_address
-    found = {
+    organisation = {
         "email": facts.contact_email if contact.is_told(facts) else "",
         "legalName": facts.legal_name if details.is_told(facts, "legal_name") else "",
         "telephone": phone.e164 if phone and details.is_told(facts, "phone") else "",
         "address": _postal(address) if address and details.is_told(facts, "address") else "",
         "sameAs": [one.address for one in facts.social] if details.is_told(facts, "social") else "",
-        "identifier": [_identifier(one) for one in facts.registrations]
+        "identifier": [_identifier(registration) for registration in facts.registrations]
         if details.is_told(facts, "registrations")
         else "",
     }
-    return {name: value for name, value in found.items() if value}
+    return {name: value for name, value in organisation.items() if value}
 
 
-def _identifier(one: Registration) -> Record:
-    return {"@type": "PropertyValue", "name": one.label, "value": one.value}
+def _identifier(registration: Registration) -> Record:
+    return {"@type": "PropertyValue", "name": registration.label, "value": registration.value}
 
 
 def _postal(address: PostalAddress) -> Record:

@@ -30,16 +30,21 @@ class When:
     is_over: bool
 
 
-def stamps(frame: Frame, schedule: Schedule, one: Occurrence) -> list[Stamp]:
+def stamps(frame: Frame, schedule: Schedule, occurrence: Occurrence) -> list[Stamp]:
     """From when to when an occurrence is; of whole days, the first and the last one."""
     if schedule.whole_day:
-        days = dict.fromkeys((one.day, one.last_day))
+        days = dict.fromkeys((occurrence.day, occurrence.last_day))
         return [Stamp(frame.day(day), day.isoformat()) for day in days]
-    begun = Stamp(frame.moment(one.start), one.start.isoformat(), True)
-    if one.end <= one.start:
+    begun = Stamp(frame.moment(occurrence.start), occurrence.start.isoformat(), True)
+    if occurrence.end <= occurrence.start:
         return [begun]
-    same_day = one.end.date() == one.start.date()
-    return [begun, Stamp(frame.clock(one.end) if same_day else frame.moment(one.end), one.end.isoformat(), True)]
+    same_day = occurrence.end.date() == occurrence.start.date()
+    return [
+        begun,
+        Stamp(
+            frame.clock(occurrence.end) if same_day else frame.moment(occurrence.end), occurrence.end.isoformat(), True
+        ),
+    ]
 
 
 def shown(frame: Frame, schedule: Schedule) -> When:
@@ -47,5 +52,5 @@ def shown(frame: Frame, schedule: Schedule) -> When:
     zone = frame.facts.time_zone
     ahead = occurrences.upcoming(schedule, zone, frame.now, _MOST_DATES + 1)
     first = ahead[0] if ahead else occurrences.last(schedule, zone, frame.now)
-    further = [Stamp(frame.day(one.day), one.day.isoformat()) for one in ahead[1:]]
+    further = [Stamp(frame.day(occurrence.day), occurrence.day.isoformat()) for occurrence in ahead[1:]]
     return When(stamps(frame, schedule, first), further, schedule.place, not ahead)

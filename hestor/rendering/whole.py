@@ -49,11 +49,11 @@ def _srcset(value: str) -> Iterator[str]:
 
 def _of_html(body: bytes) -> Iterator[str]:
     for node in LexborHTMLParser(body).css("[href], [src], [srcset], meta[content]"):
-        found = node.attributes
+        attributes = node.attributes
         for name in ("href", "src", "content"):
-            if value := found.get(name):
+            if value := attributes.get(name):
                 yield value
-        yield from _srcset(found.get("srcset") or "")
+        yield from _srcset(attributes.get("srcset") or "")
 
 
 def _of_style(body: bytes) -> Iterator[str]:
@@ -65,7 +65,7 @@ def _of_style(body: bytes) -> Iterator[str]:
         for part in ("prelude", "content", "arguments"):
             waiting.extend(getattr(token, part, None) or ())
         if token.type == "function" and token.lower_name == "url":
-            yield from (one.value for one in token.arguments if one.type == "string")
+            yield from (argument.value for argument in token.arguments if argument.type == "string")
 
 
 def _of_manifest(body: bytes) -> Iterator[str]:
@@ -118,8 +118,8 @@ def files(renderer: Renderer, asset: Asset, former: Iterable[str] = ()) -> Itera
                 continue
         yield file_name(path), response.body
         for link in _links(response):
-            found = _local(link, base, root)
-            if found and found not in seen:
-                seen.add(found)
-                waiting.append(found)
+            found_files = _local(link, base, root)
+            if found_files and found_files not in seen:
+                seen.add(found_files)
+                waiting.append(found_files)
     yield "404.html", renderer.not_found().body

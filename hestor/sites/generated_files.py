@@ -23,16 +23,16 @@ def file(site_id: int, brand: BrandFiles, path: str, store_it: bool = True) -> R
     known = media_type(name)
     if known is None:
         return _original(brand, path)
-    if found := _stored(site_id, name, known):
-        return found
+    if found_response := _stored(site_id, name, known):
+        return found_response
     if (site_id, name) in _FAILED:
         return None
     if not store_it:
         return _made(site_id, brand, path).get(path)
     # However many ask for it at the same time, one makes it.
     with store.making(site_id, name.rpartition("/")[0] or name):
-        if found := _stored(site_id, name, known):
-            return found
+        if found_response := _stored(site_id, name, known):
+            return found_response
         made = _made(site_id, brand, path)
         for address, response in made.items():
             store.store_generated(site_id, address.removeprefix(PREFIX), response.body)

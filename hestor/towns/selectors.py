@@ -71,7 +71,7 @@ def _weight(found: _Named, typed: str) -> float:
 
 def _slipped(typed: str) -> dict[_Named, int]:
     """Names that begin nearly as was typed, with how many slips they are away."""
-    heads = {one[:HEAD] for one in islice(slips(typed[:HEAD]), _MOST_SLIPS)} | {typed[:HEAD]}
+    heads = {slip[:HEAD] for slip in islice(slips(typed[:HEAD]), _MOST_SLIPS)} | {typed[:HEAD]}
     most = 1 if len(typed) <= HEAD else 2
     found: dict[_Named, int] = {}
     for row in _read(TownName.objects.filter(head__in=heads)):
@@ -109,13 +109,13 @@ def _in_country(begin: str, country: str) -> list[Found]:
 
 
 def _each_once(names: Iterable[_Named]) -> list[Found]:
-    found: dict[int, str] = {}
-    for one in names:
-        found.setdefault(one.town, one.name)
-        if len(found) == SHOWN:
+    founds: dict[int, str] = {}
+    for each_name in names:
+        founds.setdefault(each_name.town, each_name.name)
+        if len(founds) == SHOWN:
             break
-    towns = Town.objects.in_bulk(found)
-    return [Found(towns[town], name) for town, name in found.items()]
+    towns = Town.objects.in_bulk(founds)
+    return [Found(towns[town], name) for town, name in founds.items()]
 
 
 def town(town_id: int) -> Town | None:
@@ -125,10 +125,10 @@ def town(town_id: int) -> Town | None:
 
 def facts_from(town_id: int) -> dict[str, str]:
     """The facts that a town tells of a new site: its clock and its language. Raises InvalidInput."""
-    found = town(town_id)
-    if found is None:
+    found_town = town(town_id)
+    if found_town is None:
         raise InvalidInput([Problem("town", "town_unknown")])
-    return {"time_zone": found.time_zone, "language": languages.of_country(found.country)}
+    return {"time_zone": found_town.time_zone, "language": languages.of_country(found_town.country)}
 
 
 def zones_of(country: str) -> list[tuple[str, str]]:
@@ -139,11 +139,11 @@ def zones_of(country: str) -> list[tuple[str, str]]:
         .annotate(towns=Count("pk"))
         .order_by("-towns", "time_zone")
     )
-    found = []
+    zones = []
     for zone in rows.values_list("time_zone", flat=True):
         largest = Town.objects.filter(country=country, time_zone=zone).order_by(F("population").desc()).first()
-        found.append((zone, largest.name if largest else ""))
-    return found
+        zones.append((zone, largest.name if largest else ""))
+    return zones
 
 
 def countries() -> list[str]:
@@ -160,8 +160,8 @@ def find_languages(typed: str, most: int = 8) -> list[Language]:
     if not begin:
         return []
     keys = {begin, plain(begin)} - {""}
-    found: dict[str, Language] = {}
+    found_languages: dict[str, Language] = {}
     for key in keys:
         for language in Language.objects.filter(names__key__gte=key, names__key__lt=key + _END):
-            found[language.tag] = language
-    return sorted(found.values(), key=lambda language: (len(language.tag), language.name))[:most]
+            found_languages[language.tag] = language
+    return sorted(found_languages.values(), key=lambda language: (len(language.tag), language.name))[:most]

@@ -45,8 +45,8 @@ def spans(now: datetime) -> list[Span]:
     begun = now.replace(hour=0, minute=0, second=0, microsecond=0)
     day = Span(f"{begun:%Y-%m-%d}", begun, begun + timedelta(days=1))
     quarter = now.replace(minute=now.minute // 15 * 15, second=0, microsecond=0)
-    found = [day, Span(f"{quarter:%Y-%m-%dT%H}-{quarter.minute // 15}", quarter, quarter + _QUARTER)]
-    return [year, *found] if year.begin <= now < year.end else found
+    found_spans = [day, Span(f"{quarter:%Y-%m-%dT%H}-{quarter.minute // 15}", quarter, quarter + _QUARTER)]
+    return [year, *found_spans] if year.begin <= now < year.end else found_spans
 
 
 def is_file(path: str, response: Response) -> bool:
@@ -56,12 +56,12 @@ def is_file(path: str, response: Response) -> bool:
 
 
 def _bodies(response: Response) -> dict[str, tuple[bytes, int]]:
-    found = {"": (response.body, etags.number(response.body, ""))}
+    bodies = {"": (response.body, etags.number(response.body, ""))}
     for coding in _CODINGS:
         if encoding.choose(coding, response.media_type, len(response.body)):
             encoded = encoding.encode(response.body, coding)
-            found[coding] = (encoded, etags.number(response.body, coding))
-    return found
+            bodies[coding] = (encoded, etags.number(response.body, coding))
+    return bodies
 
 
 def _span(site: Site, now: datetime) -> Span | None:
@@ -99,5 +99,5 @@ def offer(site: Site, path: str, response: Response) -> bool:
 
 def offer_page(site: Site, path: str) -> bool:
     """As ``offer``, for the address of a page within its site."""
-    found = serving.live(site, path, "identity").response
-    return offer(site, folder_of(site) + path, found)
+    response = serving.live(site, path, "identity").response
+    return offer(site, folder_of(site) + path, response)

@@ -56,7 +56,7 @@ def _read(request: HttpRequest) -> _Sent:
 
 def _words(renderer: Renderer, wrong: Mapping[str, Wrong]) -> dict[str, str]:
     frame = renderer.frame
-    return {name: frame.word(one.word, most=frame.number(one.most)) for name, one in wrong.items()}
+    return {name: frame.word(each_wrong.word, most=frame.number(each_wrong.most)) for name, each_wrong in wrong.items()}
 
 
 def _again(site: Site, renderer: Renderer, page: Page, state: FormState) -> Response:
@@ -65,10 +65,10 @@ def _again(site: Site, renderer: Renderer, page: Page, state: FormState) -> Resp
 
 def take(site: Site, request: HttpRequest) -> Response | None:
     """Takes a form; None where no page at this address has one. What was typed is shown again if it is refused."""
-    found = serving.form_page(site, request.path)
-    if found is None:
+    form_page = serving.form_page(site, request.path)
+    if form_page is None:
         return None
-    renderer, page = found
+    renderer, page = form_page
     sent = _read(request)
     if not sent.is_whole:
         word = renderer.frame.word("contact.form.too_long", most=renderer.frame.number(MOST_MESSAGE))

@@ -49,12 +49,12 @@ def _matches(header: str, etag: str) -> bool:
     return etag in given or "*" in given
 
 
-def _policy(found: Response, is_private: bool) -> str:
+def _policy(response: Response, is_private: bool) -> str:
     """The security policy of a response: the same for all pages, and what an owner added to them needs besides."""
     directives = {name: list(sources) for name, sources in _POLICY.items()}
-    for name, sources in found.policy:
+    for name, sources in response.policy:
         kept = [one for one in directives.get(name, ()) if one != "'none'"]
-        directives[name] = [*kept, *(one for one in sources if one not in kept)]
+        directives[name] = [*kept, *(source for source in sources if source not in kept)]
     if is_private:
         # The desk shows the draft beside what is typed.
         directives["frame-ancestors"] = [desk_origin()]
@@ -68,29 +68,33 @@ def _respond(
     for_one: bool = False,
     retry_after: int = 0,
 ) -> HttpResponse:
-    found = encoded.response
-    if private or for_one or found.status == 503:
+    found_response = encoded.response
+    if private or for_one or found_response.status == 503:
         caching = "private, no-store"
     else:
-        caching = "public, max-age=31536000, immutable" if found.immutable else "no-cache"
+        caching = "public, max-age=31536000, immutable" if found_response.immutable else "no-cache"
     headers = {**fixed_headers(), "Cache-Control": caching, "Vary": "Accept-Encoding", "ETag": encoded.etag}
-    if found.status == 503:
+    if found_response.status == 503:
         headers["Retry-After"] = str(retry_after)
-    if found.location:
-        headers["Location"] = found.location if found.status == 303 else _with_query(found.location, request)
+    if found_response.location:
+        headers["Location"] = (
+            found_response.location if found_response.status == 303 else _with_query(found_response.location, request)
+        )
     if private:
         headers |= {"X-Robots-Tag": "noindex", "Referrer-Policy": "no-referrer"}
         del headers["X-Frame-Options"]
-    if private or found.policy:
-        headers["Content-Security-Policy"] = _policy(found, private)
-    if found.status == 200 and _matches(request.headers.get("If-None-Match", ""), encoded.etag):
+    if private or found_response.policy:
+        headers["Content-Security-Policy"] = _policy(found_response, private)
+    if found_response.status == 200 and _matches(request.headers.get("If-None-Match", ""), encoded.etag):
         unchanged = HttpResponse(status=304, headers=headers)
         # It says only what differs from what is kept (RFC 9110, 15.4.5).
         del unchanged["Content-Type"]
         return unchanged
     if encoded.coding:
         headers["Content-Encoding"] = encoded.coding
-    response = HttpResponse(encoded.body, status=found.status, content_type=found.media_type, headers=headers)
+    response = HttpResponse(
+        encoded.body, status=found_response.status, content_type=found_response.media_type, headers=headers
+    )
     response["Content-Length"] = str(len(encoded.body))
     if request.method == "HEAD":
         response.content = b""
@@ -110,12 +114,14 @@ def _preview(request: HttpRequest, site: Site) -> HttpResponse:
 
 def _site(request: HttpRequest, site: Site) -> HttpResponse:
     accepts = request.headers.get("Accept-Encoding", "")
-    found = serving.live(site, request.path, accepts)
-    if found.response.stamped:
-        return _respond(request, serving.encoded(forms.with_stamp(site, found.response), accepts), False, for_one=True)
+    response = serving.live(site, request.path, accepts)
+    if response.response.stamped:
+        return _respond(
+            request, serving.encoded(forms.with_stamp(site, response.response), accepts), False, for_one=True
+        )
     if request.method == "GET":
-        edge_files.offer(site, folder_of(site) + request.path, found.response)
-    return _respond(request, found, False, retry_after=schedule_rules.retry_after(site.closed_until, clock.now()))
+        edge_files.offer(site, folder_of(site) + request.path, response.response)
+    return _respond(request, response, False, retry_after=schedule_rules.retry_after(site.closed_until, clock.now()))
 
 
 def _posted(request: HttpRequest, site: Site) -> HttpResponse:

@@ -147,20 +147,20 @@ def _moment(site: Site) -> _Moment | None:
 
 def edition_identity(site: Site) -> UUID | None:
     """What the live edition alone is known by, also after a restore; None before the first."""
-    found = _clock_of(site)
-    return found.edition if found else None
+    found_clock = _clock_of(site)
+    return found_clock.edition if found_clock else None
 
 
 def moment_at(site: Site, now: datetime) -> _Moment | None:
     """What pages of the live edition depend on of a moment; None before the first edition."""
-    found = _clock_of(site)
-    if found is None:
+    found_clock = _clock_of(site)
+    if found_clock is None:
         return None
-    day = zones.day_in(found.zone, now)
-    open_now = status(found.hours, found.zone, now) if found.hours else None
-    turns = found.hours or found.has_events
-    noticed = found.notice_until is None or day <= found.notice_until
-    return _Moment(day.year, bisect_right(found.held, now), noticed, day if turns else None, open_now, now)
+    day = zones.day_in(found_clock.zone, now)
+    open_now = status(found_clock.hours, found_clock.zone, now) if found_clock.hours else None
+    turns = found_clock.hours or found_clock.has_events
+    noticed = found_clock.notice_until is None or day <= found_clock.notice_until
+    return _Moment(day.year, bisect_right(found_clock.held, now), noticed, day if turns else None, open_now, now)
 
 
 def _renderer(site: Site, moment: _Moment) -> Renderer:
@@ -226,20 +226,20 @@ def _generated(site: Site, moment: _Moment, path: str) -> Response | None:
     key = brand_files.picture_key(path)
     if key and not _is_published(site, key):
         return None
-    if found := generated_files.file(site.pk, _renderer(site, moment).brand, path):
-        return found
+    if file := generated_files.file(site.pk, _renderer(site, moment).brand, path):
+        return file
     if key:
         return None
     for edition in Edition.objects.filter(site=site, number__lt=site.live_number).order_by("-number")[:_PAST]:
-        if found := generated_files.file(site.pk, BrandFiles(edition.facts, pictures.masters(site.pk)), path):
-            return found
+        if file := generated_files.file(site.pk, BrandFiles(edition.facts, pictures.masters(site.pk)), path):
+            return file
     return None
 
 
 def _favicon(site: Site, brand: BrandFiles) -> Response | None:
     """The icon at the address that browsers try by themselves; unlike the others it changes what it shows."""
-    found = generated_files.file(site.pk, brand, f"{brand.icon_folder}{FAVICON}")
-    return replace(found, immutable=False) if found else None
+    file = generated_files.file(site.pk, brand, f"{brand.icon_folder}{FAVICON}")
+    return replace(file, immutable=False) if file else None
 
 
 def preview(site: Site, path: str, accepts: str) -> EncodedResponse | None:

@@ -46,7 +46,7 @@ class _Tags(HTMLParser):
     def __init__(self, key: str, code: str) -> None:
         super().__init__(convert_charrefs=False)
         self._key, self._code = key, code
-        self._starts = [0, *(found.end() for found in re.finditer("\n", code))]
+        self._starts = [0, *(match.end() for match in re.finditer("\n", code))]
         self._open: list[tuple[str, int]] = []
         self._refused: set[str] = set()
         self.found: list[Problem] = []
@@ -115,15 +115,15 @@ def _stays_in_head(code: str) -> bool:
 
 def problems(key: str, code: str) -> tuple[Problem, ...]:
     """What keeps a code from standing in the head of every page; of many slips the first few."""
-    found = list(_comments(key, code))
-    if not found:
+    found_problems = list(_comments(key, code))
+    if not found_problems:
         tags = _Tags(key, code)
         tags.feed(code)
         tags.close()
-        found = [*tags.found, *tags.unclosed()]
-    if not found and not _stays_in_head(code):
-        found = [Problem(key, "code_text", {}, 0, len(code))]
-    return tuple(found[:5])
+        found_problems = [*tags.found, *tags.unclosed()]
+    if not found_problems and not _stays_in_head(code):
+        found_problems = [Problem(key, "code_text", {}, 0, len(code))]
+    return tuple(found_problems[:5])
 
 
 def _host(typed: str) -> str | None:
@@ -149,7 +149,7 @@ def rule(key: str, given: object) -> Checked:
     if len(read.hosts) > MOST_HOSTS:
         return read, (Problem(f"{key}.hosts", "code_hosts_many", {"most": MOST_HOSTS}),)
     code = lines.carried(read.code).strip()
-    hosts = [(one, _host(one)) for one in read.hosts if one.strip()]
+    hosts = [(each_host, _host(each_host)) for each_host in read.hosts if each_host.strip()]
     wrong = [Problem(f"{key}.hosts", "code_host", {"host": lines.shorten(one, 60)}) for one, host in hosts if not host]
     found = (*problems(key, code), *wrong)
     kept = AddedCode(code=code, hosts=tuple(dict.fromkeys(host for _, host in hosts if host)))
@@ -172,8 +172,8 @@ def _hash(text: str) -> str:
 
 
 def _hosts(tree: LexborHTMLParser, selector: str, attribute: str) -> list[str]:
-    found = (_ADDRESS.fullmatch(node.attributes.get(attribute) or "") for node in tree.css(selector))
-    return [f"https://{one[1].lower()}" for one in found if one]
+    hosts = (_ADDRESS.fullmatch(node.attributes.get(attribute) or "") for node in tree.css(selector))
+    return [f"https://{host[1].lower()}" for host in hosts if host]
 
 
 def _inline(tree: LexborHTMLParser, selector: str) -> list[str]:
@@ -201,9 +201,9 @@ def policy(added: AddedCode | None) -> Mapping[str, Sequence[str]]:
         return {}
     named = names(added.code)
     further = [f"https://{host}" for host in added.hosts]
-    others = [one for one in named.scripts if one.startswith("https:")]
-    styles = [one for one in named.styles if one.startswith("https:")]
-    found = {
+    others = [script for script in named.scripts if script.startswith("https:")]
+    styles = [style for style in named.styles if style.startswith("https:")]
+    found_policy = {
         "script-src": [*named.scripts, *further],
         "style-src": named.styles,
         "font-src": styles,
@@ -211,11 +211,11 @@ def policy(added: AddedCode | None) -> Mapping[str, Sequence[str]]:
         "connect-src": [*others, *further],
         "frame-src": [*named.frames, *further],
     }
-    return {directive: tuple(dict.fromkeys(sources)) for directive, sources in found.items() if sources}
+    return {directive: tuple(dict.fromkeys(sources)) for directive, sources in found_policy.items() if sources}
 
 
 def notices(key: str, added: AddedCode | None) -> Iterator[Problem]:
     """What of a code will not work as it was meant: handlers in attributes, which no policy without risks allows."""
-    if added and (found := re.search(r"<[^<>]*\son[a-z]++\s*+=", added.code, re.IGNORECASE)):
-        line = added.code.count("\n", 0, found.start()) + 1
-        yield Problem(key, "code_handler", {"line": line}, found.start(), found.end())
+    if added and (match := re.search(r"<[^<>]*\son[a-z]++\s*+=", added.code, re.IGNORECASE)):
+        line = added.code.count("\n", 0, match.start()) + 1
+        yield Problem(key, "code_handler", {"line": line}, match.start(), match.end())

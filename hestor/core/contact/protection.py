@@ -18,7 +18,7 @@ _PIECE = 4
 
 def of(kind: str) -> Protection:
     """A protection by its name, plain if none is said; for one that there no longer is, the strictest."""
-    return next((one for one in PROTECTIONS if one == (kind or "plain")), "hidden")
+    return next((protection for protection in PROTECTIONS if protection == (kind or "plain")), "hidden")
 
 
 def _references(text: str) -> str:

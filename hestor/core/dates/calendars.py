@@ -42,24 +42,24 @@ def _row(calendar: str, language: str) -> Row:
     return next(by_locale[locale] for locale in _asked(language) if locale in by_locale)
 
 
-def _month(found: CalendarDay, width: int, months: Sequence[str], language: str) -> str:
+def _month(day: CalendarDay, width: int, months: Sequence[str], language: str) -> str:
     if width < 3:
-        return str(found.month)
+        return str(day.month)
     if not months:
-        return str(languages.locale_of(language).months["format"]["wide"][found.month])
-    return months[-1] if found.leap else months[found.month - 1]
+        return str(languages.locale_of(language).months["format"]["wide"][day.month])
+    return months[-1] if day.leap else months[day.month - 1]
 
 
-def _hebrew_number(found: CalendarDay, letter: str) -> str:
+def _hebrew_number(found_day: CalendarDay, letter: str) -> str:
     """The day or the year in Hebrew numerals, which pyluach writes."""
-    day = HebrewDate(found.year, 1, found.day)
+    day = HebrewDate(found_day.year, 1, found_day.day)
     return str(day.hebrew_year() if letter == "y" else day.hebrew_day())
 
 
-def _number(found: CalendarDay, piece: Piece, numbers: str) -> str:
+def _number(day: CalendarDay, piece: Piece, numbers: str) -> str:
     if numbers == "hebr":
-        return _hebrew_number(found, piece.letter)
-    value = found.year if piece.letter == "y" else found.day
+        return _hebrew_number(day, piece.letter)
+    value = day.year if piece.letter == "y" else day.day
     is_first_year = piece.letter == "y" and value == 1
     return _FIRST_YEAR if is_first_year and numbers == "jpanyear" else f"{value:0{len(piece.text)}}"
 

@@ -68,10 +68,10 @@ def choices(language: str, kind: Kind) -> tuple[str, ...]:
     locale = languages.locale_of(language)
     if kind == "date":
         own = [str(locale.date_formats[length]) for length in _DATE_LENGTHS]
-        found = (*own, *_skeletons(language, _DATE_SKELETONS), _ISO)
+        found_choices = (*own, *_skeletons(language, _DATE_SKELETONS), _ISO)
     else:
-        found = (own_time(language), *_skeletons(language, ("Hm", "hm")), _TWENTY_FOUR, _TWELVE)
-    return tuple(form for form in dict.fromkeys(found) if _is_whole(form, kind))
+        found_choices = (own_time(language), *_skeletons(language, ("Hm", "hm")), _TWENTY_FOUR, _TWELVE)
+    return tuple(form for form in dict.fromkeys(found_choices) if _is_whole(form, kind))
 
 
 def notices(field: str, pattern: str, kind: Kind, language: str) -> tuple[Problem, ...]:

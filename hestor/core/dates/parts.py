@@ -57,15 +57,15 @@ def _quoted(text: str) -> str:
 
 def parts_of(pattern: str) -> tuple[Part, ...]:
     """The parts of a pattern that is free of problems, in their order."""
-    found: list[Part] = []
+    parts: list[Part] = []
     for piece in patterns.pieces(pattern):
         if piece.is_field:
-            found.append(Part(_LETTERS.get(piece.letter, "other"), piece.text))
-        elif found and found[-1].kind == "text":
-            found[-1] = Part("text", text=found[-1].text + patterns.unquoted(piece.text))
+            parts.append(Part(_LETTERS.get(piece.letter, "other"), piece.text))
+        elif parts and parts[-1].kind == "text":
+            parts[-1] = Part("text", text=parts[-1].text + patterns.unquoted(piece.text))
         else:
-            found.append(Part("text", text=patterns.unquoted(piece.text)))
-    return tuple(found)
+            parts.append(Part("text", text=patterns.unquoted(piece.text)))
+    return tuple(parts)
 
 
 def pattern_of(parts: Iterable[Part]) -> str:

@@ -56,7 +56,7 @@ class Piece:
 
 def pieces(pattern: str) -> tuple[Piece, ...]:
     """The fields and literals of a pattern, in order."""
-    return tuple(Piece(found[0], found.start(), bool(found[1])) for found in _TOKEN.finditer(pattern))
+    return tuple(Piece(match[0], match.start(), bool(match[1])) for match in _TOKEN.finditer(pattern))
 
 
 def unquoted(literal: str) -> str:
@@ -108,10 +108,10 @@ def _field(key: str, piece: Piece, kind: Kind) -> Problem | None:
     return None
 
 
-def _clock(key: str, found: tuple[Piece, ...]) -> Iterator[Problem]:
+def _clock(key: str, found_pieces: tuple[Piece, ...]) -> Iterator[Problem]:
     """What is amiss with the hours of a time."""
-    letters = {piece.letter for piece in found}
-    hours = [piece for piece in found if piece.letter in "hHKk"]
+    letters = {piece.letter for piece in found_pieces}
+    hours = [piece for piece in found_pieces if piece.letter in "hHKk"]
     if not hours:
         return
     hour = hours[0]
@@ -128,17 +128,17 @@ def problems(key: str, pattern: str, kind: Kind) -> tuple[Problem, ...]:
         return (Problem(key, "too_long", {"most": MOST, "count": len(pattern), "over": len(pattern) - MOST}),)
     if unclosed := tuple(_unclosed(key, pattern)):
         return unclosed
-    words = [found for found in _words(pattern) if _is_word(found[0], kind)]
+    words = [each_word for each_word in _words(pattern) if _is_word(each_word[0], kind)]
     if words:
         return tuple(
             Problem(key, "pattern_word", {"word": word[0], "position": word.start() + 1}, *word.span(), f"'{word[0]}'")
             for word in words
         )
-    found = tuple(piece for piece in pieces(pattern) if piece.is_field)
-    if pattern and not found:
+    found_pieces = tuple(piece for piece in pieces(pattern) if piece.is_field)
+    if pattern and not found_pieces:
         return (Problem(key, "pattern_nothing"),)
-    slips = tuple(problem for piece in found if (problem := _field(key, piece, kind)))
-    return slips or tuple(_clock(key, found) if kind == "time" else ())
+    slips = tuple(problem for piece in found_pieces if (problem := _field(key, piece, kind)))
+    return slips or tuple(_clock(key, found_pieces) if kind == "time" else ())
 
 
 def is_ambiguous(pattern: str) -> bool:
@@ -166,7 +166,7 @@ def format_day(day: date, pattern: str, language: str) -> str:
 def _rooted(pattern: str, hour: int) -> str:
     """A pattern with the half of the day as CLDR's root names it, for the few languages whose data have no names."""
     half = "'AM'" if hour < _NOON else "'PM'"
-    return "".join(half if one.is_field and one.letter in _HALVES else one.text for one in pieces(pattern))
+    return "".join(half if piece.is_field and piece.letter in _HALVES else piece.text for piece in pieces(pattern))
 
 
 def _timed(make: Callable[[str], str], pattern: str, hour: int) -> str:

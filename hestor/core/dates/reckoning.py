@@ -75,8 +75,8 @@ def _roc(day: date) -> CalendarDay | None:
 
 
 def _persian(day: date) -> CalendarDay:
-    found = PersianDate.fromgregorian(date=day)
-    return CalendarDay(found.year, found.month, found.day)
+    persian = PersianDate.fromgregorian(date=day)
+    return CalendarDay(persian.year, persian.month, persian.day)
 
 
 _READERS: Mapping[str, Callable[[date], CalendarDay | None]] = {

@@ -38,13 +38,13 @@ def _weeks(schedule: Schedule, repeat: Repeat, first: date, last: date) -> list[
     monday, step = starts.toordinal() - starts.weekday(), repeat.every * _WEEK
     begin, end = first.toordinal(), last.toordinal() + 1
     weekdays = [_WEEKDAY[name] for name in repeat.weekdays] or [starts.weekday()]
-    found: list[int] = []
+    weeks: list[int] = []
     for weekday in weekdays:
         base = monday + weekday
-        found += range(base + max(0, -(-(begin - base) // step)) * step, end, step)
+        weeks += range(base + max(0, -(-(begin - base) // step)) * step, end, step)
     if len(weekdays) > 1:
-        found.sort()
-    return [date.fromordinal(day) for day in found if day >= begin]
+        weeks.sort()
+    return [date.fromordinal(day) for day in weeks if day >= begin]
 
 
 def _nth_weekday(year: int, month: int, weekday: int, nth: int) -> int:
@@ -59,14 +59,14 @@ def _months(schedule: Schedule, repeat: Repeat, first: date, last: date) -> list
     step = repeat.every * (_YEAR if repeat.unit == "yearly" else 1)
     begin, weekday = _number_of(starts), starts.weekday()
     by_date = repeat.unit in ("monthly_date", "yearly")
-    found = []
+    months = []
     skipped = max(0, -(-(_number_of(first) - begin) // step))
     for number in range(begin + skipped * step, _number_of(last) + 1, step):
         year, month = number // _YEAR, number % _YEAR + 1
         day = starts.day if by_date else _nth_weekday(year, month, weekday, nth)
         if day <= _month_shape(year, month)[1]:
-            found.append(date(year, month, day))
-    return [day for day in found if first <= day <= last]
+            months.append(date(year, month, day))
+    return [day for day in months if first <= day <= last]
 
 
 def between(schedule: Schedule, first: date, last: date) -> list[date]:

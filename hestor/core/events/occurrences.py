@@ -36,21 +36,21 @@ def on(schedule: Schedule, day: date, zone: str) -> Occurrence:
 def upcoming(schedule: Schedule, zone: str, now: datetime, count: int) -> list[Occurrence]:
     """The next occurrences that are not over at the moment ``now``, in order."""
     today = zones.day_in(zone, now)
-    found: list[Occurrence] = []
-    for one in _from(schedule, zone, today):
-        if one.end > now or one.start >= now:
-            found.append(one)
-        if len(found) == count:
+    occurrences: list[Occurrence] = []
+    for occurrence in _from(schedule, zone, today):
+        if occurrence.end > now or occurrence.start >= now:
+            occurrences.append(occurrence)
+        if len(occurrences) == count:
             break
-    return found
+    return occurrences
 
 
-def notices(found: Iterable[Occurrence]) -> Iterator[Problem]:
+def notices(occurrences: Iterable[Occurrence]) -> Iterator[Problem]:
     """Occurrences whose time the clock skips or shows twice, each with how it is read."""
-    for one in found:
-        if one.reading != "plain":
-            code = "event_skipped" if one.reading == "skipped" else "event_twice"
-            params: dict[str, Param] = {"day": one.day.isoformat(), "time": one.start.strftime("%H:%M")}
+    for occurrence in occurrences:
+        if occurrence.reading != "plain":
+            code = "event_skipped" if occurrence.reading == "skipped" else "event_twice"
+            params: dict[str, Param] = {"day": occurrence.day.isoformat(), "time": occurrence.start.strftime("%H:%M")}
             yield Problem("schedule.starts_at", code, params)
 
 

@@ -103,11 +103,11 @@ def without_private(facts: Facts, kept: Facts | None = None) -> Facts:
     return facts.model_copy(update={key: getattr(source, key) for key, spec in SPECS.items() if spec.private})
 
 
-def differing(one: Facts | None, other: Facts, keys: Iterable[str] = PUBLIC_KEYS) -> tuple[str, ...]:
-    """The keys of the facts that differ, in the sheet's order; all that are set, if there is no ``one``."""
-    if one is None:
+def differing(facts: Facts | None, other: Facts, keys: Iterable[str] = PUBLIC_KEYS) -> tuple[str, ...]:
+    """The keys of the facts that differ, in the sheet's order; all that are set, if there is no ``facts``."""
+    if facts is None:
         return tuple(key for key in keys if is_set(other, key) and not _is_quiet(other, key))
-    return tuple(key for key in keys if getattr(one, key) != getattr(other, key))
+    return tuple(key for key in keys if getattr(facts, key) != getattr(other, key))
 
 
 def _is_quiet(facts: Facts, key: str) -> bool:
@@ -146,8 +146,8 @@ def sought(facts: Facts, year: int) -> dict[str, str]:
 
 def pictures_in(facts: Facts) -> dict[str, str]:
     """The keys of the pictures that facts show, by fact."""
-    found = {key: getattr(facts, key) for key, spec in SPECS.items() if spec.visual}
-    return {key: value.picture for key, value in found.items() if hasattr(value, "picture")}
+    pictures = {key: getattr(facts, key) for key, spec in SPECS.items() if spec.visual}
+    return {key: value.picture for key, value in pictures.items() if hasattr(value, "picture")}
 
 
 def with_picture(facts: Facts, old: str, new: str) -> dict[str, Value]:

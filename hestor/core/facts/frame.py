@@ -42,7 +42,7 @@ def _header_parts(key: str, given: object) -> Checked:
     """The parts that the header shows, in their own order."""
     if not isinstance(given, (list, tuple)) or not all(one in HEADER_PARTS for one in given):
         return HEADER_PARTS, (Problem(key, "not_one_of", {"names": ", ".join(HEADER_PARTS)}),)
-    return tuple(one for one in HEADER_PARTS if one in given), ()
+    return tuple(part for part in HEADER_PARTS if part in given), ()
 
 
 def _site_notice(key: str, given: object) -> Checked:
@@ -63,14 +63,14 @@ def _side_text(key: str, given: object) -> Checked:
     if len(given) > _MOST_SIDE:
         return given, (lines.too_long(key, given, _MOST_SIDE),)
     text = lines.carried(given).strip()
-    pictures = [Problem(key, "side_picture", {}, *found.span()) for found in _PICTURE.finditer(text)]
+    pictures = [Problem(key, "side_picture", {}, *match.span()) for match in _PICTURE.finditer(text)]
     return text, (*markdown.problems(key, text), *pictures[:1])
 
 
 def notice_shown(facts: Any, day: date) -> SiteNotice | None:
     """The notice that pages show on a day."""
-    found: SiteNotice | None = facts.site_notice
-    return found if found and (found.until is None or day <= found.until) else None
+    site_notice: SiteNotice | None = facts.site_notice
+    return site_notice if site_notice and (site_notice.until is None or day <= site_notice.until) else None
 
 
 def _parts_words(parts: tuple[str, ...]) -> Words:

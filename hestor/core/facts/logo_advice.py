@@ -79,7 +79,9 @@ def _on(facts: Facts, measured: Measured, ground: Ground) -> Iterator[LogoAdvice
     elif ground in shown:
         drop = Remedy("drop_plate", {"logo_plate": plates.named(shown - {ground})})
         by_itself = not facts.logo_plate
-        others = (one for one in _remedies(facts, measured, ground) if one.code != "plate") if by_itself else ()
+        others = (
+            (remedy for remedy in _remedies(facts, measured, ground) if remedy.code != "plate") if by_itself else ()
+        )
         code: Code = "plate_light" if ground == "light" else "plate_dark"
         yield LogoAdvice(code, True, (*others, drop))
     elif measured.standing[ground] != "clear":
@@ -95,11 +97,11 @@ def advice(facts: Facts, measured: Measured, width: int) -> tuple[LogoAdvice, ..
     """All that is to be said of a logo that is shown ``width`` CSS pixels wide. Without a logo, nothing."""
     if facts.logo is None:
         return ()
-    found = [*_margins(facts, measured)]
+    advices = [*_margins(facts, measured)]
     for ground in GROUNDS:
-        found += _on(facts, measured, ground)
+        advices += _on(facts, measured, ground)
     if measured.standing["light"] == "clear":
-        found.append(LogoAdvice("clear_on_light", True))
+        advices.append(LogoAdvice("clear_on_light", True))
     sharp = measured.sharp_to >= width
-    found.append(LogoAdvice("sharp", True) if sharp else LogoAdvice("unsharp", False, number=measured.sharp_to))
-    return tuple(found)
+    advices.append(LogoAdvice("sharp", True) if sharp else LogoAdvice("unsharp", False, number=measured.sharp_to))
+    return tuple(advices)

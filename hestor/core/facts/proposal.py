@@ -46,8 +46,8 @@ def proposed(language: str, zone: str, now: datetime) -> tuple[Proposed, ...]:
 
 def _cost(zone: str, country: str, now: datetime) -> Iterator[Problem]:
     """What a fixed offset costs where the site's readers are at home."""
-    found = (offsets.cost(zone, one, now) for one in zones.of_country(country))
-    cost = min((one for one in found if one), key=lambda one: (one.days, abs(one.minutes)), default=None)
+    problems = (offsets.cost(zone, one, now) for one in zones.of_country(country))
+    cost = min((problem for problem in problems if problem), key=lambda one: (one.days, abs(one.minutes)), default=None)
     if cost and all(offsets.cost(zone, one, now) for one in zones.of_country(country)):
         params: dict[str, Param] = {"days": cost.days, "minutes": abs(cost.minutes), "zone": cost.zone}
         yield Problem("time_zone", "zone_fixed", params)

@@ -79,5 +79,6 @@ def with_texts(facts: Facts, texts: Mapping[str, str]) -> dict[str, Value]:
 def _with_word(words: own_words.OwnWords, name: str, text: str, language: str) -> own_words.OwnWords:
     spoken = language.partition("-")[0]
     return tuple(
-        one.model_copy(update={"text": text}) if (one.key, one.language) == (name, spoken) else one for one in words
+        word.model_copy(update={"text": text}) if (word.key, word.language) == (name, spoken) else word
+        for word in words
     )

@@ -72,8 +72,8 @@ class OpeningHours(_Part):
 
     def exception_on(self, day: date) -> Exceptional | None:
         """The exception that holds on a day; of several the shortest, and of those the last one said."""
-        found = [one for one in self.exceptions if one.first <= day <= one.last]
-        return min(reversed(found), key=lambda one: one.last - one.first, default=None)
+        exceptions = [exception for exception in self.exceptions if exception.first <= day <= exception.last]
+        return min(reversed(exceptions), key=lambda one: one.last - one.first, default=None)
 
     def on(self, day: date) -> Spans:
         """The hours that hold on a day."""
@@ -114,8 +114,8 @@ def _ordered(spans: Spans) -> Spans:
 def tidied(hours: OpeningHours) -> OpeningHours:
     """The hours as they are kept: in their order."""
     exceptions = [
-        one.model_copy(update={"spans": _ordered(one.spans), "note": " ".join(one.note.split())})
-        for one in hours.exceptions
+        exception.model_copy(update={"spans": _ordered(exception.spans), "note": " ".join(exception.note.split())})
+        for exception in hours.exceptions
     ]
     return OpeningHours(
         week=Week(**{day: _ordered(hours.week.on(day)) for day in WEEKDAYS}),
@@ -130,9 +130,9 @@ def rule(key: str, given: object) -> Checked:
     try:
         hours = OpeningHours.model_validate(given.model_dump() if isinstance(given, BaseModel) else given)
     except ValidationError as error:
-        return None, tuple(_unreadable(key, one) for one in error.errors()[:MOST_PROBLEMS])
-    found = tuple(problems(key, hours))
-    return (hours, found) if found else (tidied(hours), ())
+        return None, tuple(_unreadable(key, each_error) for each_error in error.errors()[:MOST_PROBLEMS])
+    found_problems = tuple(problems(key, hours))
+    return (hours, found_problems) if found_problems else (tidied(hours), ())
 
 
 def _unreadable(key: str, error: Any) -> Problem:

@@ -14,10 +14,10 @@ _HEX = re.compile(r"#?([0-9a-fA-F]{3}|[0-9a-fA-F]{6})")
 
 def read(text: str) -> str:
     """``#rrggbb`` in small letters from ``#RGB`` or ``#RRGGBB``. Raises ValueError otherwise."""
-    found = _HEX.fullmatch(text.strip())
-    if not found:
+    match = _HEX.fullmatch(text.strip())
+    if not match:
         raise ValueError(f"not a colour value: {text!r}")
-    digits = found[1].lower()
+    digits = match[1].lower()
     return "#" + (digits if len(digits) == 6 else "".join(digit * 2 for digit in digits))
 
 

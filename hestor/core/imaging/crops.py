@@ -52,13 +52,13 @@ def squared(box: Box, master: Master) -> Box:
 def proposed(master: Master) -> Box:
     """A square around what an icon should show: the emblem of a wide logo, else all that is visible."""
     image = raster.drawn_within(master, _MEASURED)
-    found = measuring.box(image) or raster.WHOLE
+    box = measuring.box(image) or raster.WHOLE
     if measuring.own_ground(image) is None and raster.is_opaque(image):
         return _middle(master)
-    shape = raster.ratio(master, found)
+    shape = raster.ratio(master, box)
     if shape > 1.5:
-        found = _emblem(measuring.mask(image), found) or found
-    return _around(master, found)
+        box = _emblem(measuring.mask(image), box) or box
+    return _around(master, box)
 
 
 def _middle(master: Master) -> Box:
@@ -68,7 +68,7 @@ def _middle(master: Master) -> Box:
     return 0.5 - x, 0.5 - y, 0.5 + x, 0.5 + y
 
 
-def _emblem(mask: Any, found: Box) -> Box | None:
+def _emblem(mask: Any, box: Box) -> Box | None:
     """The first or last block between empty columns that is about as wide as it is high."""
     height, width = mask.shape
     columns = np.flatnonzero(mask.any(axis=0))
@@ -82,7 +82,7 @@ def _emblem(mask: Any, found: Box) -> Box | None:
     for start, end in (blocks[0], blocks[-1]):
         rows = np.flatnonzero(mask[:, start : end + 1].any(axis=1))
         high, wide = rows[-1] - rows[0] + 1, end - start + 1
-        if len(blocks) > 1 and 0.6 < wide / high < 1.6 and high > 0.55 * (found[3] - found[1]) * height:
+        if len(blocks) > 1 and 0.6 < wide / high < 1.6 and high > 0.55 * (box[3] - box[1]) * height:
             return start / width, rows[0] / height, (end + 1) / width, (rows[-1] + 1) / height
     return None
 

@@ -13,7 +13,7 @@ _PNG = b"\x89PNG\r\n\x1a\n"
 def _frames(body: bytes) -> list[tuple[int, int, bytes]]:
     """Each good frame: its width, its height, its bytes."""
     count = min(struct.unpack_from("<H", body, 4)[0], _MOST_FRAMES)
-    found = []
+    frames = []
     for index in range(count):
         at = 6 + index * _ENTRY.size
         if at + _ENTRY.size > len(body):
@@ -22,8 +22,8 @@ def _frames(body: bytes) -> list[tuple[int, int, bytes]]:
         frame = body[start : start + size]
         # In a directory of single bytes, 0 stands for 256.
         if len(frame) == size and _is_as_said(frame, width or 256, height or 256):
-            found.append((width or 256, height or 256, frame))
-    return found
+            frames.append((width or 256, height or 256, frame))
+    return frames
 
 
 def _is_as_said(frame: bytes, width: int, height: int) -> bool:

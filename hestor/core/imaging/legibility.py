@@ -96,17 +96,17 @@ def measure(icon: Icon) -> Legibility:
 
 
 def _on_ground(name: str, at: list[AtSize], outline: float) -> str:
-    if min(one.stands_out[name] for one in at) < _STANDS_OUT:
+    if min(size.stands_out[name] for size in at) < _STANDS_OUT:
         return f"faint_on_{name}"
     return f"outline_lost_on_{name}" if outline < _LEAST_OUTLINE else ""
 
 
 def _advice(at: list[AtSize], outline: dict[str, float], share: float) -> tuple[Advice, ...]:
-    found = [cast(Advice, said) for name in GROUNDS if (said := _on_ground(name, at, outline[name]))]
+    advices = [cast(Advice, said) for name in GROUNDS if (said := _on_ground(name, at, outline[name]))]
     if at[1].lost > _MOST_LOST:
-        found.append("fine_detail")
+        advices.append("fine_detail")
     elif at[0].lost > _MOST_LOST:
-        found.append("fine_detail_tiny")
+        advices.append("fine_detail_tiny")
     if share < _LEAST_USED:
-        found.append("small_in_square")
-    return tuple(found) or ("clear",)
+        advices.append("small_in_square")
+    return tuple(advices) or ("clear",)

@@ -23,10 +23,10 @@ Standing = Literal["clear", "faint", "lost"]
 
 def margins(master: Master) -> Box | None:
     """What is left of a logo without its empty margins, if they are wide enough to be worth a trim."""
-    found = measuring.box(raster.drawn_within(master, _MEASURED))
-    if found is None or max(found[0], found[1], 1 - found[2], 1 - found[3]) < _WORTH_TRIMMING:
+    box = measuring.box(raster.drawn_within(master, _MEASURED))
+    if box is None or max(box[0], box[1], 1 - box[2], 1 - box[3]) < _WORTH_TRIMMING:
         return None
-    return found
+    return box
 
 
 def sensible_width(shape: float) -> int:

@@ -126,8 +126,8 @@ def outline_standing_out(image: Image.Image, ground: str) -> float:
     return float((ratios[edge] >= _OUTLINE_CONTRAST).mean())
 
 
-def _ratios(one: Pixels, other: float) -> Pixels:
-    return np.asarray((np.maximum(one, other) + 0.05) / (np.minimum(one, other) + 0.05))
+def _ratios(pixels: Pixels, other: float) -> Pixels:
+    return np.asarray((np.maximum(pixels, other) + 0.05) / (np.minimum(pixels, other) + 0.05))
 
 
 def one_colour(image: Image.Image) -> str | None:

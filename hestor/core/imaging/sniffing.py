@@ -111,8 +111,8 @@ _MARKER = re.compile(rb"\xff([^\x00\xff\xd0-\xd7])")
 
 def _jpeg_end(body: bytes) -> int | None:
     at = 2
-    while found := _MARKER.search(body, at):
-        marker, at = found[1][0], found.end()
+    while match := _MARKER.search(body, at):
+        marker, at = match[1][0], match.end()
         if marker == 0xD9:
             return at
         if marker != 0x01:

@@ -120,11 +120,11 @@ class _Cleaner:
 
     def _embedded(self, value: str) -> str:
         """A picture within the drawing: its pixels are counted before any renderer decodes it."""
-        found = _EMBEDDED.fullmatch(value)
-        if not found:
+        match = _EMBEDDED.fullmatch(value)
+        if not match:
             return "outside"
         try:
-            with Image.open(io.BytesIO(base64.b64decode(found[1])), formats=("PNG", "JPEG", "WEBP", "GIF")) as image:
+            with Image.open(io.BytesIO(base64.b64decode(match[1])), formats=("PNG", "JPEG", "WEBP", "GIF")) as image:
                 self._pixels += image.width * image.height
         except Image.DecompressionBombError as error:
             raise NotADrawing("svg_bomb") from error
@@ -209,9 +209,9 @@ _LARGEST = 1e7
 
 
 def _length(text: str | None) -> float | None:
-    found = _LENGTH.fullmatch(text or "")
+    match = _LENGTH.fullmatch(text or "")
     try:
-        length = float(found[1]) * _UNITS[(found[2] or "px").lower()] if found else 0.0
+        length = float(match[1]) * _UNITS[(match[2] or "px").lower()] if match else 0.0
     except ValueError:
         return None
     return length if 0 < length <= _LARGEST else None

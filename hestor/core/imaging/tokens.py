@@ -128,10 +128,10 @@ def _from_css(text: str) -> Iterator[tuple[str, str]]:
         flat.setdefault(name, value)
     for name, value in flat.items():
         for _ in range(_DEEPEST):
-            found = _VAR.fullmatch(value)
-            if not found or found[1] not in flat:
+            match = _VAR.fullmatch(value)
+            if not match or match[1] not in flat:
                 break
-            value = flat[found[1]]
+            value = flat[match[1]]
         yield name, value
 
 
@@ -163,17 +163,17 @@ def _last(name: str) -> str:
 
 
 def _facts_from(values: Mapping[str, Any], colours: Mapping[str, str]) -> dict[str, str]:
-    found: dict[str, str] = {}
+    facts: dict[str, str] = {}
     for key, wanted in (("brand_colour", _BRAND_NAMES), ("accent_colour", _ACCENT_NAMES)):
         for want in wanted:
             hit = next((colour for name, colour in colours.items() if _last(name) == want), None)
-            if hit and key not in found:
-                found[key] = hit
+            if hit and key not in facts:
+                facts[key] = hit
     families = {_family(value) for value in values.values()} - {""}
     for pair, faces in typefaces.PAIRS.items():
         if {faces.heading.family, faces.text.family} <= families and _heads(values, faces.heading.family):
-            found.setdefault("typefaces", pair)
-    return found
+            facts.setdefault("typefaces", pair)
+    return facts
 
 
 def _family(value: Any) -> str:

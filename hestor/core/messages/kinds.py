@@ -43,9 +43,9 @@ KINDS: Mapping[Kind, MessageKind] = {
         MessageKind("replaced", ("address", "moment")),
     )
 }
-SECRET = frozenset(kind for kind, one in KINDS.items() if one.is_secret)
-VISITORS = frozenset(kind for kind, one in KINDS.items() if one.is_visitors)
-_BY_TEXT = {one.text_key: one for one in KINDS.values()}
+SECRET = frozenset(kind for kind, each_kind in KINDS.items() if each_kind.is_secret)
+VISITORS = frozenset(kind for kind, each_kind in KINDS.items() if each_kind.is_visitors)
+_BY_TEXT = {each_kind.text_key: each_kind for each_kind in KINDS.values()}
 
 
 def lost(field: str, word: str, text: str) -> Iterator[Problem]:

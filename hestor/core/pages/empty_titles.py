@@ -21,7 +21,7 @@ ana sayfa|hoş geldiniz|adsız|başlıksız|yeni sayfa|sayfa
 होम|मुखपृष्ठ|स्वागत है|शीर्षक रहित|नया पृष्ठ|पृष्ठ
 ホーム|トップページ|ようこそ|無題|新しいページ|ページ
 """
-_EACH = (one.strip() for line in _SAYING_NOTHING.splitlines() for one in line.split("|"))
+_EACH = (part.strip() for line in _SAYING_NOTHING.splitlines() for part in line.split("|"))
 _KNOWN = frozenset(unicodedata.normalize("NFC", one).casefold() for one in _EACH if one)
 
 

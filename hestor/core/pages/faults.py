@@ -118,8 +118,8 @@ class _Table:
             described = descriptions.description(page.path == "/", own, self._house.description)
             wide = widths.width(shown, titles.SEARCH_SIZE)
             tab = wide * titles.TAB_SIZE / titles.SEARCH_SIZE
-            found = tuple(self._faults(page, shown, wide, source))
-            yield Row(page, shown, described, source, round(wide), round(tab), found)
+            faults = tuple(self._faults(page, shown, wide, source))
+            yield Row(page, shown, described, source, round(wide), round(tab), faults)
 
     def _faults(self, page: NamedPage, shown: str, wide: float, source: str) -> Iterator[Fault]:
         yield from self._former(page)

@@ -120,8 +120,8 @@ def problems(fields: PageFields) -> Iterator[Problem]:
 
 
 def _schedule_problems(schedule: Schedule) -> Iterator[Problem]:
-    found = tuple(events.problems(schedule))
-    yield from found or expansion.problems(schedule)
+    found_problems = tuple(events.problems(schedule))
+    yield from found_problems or expansion.problems(schedule)
 
 
 def notices(fields: PageFields) -> Iterator[Problem]:

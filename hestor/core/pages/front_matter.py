@@ -55,11 +55,11 @@ def _plain(name: str, value: Any) -> Any:
 
 def _title_of(body: str) -> tuple[str, str]:
     """A title from the text's first heading, and the text without it."""
-    found = re.match(r"\s*+#[ \t]++([^\n]++)", body)
-    if not found:
+    match = re.match(r"\s*+#[ \t]++([^\n]++)", body)
+    if not match:
         return "", body
-    said = found[1].rstrip(" \t")
-    return said.rstrip("#").rstrip(" \t") or said, body[found.end() :].lstrip("\n")
+    said = match[1].rstrip(" \t")
+    return said.rstrip("#").rstrip(" \t") or said, body[match.end() :].lstrip("\n")
 
 
 def read(text: str) -> tuple[dict[str, Any], list[Problem]]:
@@ -68,16 +68,16 @@ def read(text: str) -> tuple[dict[str, Any], list[Problem]]:
     A file without front matter is all text; its title is its first heading.
     """
     text = text.replace("\r\n", "\n").replace("\r", "\n")
-    found = _HEAD.match(text)
-    body = text[found.end() :] if found else text.removeprefix("\ufeff")
+    match = _HEAD.match(text)
+    body = text[match.end() :] if match else text.removeprefix("\ufeff")
     if len(body) > MOST_BODY:
         return {}, [lines.too_long("body", body, MOST_BODY)]
     problems: list[Problem] = []
     given: dict[str, Any] = {}
-    if found:
-        head = found[1]
+    if match:
+        head = match[1]
         # A few lines of aliases unfold to gigabytes, so none are taken.
-        if len(head) > _MOST_HEAD or any(isinstance(one, yaml.AliasEvent) for one in _events(head)):
+        if len(head) > _MOST_HEAD or any(isinstance(event, yaml.AliasEvent) for event in _events(head)):
             return {}, [Problem("front_matter", "front_matter_unreadable", {"line": 1})]
         try:
             given = _parsed(head)

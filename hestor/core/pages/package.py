@@ -125,8 +125,8 @@ def of_files(files: Iterable[tuple[str, bytes]]) -> Package:
         name = clean_name(given)
         if name is None:
             problems.append(wrong(given, "file_climbs"))
-        elif not _is_beside(name) and (found := _sorted_out(name, body, texts, pictures)):
-            problems.append(found)
+        elif not _is_beside(name) and (problem := _sorted_out(name, body, texts, pictures)):
+            problems.append(problem)
     return Package(texts, pictures, tuple(problems))
 
 
@@ -143,7 +143,7 @@ def _unpacked(archive: zipfile.ZipFile) -> Package:
     files: list[tuple[str, bytes]] = []
     problems: list[Problem] = []
     left = MOST_BYTES
-    entries = [one for one in archive.infolist() if not one.is_dir()]
+    entries = [each_entry for each_entry in archive.infolist() if not each_entry.is_dir()]
     # One more than may be, which then is said.
     for entry in entries[: MOST_FILES + 1]:
         if not entry.filename.lower().endswith((*TEXTS, *PICTURES)):
@@ -152,16 +152,16 @@ def _unpacked(archive: zipfile.ZipFile) -> Package:
         if code := unreadable(entry):
             problems.append(wrong(entry.filename, code))
             continue
-        found = read_entry(archive, entry, min(left, MOST_PICTURE_BYTES) + 1)
+        found_entry = read_entry(archive, entry, min(left, MOST_PICTURE_BYTES) + 1)
         # What was unpacked counts, whatever is then thought of it.
-        left -= len(found or b"")
+        left -= len(found_entry or b"")
         if left < 0:
             problems.append(too_large())
             break
-        if found is None or len(found) > MOST_PICTURE_BYTES:
-            problems.append(wrong(entry.filename, "file_broken" if found is None else "file_too_long"))
+        if found_entry is None or len(found_entry) > MOST_PICTURE_BYTES:
+            problems.append(wrong(entry.filename, "file_broken" if found_entry is None else "file_too_long"))
             continue
-        files.append((entry.filename, found))
+        files.append((entry.filename, found_entry))
     made = of_files(files)
     return Package(made.texts, made.pictures, (*problems, *made.problems))
 
@@ -197,13 +197,13 @@ def linked(source: str, name: str, targets: Mapping[str, str]) -> str:
     """A text whose relative links to files of the package lead to what became of those (``targets``, by name)."""
     folder = posixpath.dirname(name)
 
-    def follow(found: re.Match[str]) -> str:
-        address, mark, rest = found[2].partition("#")
+    def follow(match: re.Match[str]) -> str:
+        address, mark, rest = match[2].partition("#")
         if not address or address.startswith("//") or re.match("[a-z][a-z0-9+.-]*:", address, re.IGNORECASE):
-            return found[0]
+            return match[0]
         near = address[1:] if address.startswith("/") else posixpath.join(folder, address)
         target = targets.get(posixpath.normpath(_unescaped(near)))
-        return f"{found[1]}{target}{mark}{rest}" if target else found[0]
+        return f"{match[1]}{target}{mark}{rest}" if target else match[0]
 
     return _LINK.sub(follow, source)
 

@@ -21,12 +21,12 @@ def moved(pages: Sequence[Placed], page: int, parent: int | None, index: int) ->
     Places begin with 1, as those of pages that were never moved may be 0 and stand by their address. Raises KeyError
     for a page that is not among ``pages``.
     """
-    here = {one.page_id: one for one in pages}
+    here = {each_page.page_id: each_page for each_page in pages}
     known = here[page]
     siblings = [
-        one
-        for one in sorted(pages, key=lambda one: (one.order, one.path))
-        if one.page_id != page and (one.parent_id if one.parent_id in here else None) == parent
+        each_page
+        for each_page in sorted(pages, key=lambda one: (one.order, one.path))
+        if each_page.page_id != page and (each_page.parent_id if each_page.parent_id in here else None) == parent
     ]
     row: list[Placed] = [*siblings]
     row.insert(max(0, min(index, len(row))), known)

@@ -44,8 +44,8 @@ class Signature:
     def text(self) -> str:
         """The signature as it is kept."""
         traits = self.home, self.dated, self.own_picture, self.timed, self.own_title, self.in_section, self.long
-        found = zip("hdptosl", traits, strict=True)
-        flags = "".join(letter for letter, on in found if on)
+        found_zip = zip("hdptosl", traits, strict=True)
+        flags = "".join(letter for letter, on in found_zip if on)
         parts = (
             self.kind, flags, self.description, self.title_fills, self.description_fills, self.body_fills,
             self.own_title_fills, self.left_out,

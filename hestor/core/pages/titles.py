@@ -52,7 +52,7 @@ def _pieces(pattern: str) -> tuple[Piece, ...]:
 def _with_name_last(pattern: str) -> tuple[Piece, ...]:
     """The pieces with the site's name at their end, behind the words that parted it from the rest."""
     pieces = list(_pieces(pattern))
-    at = next((i for i, one in enumerate(pieces) if isinstance(one, Fill) and one.name == "site"), None)
+    at = next((i for i, piece in enumerate(pieces) if isinstance(piece, Fill) and piece.name == "site"), None)
     if at is None or at == len(pieces) - 1:
         return tuple(pieces)
     name = pieces.pop(at)

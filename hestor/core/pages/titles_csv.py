@@ -73,13 +73,13 @@ def read(text: str, pages: Iterable[NamedPage]) -> Read:
 
 
 def _read(text: str, known: Mapping[str, NamedPage]) -> Read:
-    found = _rows(text)
-    names = [name.strip().casefold() for name in next(found, (0, []))[1]]
+    rows = _rows(text)
+    names = [name.strip().casefold() for name in next(rows, (0, []))[1]]
     if "path" not in names or not set(names) & set(FIELDS):
         return Read((), (Problem("file", "csv_columns", {"names": ", ".join(COLUMNS[:5])}),))
     cells: list[tuple[int, Field, str]] = []
     problems: list[Problem] = []
-    for count, (line, row) in enumerate(found):
+    for count, (line, row) in enumerate(rows):
         if not any(row):
             continue
         if count >= _MOST_ROWS:

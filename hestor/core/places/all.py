@@ -34,7 +34,7 @@ PAGE_PLACES: tuple[PagePlace, ...] = (
 )  # fmt: skip
 FILE_PLACES: tuple[FilePlace, ...] = (NOT_FOUND, FEED, MANIFEST, MESSAGE, CARD)
 DRAWN: tuple[Place, ...] = (
-    *(one.place for one in PAGE_PLACES if one.proof),
-    *(one.place for one in FILE_PLACES if one.proof),
+    *(place.place for place in PAGE_PLACES if place.proof),
+    *(place.place for place in FILE_PLACES if place.proof),
 )
 """The places that have a proof."""

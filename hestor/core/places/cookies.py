@@ -18,7 +18,7 @@ def proof(path: str, page: PageReading, sought: Sought) -> Proof:
     if not page.consent:
         return Proof(Place.COOKIES, path, ())
     title, *text = page.consent
-    answers = (Line("answer", one) for one in page.answers)
+    answers = (Line("answer", answer) for answer in page.answers)
     return Proof(
         Place.COOKIES, path, (line("title", title, sought), *(line("text", one, sought) for one in text), *answers)
     )

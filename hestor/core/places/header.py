@@ -23,8 +23,10 @@ def proof(path: str, page: PageReading, sought: Sought) -> Proof:
         *(Line("entry", entry) for entry in page.top_menu),
         *((Line("folded", page.menu_opener),) if page.menu_opener else ()),
     )
-    found = pictures(logo=page.logo, logo_dark=page.logo_dark, icon=page.header_icon)
-    return Proof(Place.HEADER, path, lines, page.theme_colour, found, page.logo_plates, arrangement=page.arrangement)
+    found_pictures = pictures(logo=page.logo, logo_dark=page.logo_dark, icon=page.header_icon)
+    return Proof(
+        Place.HEADER, path, lines, page.theme_colour, found_pictures, page.logo_plates, arrangement=page.arrangement
+    )
 
 
 HEADER = PagePlace(Place.HEADER, read, proof)

@@ -14,8 +14,8 @@ def proof(body: bytes, sought: Sought) -> Proof:
         line("short_name", reading.short_name, sought, ("short_name",)),
         line("name", reading.name, sought, ("name",)),
     )
-    found = pictures(icon=ImageReading(reading.icon), maskable=ImageReading(reading.maskable))
-    return Proof(Place.MANIFEST, "", lines, reading.theme_colour, found)
+    found_pictures = pictures(icon=ImageReading(reading.icon), maskable=ImageReading(reading.maskable))
+    return Proof(Place.MANIFEST, "", lines, reading.theme_colour, found_pictures)
 
 
 MANIFEST = FilePlace(Place.MANIFEST, "manifest", lambda body, _: read_manifest(body), proof)

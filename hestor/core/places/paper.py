@@ -29,8 +29,8 @@ def proof(path: str, page: PageReading, sought: Sought) -> Proof:
         Line("address", page.canonical.partition("://")[2].rstrip("/")),
     )
     shown = page.is_on_paper("header img")
-    found = pictures(logo=page.logo if shown else None, icon=page.header_icon if shown else None)
-    return Proof(Place.PAPER, path, lines, pictures=found)
+    found_pictures = pictures(logo=page.logo if shown else None, icon=page.header_icon if shown else None)
+    return Proof(Place.PAPER, path, lines, pictures=found_pictures)
 
 
 PAPER = PagePlace(Place.PAPER, read, proof)

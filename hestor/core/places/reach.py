@@ -49,7 +49,10 @@ def read_page(page: PageReading) -> Readings:
 
 def read_files(bodies: Mapping[str, bytes], style: StyleReading) -> Readings:
     """The files that a site has, by their sources; one that it has not reads as nothing."""
-    return {one.place: one.read(bodies[one.source], style) if one.source in bodies else None for one in FILE_PLACES}
+    return {
+        place.place: place.read(bodies[place.source], style) if place.source in bodies else None
+        for place in FILE_PLACES
+    }
 
 
 def between(before: SiteReading, after: SiteReading) -> Reach:

@@ -32,11 +32,11 @@ def _address(value: Any) -> str:
 
 def proof(path: str, page: PageReading, sought: Sought) -> Proof:
     """The record of whoever publishes the site, as one that lists it would show it."""
-    found = _organisation(page)
-    texts = {name: str(found.get(name, "")) for name in ("name", "legalName", "telephone", "email", "url")}
-    texts["address"] = _address(found.get("address"))
+    organisation = _organisation(page)
+    texts = {name: str(organisation.get(name, "")) for name in ("name", "legalName", "telephone", "email", "url")}
+    texts["address"] = _address(organisation.get("address"))
     lines = tuple(line(name, text, sought, CONTACT) for name, text in texts.items() if text)
-    return Proof(Place.STRUCTURED, path, (Line("type", str(found["@type"])), *lines) if found else ())
+    return Proof(Place.STRUCTURED, path, (Line("type", str(organisation["@type"])), *lines) if organisation else ())
 
 
 STRUCTURED = PagePlace(Place.STRUCTURED, read, proof)

@@ -36,18 +36,18 @@ def _leads_home(node: LexborNode, page: str) -> bool:
     return bool(href) and _FIRST_PAGE.fullmatch(path) is not None
 
 
-def _runs(node: LexborNode, found: list[tuple[LexborNode, str]]) -> None:
+def _runs(node: LexborNode, found_node: list[tuple[LexborNode, str]]) -> None:
     """The texts within a node, each with the element that says it; emphasis within a text is part of it."""
     children = list(node.iter(include_text=True))
     speaks = any(child.tag == "-text" and not child.is_empty_text_node for child in children)
     if speaks:
         own = (child.text(deep=True) for child in children if child.tag == "-text" or child.tag in _PHRASING)
         if text := folded("".join(own)):
-            found.append((node, text))
+            found_node.append((node, text))
     for child in children:
         tag = child.tag
         if tag != "-text" and tag not in _PASSED and not (speaks and tag in _PHRASING):
-            _runs(child, found)
+            _runs(child, found_node)
 
 
 class BannerReading(HeadReading):
@@ -56,21 +56,21 @@ class BannerReading(HeadReading):
     @cached_property
     def _menu(self) -> LexborNode | None:
         """The site's menu: the banner's, or one that stands beside the page's parts by itself."""
-        if self._banner is not None and (found := self._banner.css_first("nav")) is not None:
-            return found
-        return next((one for one in self._tree.css("nav") if not is_within(one, SECTIONS | {"footer"})), None)
+        if self._banner is not None and (node := self._banner.css_first("nav")) is not None:
+            return node
+        return next((node for node in self._tree.css("nav") if not is_within(node, SECTIONS | {"footer"})), None)
 
     @cached_property
     def _home(self) -> LexborNode | None:
         if self._banner is None:
             return None
         home: LexborNode | None = None
-        for one in self._banner.css(_WAYS):
-            if is_within(one, _PASSED):
+        for node in self._banner.css(_WAYS):
+            if is_within(node, _PASSED):
                 continue
-            home = home if home is not None else one
-            if _leads_home(one, self.canonical):
-                home = one
+            home = home if home is not None else node
+            if _leads_home(node, self.canonical):
+                home = node
                 break
         if home is not None and home.tag in _HEADINGS:
             return home.css_first("a[href]") or home
@@ -109,7 +109,7 @@ class BannerReading(HeadReading):
     def _image(self) -> LexborNode | None:
         found = self._home.css_first("img") if self._home is not None else None
         if found is None and self._banner is not None:
-            found = next((one for one in self._banner.css("img") if not is_within(one, _PASSED)), None)
+            found = next((node for node in self._banner.css("img") if not is_within(node, _PASSED)), None)
         return found
 
     @cached_property
@@ -135,7 +135,7 @@ class BannerReading(HeadReading):
         """Whether one of a stylesheet's selectors takes an element of the header."""
         if not selectors or self._banner is None:
             return False
-        return any(one.mem_id == node.mem_id for one in self._banner.css(", ".join(selectors)))
+        return any(each_node.mem_id == node.mem_id for each_node in self._banner.css(", ".join(selectors)))
 
     @cached_property
     def tagline(self) -> str:

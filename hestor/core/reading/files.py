@@ -89,7 +89,7 @@ class ManifestReading:
 
 def _icon_of(found: dict[str, Any], purpose: str) -> str:
     icons = found.get("icons")
-    fit = [one for one in icons if isinstance(one, dict)] if isinstance(icons, list) else []
+    fit = [icon for icon in icons if isinstance(icon, dict)] if isinstance(icons, list) else []
     return next((str(one.get("src", "")) for one in reversed(fit) if one.get("purpose", "any") == purpose), "")
 
 

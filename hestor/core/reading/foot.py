@@ -21,8 +21,8 @@ class FootReading(BannerReading):
     @cached_property
     def footer(self) -> str:
         """The footer's line: the first that is neither a way to reach the site nor a link to its news."""
-        found = (one for one in self._lines if not is_within(one, _CONTACT) and one.css_first(_NO_LINE) is None)
-        return said(next(found, None))
+        nodes = (node for node in self._lines if not is_within(node, _CONTACT) and node.css_first(_NO_LINE) is None)
+        return said(next(nodes, None))
 
     @cached_property
     def contact(self) -> tuple[str, ...]:
@@ -31,7 +31,9 @@ class FootReading(BannerReading):
             return ()
         marked = self._contentinfo.css("address")
         lines = [line for one in marked for line in (one.css("p") or [one])]
-        return tuple(seen(one) for one in lines or (one for one in self._lines if one.css_first(_REACHES)))
+        return tuple(
+            seen(each_line) for each_line in lines or (node for node in self._lines if node.css_first(_REACHES))
+        )
 
     @cached_property
     def whole_footer(self) -> str:

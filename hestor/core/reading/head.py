@@ -37,8 +37,8 @@ class HeadReading(Tree):
     @cached_property
     def _links(self) -> list[tuple[list[str], str, str]]:
         """The page's link elements: what they are to it, their media type, their address."""
-        found = (node.attributes for node in self._tree.css("link[href]"))
-        return [((a.get("rel") or "").lower().split(), a.get("type") or "", folded(a.get("href"))) for a in found]
+        links = (node.attributes for node in self._tree.css("link[href]"))
+        return [((a.get("rel") or "").lower().split(), a.get("type") or "", folded(a.get("href"))) for a in links]
 
     def _link(self, rel: str, *types: str) -> str:
         """The address of the first link of a relation; of the first of ``types`` that there is, else of any."""
@@ -131,8 +131,8 @@ class HeadReading(Tree):
     @cached_property
     def added_code(self) -> str:
         """The code of others in the page's head, as it is written."""
-        found = _ADDED.search(self._body)
-        return found[1].decode(errors="replace") if found else ""
+        match = _ADDED.search(self._body)
+        return match[1].decode(errors="replace") if match else ""
 
     @cached_property
     def structured_text(self) -> str:
@@ -152,10 +152,10 @@ class HeadReading(Tree):
         """All records of structured data, those of a graph one by one (JSON-LD 1.1); what is no JSON is passed over."""
         for node in self._tree.css(_RECORDS) if b"ld+json" in self._body.lower() else ():
             try:
-                found = json.loads(said(node))
+                records = json.loads(said(node))
             except (ValueError, RecursionError):
                 continue
-            graph = found.get("@graph") if isinstance(found, dict) else found
-            for one in graph if isinstance(graph, list) else [found]:
+            graph = records.get("@graph") if isinstance(records, dict) else records
+            for one in graph if isinstance(graph, list) else [records]:
                 if isinstance(one, dict):
                     yield one

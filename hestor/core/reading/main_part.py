@@ -35,7 +35,7 @@ class MainReading(FootReading):
         """The day on which a post came out, as it says it; empty for other pages."""
         day = self.meta("article:published_time")[:10]
         times = self._tree.css("main article > p > time") if day else ()
-        return said(next((one for one in times if (one.attributes.get("datetime") or "")[:10] == day), None))
+        return said(next((time for time in times if (time.attributes.get("datetime") or "")[:10] == day), None))
 
     @cached_property
     def when(self) -> tuple[str, ...]:
@@ -49,7 +49,7 @@ class MainReading(FootReading):
 
     @cached_property
     def _is_event(self) -> bool:
-        return b'"Event"' in self._body and any(one.get("@type") == "Event" for one in self.records())
+        return b'"Event"' in self._body and any(record.get("@type") == "Event" for record in self.records())
 
     @cached_property
     def details(self) -> tuple[str, ...]:

@@ -31,12 +31,12 @@ class PageReading(MainReading):
         node = self._beside
         while node is not None and len(inside := list(node.iter())) == 1 and inside[0].tag == "div":
             node = inside[0]
-        return tuple(said(one) for one in node.iter()) if node is not None else ()
+        return tuple(said(each_node) for each_node in node.iter()) if node is not None else ()
 
     @cached_property
     def side_links(self) -> tuple[str, ...]:
         """Where the links of that text lead."""
-        return tuple(one.attributes.get("href") or "" for one in self._beside.css("a")) if self._beside else ()
+        return tuple(node.attributes.get("href") or "" for node in self._beside.css("a")) if self._beside else ()
 
     @cached_property
     def _consent(self) -> LexborNode | None:
@@ -47,12 +47,12 @@ class PageReading(MainReading):
         """What asks visitors before something runs: its heading, then what it says."""
         if self._consent is None:
             return ()
-        return tuple(said(one) for one in self._consent.css("h2, p:not(:has(button))"))
+        return tuple(said(node) for node in self._consent.css("h2, p:not(:has(button))"))
 
     @cached_property
     def answers(self) -> tuple[str, ...]:
         """The answers to it."""
-        return tuple(said(one) for one in self._consent.css("button")) if self._consent is not None else ()
+        return tuple(said(node) for node in self._consent.css("button")) if self._consent is not None else ()
 
     @cached_property
     def aloud(self) -> tuple[Spoken, ...]:

@@ -210,10 +210,10 @@ class _Reader:
 
     def _attribute(self, name: str, place: str, element: Element) -> None:
         """Adds what an attribute says as a block of its own, each character reference a piece."""
-        found = attribute_of(self._text, element, name)
-        if not found or found[0] == found[1]:
+        attribute = attribute_of(self._text, element, name)
+        if not attribute or attribute[0] == attribute[1]:
             return
-        begin, end = found
+        begin, end = attribute
         start = self._length
         for piece in tokens.pieces(self._text, begin, end):
             self._piece(*piece, element.number)

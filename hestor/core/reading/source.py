@@ -121,7 +121,7 @@ class Source:
     @cached_property
     def numbers(self) -> tuple[tuple[int, int], ...]:
         """Where digits stand in a row in ``flat``: what may be a date, a time or a telephone number begins there."""
-        return tuple(found.span() for found in _DIGITS.finditer(self.flat))
+        return tuple(match.span() for match in _DIGITS.finditer(self.flat))
 
     @cached_property
     def folder(self) -> str:
@@ -160,10 +160,10 @@ class Source:
 
     @cached_property
     def _blocks_by_element(self) -> Mapping[int, list[Block]]:
-        found: dict[int, list[Block]] = {}
+        blocks: dict[int, list[Block]] = {}
         for block in self.blocks:
-            found.setdefault(block.element, []).append(block)
-        return found
+            blocks.setdefault(block.element, []).append(block)
+        return blocks
 
     def blocks_of(self, element: int) -> Sequence[Block]:
         """The blocks of words that stand right within an element, by its number."""
@@ -206,8 +206,8 @@ class Source:
 
     def attribute_spot(self, element: Element, name: str) -> tuple[int, int]:
         """Where an attribute's value stands in the file, without its quotes; the tag's end where it is not there."""
-        found = attribute_of(self.text, element, name)
-        return found if found else (element.end - 1, element.end - 1)
+        attribute = attribute_of(self.text, element, name)
+        return attribute if attribute else (element.end - 1, element.end - 1)
 
     @cached_property
     def metas(self) -> Mapping[str, Element]:
@@ -232,7 +232,7 @@ class Source:
     @cached_property
     def title_block(self) -> Block | None:
         """The text of the first title in the head."""
-        return next((one for one in self.blocks if one.place == "title"), None)
+        return next((block for block in self.blocks if block.place == "title"), None)
 
     @cached_property
     def title(self) -> str:
@@ -242,22 +242,22 @@ class Source:
     @cached_property
     def ways(self) -> tuple[tuple[Element, str], ...]:
         """The links that lead to no page but to an address of mail or a number (RFC 6068, RFC 3966), and these."""
-        found = ((one, one.get("href")) for one in self.all("a", "area"))
-        return tuple((one, href) for one, href in found if href[:7].lower().startswith(("mailto:", "tel:")))
+        ways = ((element, element.get("href")) for element in self.all("a", "area"))
+        return tuple((one, href) for one, href in ways if href[:7].lower().startswith(("mailto:", "tel:")))
 
     @cached_property
     def linked_hosts(self) -> frozenset[str]:
         """The hosts that the page links to, with and without www."""
         found = {
             href.partition("//")[2].partition("/")[0].lower()
-            for one in self.all("a")
-            if "//" in (href := one.get("href"))
+            for element in self.all("a")
+            if "//" in (href := element.get("href"))
         }
         return frozenset(found | {host.removeprefix("www.") for host in found})
 
     @cached_property
     def _link_starts(self) -> list[int]:
-        return [one.start for one in self.all("a")]
+        return [element.start for element in self.all("a")]
 
     def link_at(self, at: int) -> Element | None:
         """The link whose start tag a position of the file is in."""
@@ -269,20 +269,20 @@ class Source:
     def leads_on(self) -> bool:
         """Whether the page only sends visitors to another one (HTML, 4.2.5.3)."""
         return any(
-            one.get("http-equiv").lower() == "refresh" and "url" in one.get("content").lower()
-            for one in self.all("meta")
+            element.get("http-equiv").lower() == "refresh" and "url" in element.get("content").lower()
+            for element in self.all("meta")
         )
 
     @cached_property
     def ids(self) -> frozenset[str]:
         """What a fragment of an address may name."""
-        named = [one.get("id") for one in self.elements if "id" in one.attributes]
-        anchors = [one.get("name") for one in self.all("a")]
+        named = [element.get("id") for element in self.elements if "id" in element.attributes]
+        anchors = [element.get("name") for element in self.all("a")]
         return frozenset(filter(None, named + anchors))
 
     def is_within(self, number: int, tags: frozenset[str]) -> bool:
         """Whether an element is one of some names, or is inside of one."""
-        return any(one.tag in tags for one in self.above(number))
+        return any(element.tag in tags for element in self.above(number))
 
 
 class Telling:
@@ -328,15 +328,15 @@ def windows(marks: Iterable[int], before: int, after: int, size: int) -> Iterato
 
 def attribute_of(text: str, element: Element, wanted: str) -> tuple[int, int] | None:
     """Where an attribute's value stands in the file, without its quotes; None where it is not there."""
-    found = _attribute_in(text[element.start : element.end], 1 + len(element.tag), wanted)
-    return (element.start + found[0], element.start + found[1]) if found else None
+    attribute = _attribute_in(text[element.start : element.end], 1 + len(element.tag), wanted)
+    return (element.start + attribute[0], element.start + attribute[1]) if attribute else None
 
 
 @lru_cache(maxsize=8192)
 def _attribute_in(tag: str, begin: int, wanted: str) -> tuple[int, int] | None:
     """Where an attribute's value stands in a start tag: the pages of a site have most of their tags in common."""
-    for found in _ATTRIBUTE.finditer(tag, begin):
-        if found["name"].lower() == wanted:
-            group = next((one for one in "dsu" if found[one] is not None), None)
-            return found.span(group) if group else (found.end(), found.end())
+    for match in _ATTRIBUTE.finditer(tag, begin):
+        if match["name"].lower() == wanted:
+            group = next((one for one in "dsu" if match[one] is not None), None)
+            return match.span(group) if group else (match.end(), match.end())
     return None

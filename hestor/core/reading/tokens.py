@@ -53,8 +53,8 @@ def is_intricate(text: str) -> bool:
     if len(text) < _SMALL:
         return False
     depth = 0
-    for found in _TAGS.finditer(text):
-        closes, name, attributes = found.groups()
+    for match in _TAGS.finditer(text):
+        closes, name, attributes = match.groups()
         if len(attributes) > MOST_ATTRIBUTES and len(_ATTRIBUTE.findall(attributes)) > MOST_ATTRIBUTES:
             return True
         if name.lower() not in _ENDED:
@@ -91,21 +91,21 @@ def _attributes(written: str) -> tuple[Mapping[str, str], bool]:
     """
     values: dict[str, str] = {}
     end = 0
-    for found in _ATTRIBUTE.finditer(written):
-        name, double, single, bare = found.groups()
+    for match in _ATTRIBUTE.finditer(written):
+        name, double, single, bare = match.groups()
         value = double or single or bare or ""
         values.setdefault(name.lower(), unescape(value) if "&" in value else value)
-        end = found.end()
+        end = match.end()
     return values, end < len(written) and written[-1] == "/"
 
 
 def pieces(text: str, at: int, end: int) -> Iterator[tuple[int, str, str]]:
     """A stretch in its words and the character references among them: where each stands, as written and as read."""
-    for found in _REFERENCES.finditer(text, at, end):
-        if found.start() > at:
-            yield at, text[at : found.start()], text[at : found.start()]
-        yield found.start(), found[0], unescape(found[0])
-        at = found.end()
+    for match in _REFERENCES.finditer(text, at, end):
+        if match.start() > at:
+            yield at, text[at : match.start()], text[at : match.start()]
+        yield match.start(), match[0], unescape(match[0])
+        at = match.end()
     if end > at:
         yield at, text[at:end], text[at:end]
 
@@ -117,8 +117,8 @@ def end_tag(tag: str) -> re.Pattern[str]:
 
 def _raw(text: str, at: int, tag: str, told: Told) -> int:
     """Tells what stands within an element in which nothing is markup; where its end tag begins."""
-    found = end_tag(tag).search(text, at)
-    end = found.start() if found else len(text)
+    match = end_tag(tag).search(text, at)
+    end = match.start() if match else len(text)
     if tag in _ESCAPABLE:
         for part in pieces(text, at, end):
             told.words(*part)
@@ -130,8 +130,8 @@ def _raw(text: str, at: int, tag: str, told: Told) -> int:
 def _unended(text: str, at: int, told: Told) -> int:
     """Tells a mark that begins nothing as a word; where a tag never ends, all that is left. Where it goes on."""
     end = len(text) if _BEGUN.match(text, at) else at + 1
-    for one in pieces(text, at, end):
-        told.words(*one)
+    for piece in pieces(text, at, end):
+        told.words(*piece)
     return end
 
 
@@ -140,12 +140,12 @@ def part(text: str, told: Told) -> None:
     at, size = 0, len(text)
     match, words, start, ended = _TOKEN.match, told.words, told.start, told.end
     # Words of no length fit everywhere.
-    while at < size and (found := match(text, at)):
-        said, begun, written, closing, referred = found.groups()
+    while at < size and (found_match := match(text, at)):
+        said, begun, written, closing, referred = found_match.groups()
         if said:
             words(at, said, said)
             at += len(said)
-        kind, end = found.lastindex, found.end()
+        kind, end = found_match.lastindex, found_match.end()
         if kind == _START:
             tag = begun.lower()
             values, slashed = _attributes(written) if written else _WITHOUT

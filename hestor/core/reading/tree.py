@@ -57,8 +57,8 @@ def said(node: LexborNode | None) -> str:
 def seen(node: LexborNode | None, line_break: str = " ") -> str:
     """What a node says to people: nothing of it that is hidden, ``line_break`` between lines."""
 
-    def parts(one: LexborNode) -> Iterator[str]:
-        for child in one.iter(include_text=True):
+    def parts(node: LexborNode) -> Iterator[str]:
+        for child in node.iter(include_text=True):
             if child.tag == "-text":
                 yield child.text()
             elif child.tag == "br":

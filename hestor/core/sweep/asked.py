@@ -56,7 +56,7 @@ def _innermost(source: Source, at: int) -> Element | None:
     number = bisect_right(source.starts_of_elements, at) - 1
     if number < 0:
         return None
-    return next((one for one in source.above(number) if at < one.closes), None)
+    return next((element for element in source.above(number) if at < element.closes), None)
 
 
 class _Words:
@@ -78,10 +78,10 @@ class _Words:
 
     @cached_property
     def _marks(self) -> dict[str, list[int]]:
-        found: dict[str, list[int]] = {}
-        for one in _MARK.finditer(self.said):
-            found.setdefault(one[0], []).append(one.start())
-        return found
+        marks: dict[str, list[int]] = {}
+        for match in _MARK.finditer(self.said):
+            marks.setdefault(match[0], []).append(match.start())
+        return marks
 
     def _at(self, marks: str) -> list[int]:
         found = [self._marks[one] for one in marks if one in self._marks]
@@ -114,7 +114,7 @@ def _names_another(words: str, style: Style) -> bool:
 
 
 def _speaks_of_the_past(words: str, year: int) -> bool:
-    is_over = any(int(found[0]) < year for found in _YEAR.finditer(words))
+    is_over = any(int(match[0]) < year for match in _YEAR.finditer(words))
     return is_over or bool(_PAST.search(words) or phrases.FORMERLY.search(words))
 
 
@@ -133,8 +133,8 @@ class Asked:
 
     def _around(self, stray: Stray, element: Element) -> _Words:
         """The words of the block that a stray is in: of those of the element and around it the first that says it."""
-        for one in self._source.above(element.number):
-            for block in self._source.blocks_of(one.number):
+        for each_element in self._source.above(element.number):
+            for block in self._source.blocks_of(each_element.number):
                 words = self._words(block)
                 if not stray.says or stray.says in words.said:
                     return words
@@ -152,7 +152,7 @@ class Asked:
             return True
         if stray.place not in ("text", "alt"):
             return False
-        if any(one.tag in _QUOTING for one in self._source.above(element.number)):
+        if any(each_element.tag in _QUOTING for each_element in self._source.above(element.number)):
             return True
         return words.quotes(stray.says) or (stray.kind != "date_form" and words.speaks_of_the_past)
 

@@ -68,7 +68,7 @@ def _in_header(source: Source, element: Element) -> bool:
 
 def _leads_home(source: Source, files: Files, element: Element) -> bool:
     """Whether a picture is in a link to the page that the site begins with."""
-    link = next((one for one in source.above(element.number) if one.tag == "a"), None)
+    link = next((each_element for each_element in source.above(element.number) if each_element.tag == "a"), None)
     if link is None:
         return False
     leads, path, _ = files.led_to(source, link.get("href"))
@@ -77,17 +77,17 @@ def _leads_home(source: Source, files: Files, element: Element) -> bool:
 
 def _at_top(source: Source, files: Files, name: str) -> Iterator[Element]:
     """Pictures of a page that marks no header: before its own words, those that lead home or bear the name."""
-    if any(True for _ in source.all("header")) or any(one.get("role") == "banner" for one in source.elements):
+    if any(True for _ in source.all("header")) or any(element.get("role") == "banner" for element in source.elements):
         return
-    first = min((one.start for one in source.all("h1", "main", "article")), default=0)
-    for one in source.all("img"):
-        if one.start < first and (_is_logo(source, one, name) or _leads_home(source, files, one)):
-            yield one
+    first = min((element.start for element in source.all("h1", "main", "article")), default=0)
+    for element in source.all("img"):
+        if element.start < first and (_is_logo(source, element, name) or _leads_home(source, files, element)):
+            yield element
 
 
 def header_logo(source: Source, files: Files, name: str) -> Used | None:
     """The logo in a page's header: of the pictures there one that says so, else the one that leads home."""
-    inside = [one for one in source.all("img") if _in_header(source, one)]
+    inside = [element for element in source.all("img") if _in_header(source, element)]
     found = next((one for one in inside if _is_logo(source, one, name)), None)
     if found is None:
         found = next((one for one in inside if any(up.tag == "a" for up in source.above(one.number))), None)
@@ -100,7 +100,7 @@ def icons_of(source: Source, files: Files) -> Iterator[tuple[str, Used]]:
     """The icons that a page names, with what each is for."""
     for element in source.all("link"):
         rels = element.get("rel").lower().split()
-        kind = next((one for one in _ICONS if one in rels), "")
+        kind = next((icon for icon in _ICONS if icon in rels), "")
         used = _used(source, files, element, "href") if kind else None
         if used:
             yield ("touch" if "apple" in kind else kind), used
@@ -130,7 +130,7 @@ def usual(pages: Sequence[Sequence[Used]], said: str, files: Files) -> House | N
     if said:
         path = said.lstrip("/").partition("?")[0]
         known = files.at(path) or next(
-            (one for one in files.paths if one.rpartition("/")[2] == path.rpartition("/")[2]), ""
+            (each_path for each_path in files.paths if each_path.rpartition("/")[2] == path.rpartition("/")[2]), ""
         )
         if known:
             return House(frozenset((files.content(known),)), frozenset((stem(known),)), known, True)

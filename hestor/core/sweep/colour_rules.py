@@ -79,9 +79,11 @@ class Sheet:
 
 def _declared(tokens: Any) -> dict[str, str]:
     found: dict[str, str] = {}
-    for one in tinycss2.parse_blocks_contents(tokens, skip_comments=True, skip_whitespace=True):
-        if one.type == "declaration" and (one.lower_name in _READ or one.name.startswith("--")):
-            found[one.name if one.name.startswith("--") else one.lower_name] = tinycss2.serialize(one.value).strip()
+    for content in tinycss2.parse_blocks_contents(tokens, skip_comments=True, skip_whitespace=True):
+        if content.type == "declaration" and (content.lower_name in _READ or content.name.startswith("--")):
+            found[content.name if content.name.startswith("--") else content.lower_name] = tinycss2.serialize(
+                content.value
+            ).strip()
     return found
 
 
@@ -95,14 +97,14 @@ def _selector(text: str) -> tuple[tuple[Compound, ...], tuple[str, ...]] | None:
                 return None
             joints[-1:] = [">"] if len(joints) == len(steps) else [*joints[-1:], ">"]
             continue
-        found = _COMPOUND.fullmatch(part)
-        if not found or not part:
+        match = _COMPOUND.fullmatch(part)
+        if not match or not part:
             return None
         if steps and len(joints) < len(steps):
             joints.append(" ")
-        names = regex.findall(r"([.#])([\w-]+)", found["rest"])
+        names = regex.findall(r"([.#])([\w-]+)", match["rest"])
         identity = next((name for mark, name in names if mark == "#"), "")
-        tag = (found["tag"] or "").lower().replace("*", "")
+        tag = (match["tag"] or "").lower().replace("*", "")
         steps.append(Compound(tag, identity, frozenset(name for mark, name in names if mark == ".")))
     return (tuple(steps), tuple(joints)) if steps else None
 
@@ -170,11 +172,11 @@ def resolved(value: str, custom: Mapping[str, str]) -> str:
 def colour_of(value: str) -> Colour | None:
     """A colour value in sRGB, 0 to 1, with its opacity; None where it is none that is known."""
     try:
-        found = Color(value.strip().lower()).convert("srgb").fit("srgb")
+        colour = Color(value.strip().lower()).convert("srgb").fit("srgb")
     except ValueError:
         return None
-    red, green, blue = found.coords(nans=False)
-    return float(red), float(green), float(blue), float(found.alpha(nans=False))
+    red, green, blue = colour.coords(nans=False)
+    return float(red), float(green), float(blue), float(colour.alpha(nans=False))
 
 
 def ground_of(declared: Declared, custom: Mapping[str, str]) -> Colour | str | None:
@@ -189,7 +191,7 @@ def ground_of(declared: Declared, custom: Mapping[str, str]) -> Colour | str | N
         return None
     if "url(" in whole or "gradient" in whole:
         return "unknown"
-    return next((found for word in _words(whole) if (found := colour_of(word))), None)
+    return next((colour for word in _words(whole) if (colour := colour_of(word))), None)
 
 
 def _words(value: str) -> Iterator[str]:

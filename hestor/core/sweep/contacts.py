@@ -103,10 +103,10 @@ def emails_on(source: Source) -> Iterator[Said]:
 def _written(flat: str) -> Iterator[tuple[int, int, str]]:
     """The addresses in a text with where they stand, looked for only around an at sign."""
     last = 0
-    for found in _AROUND_AT.finditer(flat):
-        begin, end = max(last, found.start() - _MOST_OF_ADDRESS), found.end()
+    for match in _AROUND_AT.finditer(flat):
+        begin, end = max(last, match.start() - _MOST_OF_ADDRESS), match.end()
         # An address has no space in it: nothing before the last one before it is part of it.
-        begin += max(0, *map(flat[begin : found.start()].rfind, _SPACES))
+        begin += max(0, *map(flat[begin : match.start()].rfind, _SPACES))
         if begin < end:
             yield from ((begin + start, begin + stop, said) for start, stop, said in _addresses_in(flat[begin:end]))
             last = end
@@ -115,11 +115,11 @@ def _written(flat: str) -> Iterator[tuple[int, int, str]]:
 @lru_cache(maxsize=4096)
 def _addresses_in(text: str) -> tuple[tuple[int, int, str], ...]:
     """The addresses in what stands between two spaces; most of them stand on every page."""
-    return tuple((*found.span(), found[0]) for found in EMAIL.finditer(text))
+    return tuple((*match.span(), match[0]) for match in EMAIL.finditer(text))
 
 
 def _link_around(source: Source, flat: int) -> Element | None:
-    return next((one for one in source.above(source.element_at(flat)) if one.tag == "a"), None)
+    return next((element for element in source.above(source.element_at(flat)) if element.tag == "a"), None)
 
 
 def _place_of(source: Source, element: Element) -> str:
@@ -261,10 +261,10 @@ def _parsed(typed: str, country: str = "") -> phonenumbers.PhoneNumber | None:
 @lru_cache(maxsize=4096)
 def number_of(typed: str, country: str) -> str:
     """A number in E.164, empty where it is none."""
-    found = _parsed(typed, country)
-    if found is None or not phonenumbers.is_possible_number(found):
+    number = _parsed(typed, country)
+    if number is None or not phonenumbers.is_possible_number(number):
         return ""
-    return str(phonenumbers.format_number(found, phonenumbers.PhoneNumberFormat.E164))
+    return str(phonenumbers.format_number(number, phonenumbers.PhoneNumberFormat.E164))
 
 
 _DIGITS = re.compile(r"(?<![^\W_])\d(?:[\s().\-–‐‑/]{0,3}\d){5,14}(?![^\W_])")
@@ -307,9 +307,9 @@ def _numbers_on(source: Source, country: str) -> Iterator[tuple[int, int, str]]:
 
 @lru_cache(maxsize=4096)
 def _numbers_in(text: str, country: str) -> tuple[tuple[int, int, str], ...]:
-    found = PhoneNumberMatcher(text, country or None, leniency=phonenumbers.Leniency.POSSIBLE)
+    matcher = PhoneNumberMatcher(text, country or None, leniency=phonenumbers.Leniency.POSSIBLE)
     form = phonenumbers.PhoneNumberFormat.E164
-    told = ((one.start, one.end, str(phonenumbers.format_number(one.number, form))) for one in found)
+    told = ((one.start, one.end, str(phonenumbers.format_number(one.number, form))) for one in matcher)
     return tuple(one for one in told if len(one[2]) >= _SHORTEST)
 
 

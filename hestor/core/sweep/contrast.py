@@ -92,13 +92,13 @@ class Looks:
 
     def _declared(self, source: Source, element: Element) -> tuple[Declared, Declared]:
         own = inline(element)
-        found = dict(hinted(element))
+        declareds = dict(hinted(element))
         fitting = [rule for rule in self._likely(element) if rule.fits(source, element)]
         for rule in sorted(fitting, key=lambda one: one.weight):
             if "background" in rule.declared:
-                found.pop("background-color", None)
-            found.update(rule.declared)
-        return found, own
+                declareds.pop("background-color", None)
+            declareds.update(rule.declared)
+        return declareds, own
 
     def _says(self, element: Element) -> bool:
         """Whether anything may be said of an element's colours or size, by itself or by a rule."""
@@ -148,17 +148,17 @@ class Looks:
 
 
 def _size(value: str, above: float, default: float | None) -> float:
-    found = regex.fullmatch(r"([\d.]+)(px|pt|em|rem|%)", value.strip())
-    if not found:
+    match = regex.fullmatch(r"([\d.]+)(px|pt|em|rem|%)", value.strip())
+    if not match:
         return default or above
-    number = float(found[1])
-    return number * {"px": 1, "pt": 4 / 3, "em": above, "rem": 16, "%": above / 100}[found[2]]
+    number = float(match[1])
+    return number * {"px": 1, "pt": 4 / 3, "em": above, "rem": 16, "%": above / 100}[match[2]]
 
 
 def _opacity(value: str) -> float:
     """How much is seen of an element (CSS Color 4, 3.2); what isn't seen at all something else brings to light."""
-    found = regex.fullmatch(r"(\d++(?:\.\d++)?+|\.\d++)(%?)", value.strip())
-    part = float(found[1]) / (100 if found[2] else 1) if found else 1.0
+    match = regex.fullmatch(r"(\d++(?:\.\d++)?+|\.\d++)(%?)", value.strip())
+    part = float(match[1]) / (100 if match[2] else 1) if match else 1.0
     return part if 0 < part < 1 else 1.0
 
 
@@ -225,9 +225,13 @@ _FOR_EARS = frozenset(("sr-only", "visually-hidden", "unseen", "hidden"))
 
 def _is_out_of_sight(source: Source, element: Element) -> bool:
     """Whether nobody is to see it, or it can't be used at the moment (WCAG 2.2, 1.4.3, incidental)."""
-    for one in source.above(element.number):
-        if one.get("aria-hidden") == "true" or "disabled" in one.attributes or _UNSEEN.search(one.get("style")):
+    for each_element in source.above(element.number):
+        if (
+            each_element.get("aria-hidden") == "true"
+            or "disabled" in each_element.attributes
+            or _UNSEEN.search(each_element.get("style"))
+        ):
             return True
-        if set(one.get("class").split()) & _FOR_EARS:
+        if set(each_element.get("class").split()) & _FOR_EARS:
             return True
     return False

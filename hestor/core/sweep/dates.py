@@ -31,8 +31,8 @@ def tags_of(source: Source, style: Style) -> tuple[str, ...]:
 
 @lru_cache(maxsize=256)
 def _tags(house: str, declared: str) -> tuple[str, ...]:
-    found = (house, declared if is_tag(declared) else house, "en-GB")
-    return tuple({primary_of(tag): tag for tag in reversed(found)}.values())[::-1]
+    tags = (house, declared if is_tag(declared) else house, "en-GB")
+    return tuple({primary_of(tag): tag for tag in reversed(tags)}.values())[::-1]
 
 
 def written_on(source: Source, style: Style) -> tuple[Written, ...]:
@@ -114,7 +114,7 @@ def of_page(source: Source, style: Style, allowed: Sequence[str]) -> Iterator[St
 def _is_of_passage(source: Source, written: Written, said: str, house: str) -> bool:
     """Whether a date stands in a passage of another language, in one of that language's own forms."""
     number = source.element_at(written.start)
-    declared = next((one.get("lang") for one in source.above(number) if one.get("lang")), "")
+    declared = next((element.get("lang") for element in source.above(number) if element.get("lang")), "")
     if not is_tag(declared) or primary_of(declared) == primary_of(house):
         return False
     own = (forms.own_long(declared), forms.own_short(declared))

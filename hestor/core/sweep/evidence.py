@@ -63,8 +63,8 @@ def _names_on(page: PageReading, source: Source) -> Iterator[tuple[str, str]]:
     for said in dict.fromkeys((page.site_name, described)):
         if len(said) > 1:
             yield "header", said
-    for found in _OWNER.finditer(_footer(source)):
-        yield "footer", folded(found["who"])
+    for match in _OWNER.finditer(_footer(source)):
+        yield "footer", folded(match["who"])
 
 
 _LOGO = regex.compile(r"\s*\blogo\b\s*", regex.IGNORECASE)
@@ -82,9 +82,9 @@ def evidence(source: Source, tag: str, country: str) -> Evidence:
     """All of it; ``tag`` and ``country`` are how dates, hours and numbers are read."""
     page = PageReading(source.text.encode(errors="replace"))
     found_dates = tuple(
-        (source.flat[one.start : one.end], one, _is_marked(source, one))
-        for one in dates_in(source, (tag,))
-        if source.block_at(one.start).place in ("text", "footer", "header")
+        (source.flat[date.start : date.end], date, _is_marked(source, date))
+        for date in dates_in(source, (tag,))
+        if source.block_at(date.start).place in ("text", "footer", "header")
     )
     emails = list(contacts.emails_on(source))
     numbers = list(contacts.phones_on(source, country))

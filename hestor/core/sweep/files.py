@@ -29,13 +29,13 @@ class Files:
 
     @cached_property
     def _folders(self) -> frozenset[str]:
-        found = set()
+        folders = set()
         for path in self.paths:
             folder = urls.folder_of(path)
-            while folder and folder not in found:
-                found.add(folder)
+            while folder and folder not in folders:
+                folders.add(folder)
                 folder = urls.folder_of(folder)
-        return frozenset(found)
+        return frozenset(folders)
 
     @cached_property
     def _hashes(self) -> dict[str, bytes]:
@@ -101,12 +101,12 @@ class Files:
             # Beyond the top there is only the top (RFC 3986, 5.2.4), if the folder is the whole site.
             inside = self.at(path.rpartition("../")[2])
             return ("found", inside, address.fragment) if inside else ("out", "", "")
-        found = self.at(whole)
-        return ("found", found, address.fragment) if found else ("broken", whole, "")
+        leadses = self.at(whole)
+        return ("found", leadses, address.fragment) if leadses else ("broken", whole, "")
 
     def _base(self, source: Source) -> str | None:
         """The folder that a page's addresses are seen from; None where the page says one elsewhere."""
-        element = next((one for one in source.all("base") if one.get("href")), None)
+        element = next((each_element for each_element in source.all("base") if each_element.get("href")), None)
         if element is None:
             return urls.folder_of(source.path)
         address = urls.read(element.get("href"))

@@ -49,7 +49,14 @@ def own_hosts(sources: Sequence[Source]) -> frozenset[str]:
     """The hosts that pages name as their own: that of the canonical address on most of them, with and without www."""
     counted: dict[str, int] = {}
     for source in sources:
-        element = next((one for one in source.all("link") if "canonical" in one.get("rel").lower().split()), None)
+        element = next(
+            (
+                each_element
+                for each_element in source.all("link")
+                if "canonical" in each_element.get("rel").lower().split()
+            ),
+            None,
+        )
         address = urls.read(element.get("href")) if element else None
         if address and address.host:
             counted[address.host] = counted.get(address.host, 0) + 1
@@ -106,17 +113,17 @@ class Sweeper:
         return self._looks[key]
 
     def _sheets_of(self, source: Source) -> list[colour_rules.Sheet]:
-        found = []
+        sheets = []
         for element in sorted(source.all("style", "link"), key=lambda one: one.number):
             if element.tag == "style":
-                found.append(colour_rules.sheet_of(source.text[element.end : element.closes]))
+                sheets.append(colour_rules.sheet_of(source.text[element.end : element.closes]))
             elif "stylesheet" in element.get("rel").lower().split():
                 if element.get("media").lower() not in ("", "all", "screen"):
                     continue
                 leads, path, _ = self.files.led_to(source, element.get("href"))
                 if leads == "found":
-                    found.append(self._sheet(path))
-        return found
+                    sheets.append(self._sheet(path))
+        return sheets
 
     def _sheet(self, path: str) -> colour_rules.Sheet:
         if path not in self._sheets:
@@ -129,7 +136,10 @@ class Sweeper:
 
 def canonical_of(source: Source, files: Files) -> str:
     """The file that a page names as the one it is a copy of; itself, where it names none of the folder."""
-    element = next((one for one in source.all("link") if "canonical" in one.get("rel").lower().split()), None)
+    element = next(
+        (each_element for each_element in source.all("link") if "canonical" in each_element.get("rel").lower().split()),
+        None,
+    )
     if element is None:
         return source.path
     leads, path, _ = files.led_to(source, element.get("href"))
@@ -193,19 +203,19 @@ def sweep(
     across, count = _Across(sweeper.files), 0
     strays: list[Stray] = []
     unread: list[Unread] = []
-    for one in pages.in_turn():
-        if not isinstance(one, Unread) and enough():
-            unread.append(Unread(path_of(one), "not_reached"))
-        elif isinstance(one, Page):
-            strays.extend(sweeper.page(one))
-            across.add(one.source)
+    for page in pages.in_turn():
+        if not isinstance(page, Unread) and enough():
+            unread.append(Unread(path_of(page), "not_reached"))
+        elif isinstance(page, Page):
+            strays.extend(sweeper.page(page))
+            across.add(page.source)
             count += 1
             if progress:
                 progress(count, pages.count)
-        elif isinstance(one, OtherText):
-            strays.extend(of_text(one, agreed.style))
+        elif isinstance(page, OtherText):
+            strays.extend(of_text(page, agreed.style))
         else:
-            unread.append(one)
+            unread.append(page)
     strays.extend(across.strays())
     if pages.home:
         strays.extend(unset.unset(pages.home.source, agreed.says))

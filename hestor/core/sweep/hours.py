@@ -62,14 +62,14 @@ def _clock(minutes: int) -> str:
 
 def said_on(source: Source, tag: str, own: frozenset[str] = frozenset()) -> tuple[WrittenHours, ...]:
     """What a page says of when the site is open; ``own`` are the words of its name, in small letters."""
-    found: dict[int, tuple[WrittenHours, ...]] = {}
+    hourses: dict[int, tuple[WrittenHours, ...]] = {}
     for at in may_say_hours(source):
         block = source.block_at(at)
-        if block.start not in found and block.place not in _NOT_READ:
+        if block.start not in hourses and block.place not in _NOT_READ:
             begin = _begin(source, block)
             text = source.flat[begin : min(block.end, begin + _LONGEST_BLOCK)].replace(BETWEEN, " ")
-            found[block.start] = tuple(one.moved(begin) for one in hours_in(text, tag))
-    return tuple(one for said in found.values() for one in said if _is_opening(source, one, own))
+            hourses[block.start] = tuple(hour.moved(begin) for hour in hours_in(text, tag))
+    return tuple(one for said in hourses.values() for one in said if _is_opening(source, one, own))
 
 
 def _begin(source: Source, block: Block) -> int:
@@ -108,12 +108,12 @@ def _before(source: Source, at: int) -> str:
 
 def _last_said(near: str, own: frozenset[str]) -> bool:
     """Whether the last that was said of times is that they are those of being open."""
-    opening = max((found.start() for found in phrases.OPENING.finditer(near)), default=-1)
+    opening = max((match.start() for match in phrases.OPENING.finditer(near)), default=-1)
     return opening >= 0 and not any(found.start() > opening for found in _of_others(near, own))
 
 
 def _of_others(said: str, own: frozenset[str]) -> Iterator[regex.Match[str]]:
-    return (found for found in phrases.OTHERS.finditer(said) if found[0].casefold() not in own)
+    return (match for match in phrases.OTHERS.finditer(said) if match[0].casefold() not in own)
 
 
 @lru_cache(maxsize=1024)
@@ -129,10 +129,10 @@ def _judged(lines: str, start: int, end: int, own: frozenset[str]) -> tuple[bool
 
 def _is_somebody_else(sentence: str, own: frozenset[str]) -> bool:
     """Whether it is somebody else who a sentence says is open."""
-    found = _SUBJECT.search(sentence)
-    if found is None:
+    match = _SUBJECT.search(sentence)
+    if match is None:
         return False
-    who = {word.casefold() for word in _WORD.findall(found["who"])}
+    who = {word.casefold() for word in _WORD.findall(match["who"])}
     return bool(who) and not who & own and not who & phrases.HOUSES
 
 
@@ -173,10 +173,10 @@ def _should_say(source: Source, said: WrittenHours, house: Week) -> str:
     times = source.flat[said.times : said.end]
     if len(spans) != 1 or not (right := spans.pop()) or not said.spans:
         return ""
-    found = regex.match(r"(\p{Nd}{1,2})([:.h]?)(\p{Nd}{0,2})(\D*?)(?=\p{Nd}|$)", times)
+    match = regex.match(r"(\p{Nd}{1,2})([:.h]?)(\p{Nd}{0,2})(\D*?)(?=\p{Nd}|$)", times)
     joint = regex.search(r"(?<!\s)\s*+(?:–|—|-|to|bis|a|à|until|hasta|إلى|الى)\s*+(?:las\s++)?+", times)
     is_half = bool(regex.search(r"[ap]\.?m", times, regex.IGNORECASE))
-    mark = found[2] if found and found[2] else ":"
+    mark = match[2] if match and match[2] else ":"
     between = joint[0] if joint else "–"
     lead = source.flat[said.start : said.times]
     whole = " ".join(

@@ -108,7 +108,7 @@ def _own_language(source: Source, number: int) -> str:
 def passages_of(source: Source, style: Style) -> Iterator[Stray]:
     """Passages whose words are in another language than is declared for them."""
     page = _page_language(source, style)
-    is_marked = len([True for one in source.elements if "lang" in one.attributes]) > 1
+    is_marked = len([True for element in source.elements if "lang" in element.attributes]) > 1
     small = passages.small_words(page) if not is_marked else frozenset()
     lowered = source.lowered if small else ""
     for block in source.blocks:
@@ -147,7 +147,7 @@ def _passage(source: Source, block: Block, declared: str, is_marked: bool) -> It
 
 def _without_marked(source: Source, block: Block) -> str:
     """A block's words but for those that say their own language inside of it."""
-    if not any("lang" in one.attributes for one in source.elements[block.element + 1 :][:40]):
+    if not any("lang" in element.attributes for element in source.elements[block.element + 1 :][:40]):
         return source.words_of(block)
     kept, at = [], block.start
     while at < block.end:
@@ -159,4 +159,4 @@ def _without_marked(source: Source, block: Block) -> str:
 
 
 def _marked_below(source: Source, number: int, block: int) -> bool:
-    return any("lang" in one.attributes for one in source.above(number) if one.number > block)
+    return any("lang" in element.attributes for element in source.above(number) if element.number > block)

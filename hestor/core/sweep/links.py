@@ -46,7 +46,7 @@ def _named_on(source: Source) -> Iterator[_Named]:
             if not address or address.startswith("#!") or _is_template(address):
                 continue
             if attribute == "srcset":
-                yield from ((element, attribute, one) for one in _CANDIDATE.findall(address))
+                yield from ((element, attribute, word) for word in _CANDIDATE.findall(address))
                 continue
             if tag == "link" and not _NO_FILE.isdisjoint(element.get("rel").lower().split()):
                 continue
@@ -91,4 +91,6 @@ def is_there(ids: frozenset[str] | None, fragment: str) -> bool:
 
 def _other_case(files: Files, path: str) -> str:
     """The file of that name in other letters: most servers tell capitals from small ones."""
-    return next((one for one in files.paths if one.casefold() == path.casefold() and one != path), "")
+    return next(
+        (each_path for each_path in files.paths if each_path.casefold() == path.casefold() and each_path != path), ""
+    )

@@ -46,4 +46,4 @@ def edited(text: str, edits: Iterable[Edit]) -> str:
 
 def mended(source: Source, strays: Iterable[Stray], is_markup: bool = True) -> str:
     """A file with those strays mended that can be; nothing else is altered."""
-    return edited(source.text, (edit for one in strays for edit in edits_of(one, source.text, is_markup)))
+    return edited(source.text, (edit for stray in strays for edit in edits_of(stray, source.text, is_markup)))

@@ -29,11 +29,11 @@ class Mended:
 def _page(sweeper: Sweeper, page: Page) -> Mended | None:
     count, now = 0, page
     for _ in range(_TURNS):
-        found = [one for one in sweeper.page(now) if one.mend]
-        text = mended(now.source, found)
+        found_page = [one for one in sweeper.page(now) if one.mend]
+        text = mended(now.source, found_page)
         if text == now.source.text:
             break
-        count += len(found)
+        count += len(found_page)
         again = read_one(page.source.path, page.decoded.bytes_of(text))
         if not isinstance(again, Page):
             break
@@ -43,19 +43,27 @@ def _page(sweeper: Sweeper, page: Page) -> Mended | None:
     return Mended(page.source.path, page.decoded.bytes_of(now.source.text), count)
 
 
-def _other(one: OtherText, style: Style) -> Mended | None:
-    found: Sequence[Stray] = [stray for stray in of_text(one, style) if stray.mend]
-    text = mended(Source.of_words(one.path, one.decoded.text, one.place), found, is_markup=one.place == "feed")
-    return Mended(one.path, one.decoded.bytes_of(text), len(found)) if text != one.decoded.text else None
+def _other(each_text: OtherText, style: Style) -> Mended | None:
+    strays: Sequence[Stray] = [stray for stray in of_text(each_text, style) if stray.mend]
+    text = mended(
+        Source.of_words(each_text.path, each_text.decoded.text, each_text.place),
+        strays,
+        is_markup=each_text.place == "feed",
+    )
+    return (
+        Mended(each_text.path, each_text.decoded.bytes_of(text), len(strays))
+        if text != each_text.decoded.text
+        else None
+    )
 
 
 def mend_all(files: Files, given: Style | None, today: date) -> Iterator[Mended]:
     """The files of a folder that a mend changes; all others stay byte for byte as they are."""
     pages = Pages(files)
     sweeper = sweeper_of(pages, files, given, today)
-    for one in pages.in_turn():
-        made = _page(sweeper, one) if isinstance(one, Page) else None
-        if isinstance(one, OtherText):
-            made = _other(one, sweeper.agreed.style)
+    for page in pages.in_turn():
+        made = _page(sweeper, page) if isinstance(page, Page) else None
+        if isinstance(page, OtherText):
+            made = _other(page, sweeper.agreed.style)
         if made:
             yield made

@@ -41,17 +41,21 @@ def _pattern(name: str) -> str:
 @lru_cache(maxsize=256)
 def without_article(name: str) -> str:
     """A name less the article that it begins with, if two words are left of it; otherwise as it is."""
-    found = _ARTICLE.match(name)
-    rest = name[found.end() :] if found else name
+    match = _ARTICLE.match(name)
+    rest = name[match.end() :] if match else name
     return rest if len(rest.split()) > 1 else name
 
 
 @lru_cache(maxsize=64)
 def _known(names: tuple[str, ...]) -> regex.Pattern[str] | None:
-    found = [form for one in names if one.strip() for form in (one, without_article(one))]
-    if not found:
+    found_names = [form for name in names if name.strip() for form in (name, without_article(name))]
+    if not found_names:
         return None
-    either = "|".join(sorted({form for one in found for form in (_pattern(one), _pattern(one.upper()))}, key=len)[::-1])
+    either = "|".join(
+        sorted(
+            {form for each_name in found_names for form in (_pattern(each_name), _pattern(each_name.upper()))}, key=len
+        )[::-1]
+    )
     return regex.compile(rf"{_NO_WORD_BEFORE}[وبفكل]?(?P<name>{either})(?:(?=[’']s|e?s\b)|{_NO_WORD_AFTER})")
 
 
@@ -131,7 +135,7 @@ def is_quoted(source: Source, flat: int) -> bool:
 
 
 def _spans(pattern: regex.Pattern[str] | None, text: str) -> list[tuple[int, int]]:
-    return [found.span("name") for found in pattern.finditer(text)] if pattern else []
+    return [match.span("name") for match in pattern.finditer(text)] if pattern else []
 
 
 def _overlaps(span: tuple[int, int], others: Sequence[tuple[int, int]]) -> bool:
@@ -147,9 +151,9 @@ def former_names(source: Source, style: Style, year: int = phrases.ANY_YEAR) -> 
     former = style.before("name")
     if not any(_may_stand(one, source.lowered) for one in former):
         return
-    found = _spans(_known(former), source.flat)
-    present = _spans(_known((name,)) if name else None, source.flat) if found else []
-    for start, end in found:
+    spans = _spans(_known(former), source.flat)
+    present = _spans(_known((name,)) if name else None, source.flat) if spans else []
+    for start, end in spans:
         block = source.block_at(start)
         # A short name of before is told as one.
         if block.place == "short_name" or _overlaps((start, end), present) or is_quoted(source, start):
@@ -201,7 +205,7 @@ def _any_of(words: frozenset[str]) -> regex.Pattern[str]:
 
 def _around(flat: str, hints: frozenset[str], room: int) -> Iterator[tuple[int, int]]:
     """The stretches of a text in which a slip may be, none of which begins or ends within a word."""
-    for begin, end in windows((found.start() for found in _any_of(hints).finditer(flat)), room, room, len(flat)):
+    for begin, end in windows((match.start() for match in _any_of(hints).finditer(flat)), room, room, len(flat)):
         start, stop = begin, end
         while start > 0 and _WORD.match(flat, start - 1):
             start -= 1
@@ -211,8 +215,8 @@ def _around(flat: str, hints: frozenset[str], room: int) -> Iterator[tuple[int, 
 
 
 def _slips(source: Source, style: Style, names: _Names, begin: int, end: int) -> Iterator[Stray]:
-    found = _WORD.finditer(source.flat, begin, end)
-    words = [(word.start(), word.end(), _plain_word(word[0])) for word in found]
+    strays = _WORD.finditer(source.flat, begin, end)
+    words = [(word.start(), word.end(), _plain_word(word[0])) for word in strays]
     suspects = [at for at, (_, _, word) in enumerate(words) if names.near(word)]
     former = _spans(_known(style.before("name")), source.flat) if suspects else []
     yield from _run_together(source, style, names, words)

@@ -113,11 +113,11 @@ def of_page(html: str, page: OwnPage, house: OwnHouse) -> Iterator[OwnStray]:
     # A text's first words are its page's description, too: a spot is one stray wherever it is shown.
     for stray in sorted(_text_strays(source, house), key=lambda one: one.place != "text"):
         asks = person.is_for_a_person(stray)
-        found = dataclasses.replace(_traced(stray, source, page), asks=asks)
-        spot = (found.kind, found.field, found.start)
-        if not found.field or spot not in told:
+        strays = dataclasses.replace(_traced(stray, source, page), asks=asks)
+        spot = (strays.kind, strays.field, strays.start)
+        if not strays.field or spot not in told:
             told.add(spot)
-            yield found
+            yield strays
 
 
 def _text_strays(source: Source, house: OwnHouse) -> Iterator[Stray]:
@@ -143,9 +143,9 @@ def of_facts(facts: Mapping[str, str], language: str, house: OwnHouse) -> Iterat
         escaped = plain.replace("&", "&amp;").replace("<", "&lt;")
         source = positions.read("/", f'<html lang="{language}"><body><p>{escaped}</p></body></html>')
         for stray in _text_strays(source, house):
-            found = _in_text(stray, source, text)
-            if found is not None:
-                yield _made(stray, 0, "/", key, text, found, key)
+            strays = _in_text(stray, source, text)
+            if strays is not None:
+                yield _made(stray, 0, "/", key, text, strays, key)
 
 
 def past_years(footer: str, year: int) -> Iterator[OwnStray]:
@@ -170,7 +170,7 @@ def in_lines(words: str) -> regex.Pattern[str]:
 
 
 def _occurrences(words: str, text: str) -> list[tuple[int, int]]:
-    return [found.span() for found in in_lines(words).finditer(text)] if words.strip() else []
+    return [match.span() for match in in_lines(words).finditer(text)] if words.strip() else []
 
 
 def _nth(stray: Stray, source: Source) -> int:
@@ -290,9 +290,9 @@ def _is_in_link(text: str, spot: tuple[int, int]) -> bool:
 def grouped(strays: Sequence[OwnStray]) -> tuple[OwnStray, ...]:
     """Strays each with a key of its own: those that say the same in the same field are counted."""
     seen: dict[str, int] = {}
-    found = []
+    found_strays = []
     for stray in strays:
         number = seen[stray.key] = seen.get(stray.key, -1) + 1
         key = f"{stray.key}-{number}" if number else stray.key
-        found.append(stray if not number else dataclasses.replace(stray, key=key))
-    return tuple(found)
+        found_strays.append(stray if not number else dataclasses.replace(stray, key=key))
+    return tuple(found_strays)

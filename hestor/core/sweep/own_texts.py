@@ -49,21 +49,23 @@ def _made(text: OwnText, kind: Kind, place: str, start: int, end: int, should: s
 
 def _inner(address: str, site: Elsewhere) -> tuple[str, str] | None:
     """How an address of the site itself begins, and the path that follows; None for one that leads elsewhere."""
-    base = next((one for one in site.bases if address == one or address.startswith(f"{one}/")), "")
+    base = next(
+        (each_base for each_base in site.bases if address == each_base or address.startswith(f"{each_base}/")), ""
+    )
     path = address[len(base) :] or "/"
     return (base, path) if path.startswith("/") and not path.startswith("//") else None
 
 
 def broken_links(text: OwnText, site: Elsewhere) -> Iterator[OwnStray]:
     """Links within the site that lead to nothing, each with the page that was likely meant."""
-    for found in _ADDRESS.finditer(text.body):
-        inner = _inner(found["address"], site)
+    for match in _ADDRESS.finditer(text.body):
+        inner = _inner(match["address"], site)
         read = urls.read(inner[1]) if inner else None
         if inner is None or read is None or site.answers(read.path):
             continue
         wanted = read.path if read.path.endswith("/") else f"{read.path}/"
         close = get_close_matches(wanted, site.paths, 1, _LIKE)
-        start, end = found.span("address")
+        start, end = match.span("address")
         should = inner[0] + close[0] if close else ""
         yield _made(text, "link_broken", "link", start, end, should, _SURE)
 

@@ -61,7 +61,9 @@ def _spot(source: Source) -> tuple[int, int]:
         lead = len(raw) - len(raw.lstrip())
         spot = source.spot(block.start + lead, block.start + lead + max(1, len(raw.strip())))
         return spot.start, spot.end
-    element = next((one for one in source.all("title") if _is_of_head(source, one.number)), None)
+    element = next(
+        (each_element for each_element in source.all("title") if _is_of_head(source, each_element.number)), None
+    )
     if element is not None:
         return element.end, element.closes
     head = next(source.all("head"), None) or source.root

@@ -34,7 +34,7 @@ def usual(pages: Sequence[frozenset[str]]) -> frozenset[str]:
     """The parts that nearly all pages have."""
     if len(pages) < _FEWEST_PAGES:
         return frozenset()
-    return frozenset(part for part in PARTS if sum(part in one for one in pages) >= _MOST * len(pages))
+    return frozenset(part for part in PARTS if sum(part in page for page in pages) >= _MOST * len(pages))
 
 
 def left_out(source: Source, has: frozenset[str], wanted: frozenset[str]) -> Iterator[Stray]:

@@ -89,9 +89,9 @@ HOUSES = frozenset(
 
 def _any_of(listed: str, behind: str = "") -> regex.Pattern[str]:
     # A bar within brackets belongs to its phrase.
-    found = (one.strip() for line in listed.splitlines() for one in regex.findall(r"(?:[^|(]++|\([^()]*+\))++", line))
+    found = (word.strip() for line in listed.splitlines() for word in regex.findall(r"(?:[^|(]++|\([^()]*+\))++", line))
     phrases = sorted({one for one in found if one}, key=len)
-    joined = "|".join(one.replace(" ", r"\s+") for one in reversed(phrases))
+    joined = "|".join(phrase.replace(" ", r"\s+") for phrase in reversed(phrases))
     return regex.compile(rf"(?<![\p{{L}}\p{{M}}])(?:{joined}){behind}", regex.IGNORECASE)
 
 
@@ -116,7 +116,7 @@ def is_history(sentence: str, before: str, year: int = ANY_YEAR) -> bool:
     """Whether a sentence tells how something was called before a year; ``before`` is what it says up to the name."""
     if FORMERLY.search(sentence) or _SPOKEN_OF.search(before):
         return True
-    return any(int(found["year"]) < year for found in _OF_A_YEAR.finditer(sentence))
+    return any(int(match["year"]) < year for match in _OF_A_YEAR.finditer(sentence))
 
 
 GONE = _any_of(_GONE)
@@ -156,12 +156,12 @@ def sentence_before(text: str, at: int, most: int = 200) -> str:
     """What a sentence says before a position, up to ``most`` characters of it."""
     begin = max(0, at - most)
     # What follows tells, too, whether a full stop ends a sentence.
-    ends = [found.end() for found in _SENTENCE_END.finditer(text[begin : at + 4]) if found.end() <= at - begin]
+    ends = [match.end() for match in _SENTENCE_END.finditer(text[begin : at + 4]) if match.end() <= at - begin]
     return text[begin + ends[-1] : at] if ends else text[begin:at]
 
 
 def sentence_around(text: str, start: int, end: int, most: int = 200) -> str:
     """The sentence that a stretch of text stands in, up to ``most`` characters on both sides."""
-    found = _SENTENCE_END.search(text, end, end + most)
-    stop = found.start() if found else min(len(text), end + most)
+    match = _SENTENCE_END.search(text, end, end + most)
+    stop = match.start() if match else min(len(text), end + most)
     return sentence_before(text, start, most) + text[start:stop]

@@ -42,7 +42,11 @@ def undescribed(source: Source) -> Iterator[Stray]:
 
 
 def _is_named(source: Source, element: Element) -> bool:
-    inside = (one for one in source.all("title", "desc", "text") if element.start < one.start < element.closes)
+    inside = (
+        each_element
+        for each_element in source.all("title", "desc", "text")
+        if element.start < each_element.start < element.closes
+    )
     return any(element.get(name) for name in _NAMED_BY) or any(True for _ in inside)
 
 
@@ -53,15 +57,25 @@ def _stray(source: Source, element: Element, says: str, sure: float) -> Stray:
 def _is_hidden(source: Source, element: Element) -> bool:
     if element.get("role") in ("presentation", "none"):
         return True
-    return any(one.get("aria-hidden") == "true" or "hidden" in one.attributes for one in source.above(element.number))
+    return any(
+        each_element.get("aria-hidden") == "true" or "hidden" in each_element.attributes
+        for each_element in source.above(element.number)
+    )
 
 
 def _is_whole_link(source: Source, element: Element) -> bool:
     """Whether a picture is all that a link says."""
-    link = next((one for one in source.above(element.number) if one.tag == "a" and "href" in one.attributes), None)
+    link = next(
+        (
+            each_element
+            for each_element in source.above(element.number)
+            if each_element.tag == "a" and "href" in each_element.attributes
+        ),
+        None,
+    )
     if link is None or any(link.get(name) for name in _NAMED_BY):
         return False
-    inside = [one for one in source.all("img") if link.start < one.start < link.closes]
+    inside = [each_element for each_element in source.all("img") if link.start < each_element.start < link.closes]
     if any(one.get("alt") for one in inside):
         return False
     return not regex.search(r"[\p{L}\p{N}]", regex.sub(r"<[^>]*+(?:>|\Z)", "", source.text[link.end : link.closes]))

@@ -36,27 +36,29 @@ class Usual:
     says: frozenset[str] = frozenset()
 
 
-def _name(found: Sequence[Evidence]) -> str:
+def _name(evidences: Sequence[Evidence]) -> str:
     scores: dict[str, float] = defaultdict(float)
     pages: Counter[str] = Counter()
     written: dict[str, Counter[str]] = defaultdict(Counter)
-    for one in found:
-        for where, said in set(one.names):
+    for each_evidence in evidences:
+        for where, said in set(each_evidence.names):
             key = said.casefold()
             scores[key] += _WEIGHTS[where]
             written[key][said] += 1
-        pages.update({said.casefold() for _, said in one.names})
-    likely = [key for key in scores if pages[key] >= max(1, _SHARE * len(found)) and len(key) > 1]
+        pages.update({said.casefold() for _, said in each_evidence.names})
+    likely = [key for key in scores if pages[key] >= max(1, _SHARE * len(evidences)) and len(key) > 1]
     if not likely:
         return ""
-    best = _whole(max(likely, key=lambda key: (scores[key], len(key))), likely, found)
+    best = _whole(max(likely, key=lambda key: (scores[key], len(key))), likely, evidences)
     return written[best].most_common(1)[0][0]
 
 
-def _whole(best: str, likely: Sequence[str], found: Sequence[Evidence]) -> str:
+def _whole(best: str, likely: Sequence[str], evidences: Sequence[Evidence]) -> str:
     """The name that one is only the short form of: where an application is named, pages often say the short one."""
     pages = Counter(
-        key for one in found for key in {said.casefold() for where, said in one.names if where != _APPLICATION}
+        key
+        for each_evidence in evidences
+        for key in {said.casefold() for where, said in each_evidence.names if where != _APPLICATION}
     )
     longer = [key for key in likely if pages[key] > pages[best] and f" {best} " in f" {key} "]
     return max(longer, key=lambda key: (pages[key], len(key)), default=best)
@@ -68,8 +70,12 @@ def _most(said: Iterable[str], least: int = 1) -> str:
     return best[0][0] if best and best[0][1] >= least else ""
 
 
-def _language(found: Sequence[Evidence]) -> str:
-    tags = [one.language.replace("_", "-") for one in found if is_tag(one.language.replace("_", "-"))]
+def _language(evidences: Sequence[Evidence]) -> str:
+    tags = [
+        each_evidence.language.replace("_", "-")
+        for each_evidence in evidences
+        if is_tag(each_evidence.language.replace("_", "-"))
+    ]
     return _most(tags)
 
 
@@ -118,22 +124,24 @@ def _tags(sources: Iterable[Source]) -> Iterable[str]:
             yield declared
 
 
-def _facts(pages: Sequence[Page], found: Sequence[Evidence], tag: str) -> dict[str, Any]:
-    name = _name(found)
+def _facts(pages: Sequence[Page], evidences: Sequence[Evidence], tag: str) -> dict[str, Any]:
+    name = _name(evidences)
     facts: dict[str, Any] = {
         "name": name,
-        "short_name": _short(found, name),
+        "short_name": _short(evidences, name),
         "tagline": _tagline(pages, name),
-        "language": _language(found),
-        "contact_email": contacts.by_most([one.emails for one in found if one.emails]),
-        "phone": contacts.by_most([one.phones for one in found if one.phones]),
-        "brand_colour": _colour(_most((one.theme_colour for one in found), 2)),
+        "language": _language(evidences),
+        "contact_email": contacts.by_most(
+            [each_evidence.emails for each_evidence in evidences if each_evidence.emails]
+        ),
+        "phone": contacts.by_most([each_evidence.phones for each_evidence in evidences if each_evidence.phones]),
+        "brand_colour": _colour(_most((each_evidence.theme_colour for each_evidence in evidences), 2)),
     }
     return {key: said for key, said in facts.items() if said}
 
 
-def _short(found: Sequence[Evidence], name: str) -> str:
-    short = _most((one.short_name for one in found), 2)
+def _short(evidences: Sequence[Evidence], name: str) -> str:
+    short = _most((each_evidence.short_name for each_evidence in evidences), 2)
     return short if short != name else ""
 
 
@@ -150,7 +158,7 @@ def _with_brand(
     week: hours.Week,
     pages: Sequence[Page],
     files: Files,
-    found: Sequence[Evidence],
+    evidences: Sequence[Evidence],
     given: Style | None,
 ) -> Usual:
     name = style.text("name")
@@ -174,19 +182,28 @@ def _with_brand(
     if "icon" in icons and "icon" not in facts:
         facts["icon"] = icons["icon"].example
     whole = Style(facts, style.former)
-    return Usual(whole, forms, week, logo, icons, _parts(pages), _says(whole, pages, found, files))
+    return Usual(whole, forms, week, logo, icons, _parts(pages), _says(whole, pages, evidences, files))
 
 
 def _parts(pages: Sequence[Page]) -> frozenset[str]:
     return parts.usual([page.parts for page in pages])
 
 
-def _says(style: Style, pages: Sequence[Page], found: Sequence[Evidence], files: Files) -> frozenset[str]:
+def _says(style: Style, pages: Sequence[Page], evidences: Sequence[Evidence], files: Files) -> frozenset[str]:
     """Which facts some page says."""
     home = home_of([page.source.path for page in pages])
-    described = next((one.description for page, one in zip(pages, found, strict=True) if page.source.path == home), "")
+    described = next(
+        (
+            each_evidence.description
+            for page, each_evidence in zip(pages, evidences, strict=True)
+            if page.source.path == home
+        ),
+        "",
+    )
     has_icon = any(list(brand.icons_of(page.source, files)) for page in pages) or files.at("favicon.ico") is not None
-    reached = any(one.emails or one.phones for one in found) or any(list(page.source.all("form")) for page in pages)
+    reached = any(each_evidence.emails or each_evidence.phones for each_evidence in evidences) or any(
+        list(page.source.all("form")) for page in pages
+    )
     said = {
         "name": bool(style.text("name")),
         "description": bool(described),

@@ -36,6 +36,6 @@ def report(
         "pages": pages,
         "checked_at": at.astimezone(UTC).strftime("%Y-%m-%dT%H:%M:%SZ"),
         "style": style.plain(),
-        "strays": [stray_of(one, say) for one in strays],
-        "unread": [{"page": one.page, "why": say(f"sweep.unread.{one.why}")} for one in unread],
+        "strays": [stray_of(stray, say) for stray in strays],
+        "unread": [{"page": each_unread.page, "why": say(f"sweep.unread.{each_unread.why}")} for each_unread in unread],
     }

@@ -46,7 +46,8 @@ _LINES = (
     rf"(?:this is {_OWN} {_NOUN}[.,:]? )?{_PRESS}(?: {_HERE})?,?(?: {_SO_AS} [^.!?\0]{{3,60}})?",
 )
 _LINE = regex.compile(
-    rf"[\s\u00a0]*(?:{'|'.join(f'(?:{one})' for one in _LINES)}){_END}".replace(" ", r"[\s\u00a0]+"), regex.IGNORECASE
+    rf"[\s\u00a0]*(?:{'|'.join(f'(?:{each_line})' for each_line in _LINES)}){_END}".replace(" ", r"[\s\u00a0]+"),
+    regex.IGNORECASE,
 )
 # What pressing does to a start: it lets words be written. Elsewhere lines say what else pressing does.
 _CHANGED = (

@@ -193,9 +193,9 @@ def _found(pattern: regex.Pattern[str], text: str, near: Sequence[Near]) -> Iter
     first = _first_words(pattern)
     last = 0
     for start, word in near:
-        if start >= last and word in first and (found := pattern.match(text, start)):
-            yield found
-            last = found.end()
+        if start >= last and word in first and (match := pattern.match(text, start)):
+            yield match
+            last = match.end()
 
 
 def _may_be_to_fill(text: str, vocabulary: frozenset[str]) -> bool:
@@ -206,7 +206,7 @@ def _may_be_to_fill(text: str, vocabulary: frozenset[str]) -> bool:
 
 
 def _to_fill(text: str) -> Iterator[regex.Match[str]]:
-    marks = (one.start() for one in _HINTS.finditer(text))
+    marks = (match.start() for match in _HINTS.finditer(text))
     for begin, end in windows(marks, _NEAR, _NEAR, len(text)):
         yield from _TO_FILL.finditer(text, begin, end)
 
@@ -217,7 +217,9 @@ def _near(source: Source) -> list[Near]:
     marks = sorted(at for word in source.vocabulary & _TELLING for at in all_of(text, word))
     # In an address such a word tells of nothing; the marks to be filled in look there.
     around = windows((at for at in marks if text[max(0, at - 1)] not in ".@"), _REACH, _REACH, len(text))
-    return [(one.start(), one[0].casefold()) for begin, end in around for one in _ANY_WORD.finditer(text, begin, end)]
+    return [
+        (match.start(), match[0].casefold()) for begin, end in around for match in _ANY_WORD.finditer(text, begin, end)
+    ]
 
 
 def _lines_alone(source: Source, seen: Sequence[tuple[int, int]]) -> Iterator[Stray]:

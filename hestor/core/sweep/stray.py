@@ -55,9 +55,9 @@ class Stray:
 def numbered(strays: Sequence[Stray]) -> tuple[Stray, ...]:
     """Strays in the order of their pages and spots; those that say the same in the same place are told apart."""
     seen: dict[tuple[str, ...], int] = {}
-    found = []
+    found_strays = []
     for stray in sorted(strays, key=lambda one: (one.page, one.start, KINDS.index(one.kind))):
         key = (stray.kind, stray.page, stray.place, stray.says, stray.should_say)
         number = seen[key] = seen.get(key, -1) + 1
-        found.append(stray if not number else replace(stray, number=number))
-    return tuple(found)
+        found_strays.append(stray if not number else replace(stray, number=number))
+    return tuple(found_strays)

@@ -50,10 +50,10 @@ class Written:
 
 def _day(year: str, month: str | int, day: str) -> date | None:
     try:
-        found = date(int(year), int(month), int(day))
+        found_date = date(int(year), int(month), int(day))
     except ValueError:
         return None
-    return found if _FIRST_YEAR <= found.year <= _LAST_YEAR else None
+    return found_date if _FIRST_YEAR <= found_date.year <= _LAST_YEAR else None
 
 
 def _bare(name: str) -> str:
@@ -69,20 +69,22 @@ _MORE_MONTHS = {
 
 @lru_cache(maxsize=64)
 def _months(primary: str, tag: str) -> dict[str, int]:
-    found: dict[str, int] = {}
+    months: dict[str, int] = {}
     for locale in dict.fromkeys((languages.locale_of(tag), languages.locale_of(primary))):
         for kind in ("format", "stand-alone"):
             for width in ("wide", "abbreviated"):
                 for number, name in locale.months[kind][width].items():
                     if len(_bare(name)) > 1 and not _bare(name).isdigit():
-                        found.setdefault(_bare(name), number)
-    return _MORE_MONTHS.get(primary, {}) | found
+                        months.setdefault(_bare(name), number)
+    return _MORE_MONTHS.get(primary, {}) | months
 
 
 @lru_cache(maxsize=64)
 def _textual(tag: str) -> tuple[regex.Pattern[str], dict[str, int]]:
     months = _months(primary_of(tag), tag)
-    month = "(?P<m>" + "|".join(regex.escape(one) for one in sorted(months, key=len, reverse=True)) + r")\.?"
+    month = (
+        "(?P<m>" + "|".join(regex.escape(each_month) for each_month in sorted(months, key=len, reverse=True)) + r")\.?"
+    )
     gap = r"(?:[\s\u00a0]+|[\s\u00a0]*[-/.][\s\u00a0]*)"
     day_first = rf"{_DAY}{_GLUE}{month}{_GLUE}{_YEAR}"
     month_first = rf"{month}{gap}{_DAY}(?:[\s\u00a0]*,)?[\s\u00a0]+{_YEAR}"
@@ -118,7 +120,9 @@ def _named(source: Source, tag: str) -> Iterator[Written]:
 def _named_in(text: str, tag: str) -> tuple[tuple[int, int, date], ...]:
     """The dates with a named month in a short stretch; what stands in a footer does so on every page."""
     pattern, months = _textual(tag)
-    found = ((one, _day(one["y"], months.get(_bare(one["m"]), 0), one["d"])) for one in pattern.finditer(text))
+    found = (
+        (match, _day(match["y"], months.get(_bare(match["m"]), 0), match["d"])) for match in pattern.finditer(text)
+    )
     return tuple((one.start(), one.end(), day) for one, day in found if day is not None)
 
 
@@ -126,23 +130,23 @@ def _numbers(source: Source, tag: str) -> Iterator[Written]:
     text, day_first = source.flat, is_day_first(tag)
     signs = (end - 1 for _, end in source.numbers if text[end : end + 1] in _SIGNS)
     near = windows(signs, _SHORT, _LONGEST, len(text))
-    for found in (one for begin, end in near for one in _NUMERIC.finditer(text, begin, end)):
-        if found["y"]:
-            day = _day(found["y"], found["m"], found["d"])
+    for each_match in (match for begin, end in near for match in _NUMERIC.finditer(text, begin, end)):
+        if each_match["y"]:
+            day = _day(each_match["y"], each_match["m"], each_match["d"])
             if day is not None:
-                yield Written(found.start(), found.end(), day, numeric=found["s"])
+                yield Written(each_match.start(), each_match.end(), day, numeric=each_match["s"])
             continue
-        year = found["z"] if len(found["z"]) == 4 else str(_CENTURY + int(found["z"]))
-        if len(found["z"]) == 2 and (int(year) > _CENTURY + 60 or not _is_said(text, found, tag)):
+        year = each_match["z"] if len(each_match["z"]) == 4 else str(_CENTURY + int(each_match["z"]))
+        if len(each_match["z"]) == 2 and (int(year) > _CENTURY + 60 or not _is_said(text, each_match, tag)):
             continue
-        ways = [_day(year, found["b"], found["a"]), _day(year, found["a"], found["b"])]
+        ways = [_day(year, each_match["b"], each_match["a"]), _day(year, each_match["a"], each_match["b"])]
         # With full stops the day comes first, wherever there are such dates (CLDR).
-        ordered = ways if day_first or "." in found["t"] else ways[::-1]
-        if "." in found["t"]:
+        ordered = ways if day_first or "." in each_match["t"] else ways[::-1]
+        if "." in each_match["t"]:
             ordered = ordered[:1]
         days = tuple(dict.fromkeys(one for one in ordered if one is not None))
         if days:
-            yield Written(found.start(), found.end(), days[0], days[1:], found["t"].strip())
+            yield Written(each_match.start(), each_match.end(), days[0], days[1:], each_match["t"].strip())
 
 
 _ON = regex.compile(
@@ -152,11 +156,11 @@ _ON = regex.compile(
 )
 
 
-def _is_said(text: str, found: regex.Match[str], tag: str) -> bool:
+def _is_said(text: str, match: regex.Match[str], tag: str) -> bool:
     """Whether numbers with a year of two digits are a date: all of two digits, or with a word before that says so."""
-    if all(len(found[name]) == 2 for name in "ab"):
+    if all(len(match[name]) == 2 for name in "ab"):
         return True
-    before = text[max(0, found.start() - 20) : found.start()]
+    before = text[max(0, match.start() - 20) : match.start()]
     return bool(_ON.search(before) or _weekday(tag).search(before)) or before.rstrip(" \u00a0").endswith((":", "："))
 
 
@@ -190,12 +194,12 @@ def dates_in(source: Source, tags: tuple[str, ...]) -> tuple[Written, ...]:
     """The whole dates of a page in some languages, the first of which says how numeric ones are read."""
     if not source.numbers:
         return ()
-    found: list[Written] = []
+    writtens: list[Written] = []
     for tag in tags:
-        found.extend(_named(source, tag))
-    found.extend(_numbers(source, tags[0]))
+        writtens.extend(_named(source, tag))
+    writtens.extend(_numbers(source, tags[0]))
     kept: list[Written] = []
-    for one in sorted(found, key=lambda one: (one.start, one.start - one.end)):
+    for one in sorted(writtens, key=lambda one: (one.start, one.start - one.end)):
         if not kept or one.start >= kept[-1].end:
             kept.append(one)
     return tuple(kept)
@@ -218,15 +222,15 @@ def plain(text: str) -> str:
 @lru_cache(maxsize=256)
 def without_weekday(form: str) -> str:
     """A form of dates less its weekday, and less what stands between it and the rest."""
-    found = list(parts.parts_of(form))
-    at = next((index for index, part in enumerate(found) if part.kind == "weekday"), None)
+    found_parts = list(parts.parts_of(form))
+    at = next((index for index, part in enumerate(found_parts) if part.kind == "weekday"), None)
     if at is None:
         return form
-    del found[at]
-    beside = at if at < len(found) and found[at].kind == "text" and at == 0 else at - 1
-    if 0 <= beside < len(found) and found[beside].kind == "text":
-        del found[beside]
-    return parts.pattern_of(found)
+    del found_parts[at]
+    beside = at if at < len(found_parts) and found_parts[at].kind == "text" and at == 0 else at - 1
+    if 0 <= beside < len(found_parts) and found_parts[beside].kind == "text":
+        del found_parts[beside]
+    return parts.pattern_of(found_parts)
 
 
 @lru_cache(maxsize=8192)

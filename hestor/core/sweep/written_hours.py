@@ -64,15 +64,15 @@ def _bare(name: str) -> str:
 
 @lru_cache(maxsize=64)
 def _day_names(tag: str) -> Mapping[str, int]:
-    found: dict[str, int] = {}
+    day_names: dict[str, int] = {}
     for one in dict.fromkeys((tag, primary_of(tag), "en")):
         locale = languages.locale_of(one)
         for kind in ("stand-alone", "format"):
             for width in ("wide", "abbreviated", "short"):
                 for number, name in locale.days[kind].get(width, {}).items():
                     if len(_bare(name)) > 1:
-                        found.setdefault(_bare(name), number)
-    return found
+                        day_names.setdefault(_bare(name), number)
+    return day_names
 
 
 @lru_cache(maxsize=64)
@@ -80,7 +80,7 @@ def _statement(tag: str) -> tuple[regex.Pattern[str], Mapping[str, int]]:
     names = _day_names(tag)
     day = (
         "(?:"
-        + "|".join(regex.escape(one) for one in sorted(names, key=len, reverse=True))
+        + "|".join(regex.escape(each_name) for each_name in sorted(names, key=len, reverse=True))
         + r")(?:s|nachmittags?|en)?\.?"
     )
     between = rf"{_GAP}(?:{_TO}|{_AND}|{_AND}\s*(?:on\s+)?){_GAP}(?:on\s+|el\s+|los\s+|le\s+|am\s+|يوم\s+)?"
@@ -94,10 +94,10 @@ def _statement(tag: str) -> tuple[regex.Pattern[str], Mapping[str, int]]:
     return regex.compile(rf"(?<![\p{{L}}\p{{M}}]){days}{mark}(?P<spans>{spans})", regex.IGNORECASE), names
 
 
-def _minutes(found: regex.Match[str], name: str, half: str) -> int | None:
-    if found[f"{name}n"]:
+def _minutes(match: regex.Match[str], name: str, half: str) -> int | None:
+    if match[f"{name}n"]:
         return _NOON_AT
-    hour, minute = int(found[f"{name}h"]), int(found[f"{name}m"] or 0)
+    hour, minute = int(match[f"{name}h"]), int(match[f"{name}m"] or 0)
     if half[:1] in ("p", "م", "ظ") and hour < 12:
         hour += 12
     if half[:1] in ("a", "ص") and hour == 12:
@@ -105,25 +105,25 @@ def _minutes(found: regex.Match[str], name: str, half: str) -> int | None:
     return hour * 60 + minute if hour <= 24 and minute < 60 else None
 
 
-def _span(found: regex.Match[str], one: str, other: str, is_halved: bool) -> Span | None:
-    second = (found[f"{other}x"] or "").casefold()
-    first = (found[f"{one}x"] or "").casefold()
-    opens, closes = _minutes(found, one, first), _minutes(found, other, second)
+def _span(match: regex.Match[str], one: str, other: str, is_halved: bool) -> Span | None:
+    second = (match[f"{other}x"] or "").casefold()
+    first = (match[f"{one}x"] or "").casefold()
+    opens, closes = _minutes(match, one, first), _minutes(match, other, second)
     if opens is None or closes is None:
         return None
     if not first and second[:1] == "p" and opens + 12 * 60 < closes and opens < 7 * 60:
         opens += 12 * 60
     # As it is spoken: from nine to two, and from one to five, are no hours of the night.
-    if is_halved and not first and not second and not _is_exact(found, one):
+    if is_halved and not first and not second and not _is_exact(match, one):
         if opens < 7 * 60 and opens < closes < _NOON_AT:
             return opens + _NOON_AT, closes + _NOON_AT
         closes += _NOON_AT if closes <= opens <= _NOON_AT else 0
     return opens, closes
 
 
-def _is_exact(found: regex.Match[str], name: str) -> bool:
+def _is_exact(match: regex.Match[str], name: str) -> bool:
     """Whether an hour is written as on a clock of 24."""
-    return bool(found[f"{name}h"]) and found[f"{name}h"].startswith("0")
+    return bool(match[f"{name}h"]) and match[f"{name}h"].startswith("0")
 
 
 @lru_cache(maxsize=64)
@@ -140,15 +140,15 @@ def _days(said: str, names: Mapping[str, int]) -> tuple[str, ...]:
         return WEEKDAYS[:5]
     if regex.fullmatch(_WEEKEND, text):
         return WEEKDAYS[5:]
-    pattern = "|".join(regex.escape(one) for one in sorted(names, key=len, reverse=True))
-    found = [
-        (one.start(), one.end(), names[one[0]])
-        for one in regex.finditer(rf"(?<![\p{{L}}\p{{M}}]|\p{{L}}\.)(?:يوم )?(?:{pattern})", text)
-        if one[0] in names
+    pattern = "|".join(regex.escape(name) for name in sorted(names, key=len, reverse=True))
+    found_days = [
+        (match.start(), match.end(), names[match[0]])
+        for match in regex.finditer(rf"(?<![\p{{L}}\p{{M}}]|\p{{L}}\.)(?:يوم )?(?:{pattern})", text)
+        if match[0] in names
     ]
     days: list[int] = []
-    for number, (start, _, day) in enumerate(found):
-        between = text[found[number - 1][1] : start] if number else ""
+    for number, (start, _, day) in enumerate(found_days):
+        between = text[found_days[number - 1][1] : start] if number else ""
         if days and regex.search(_TO, between) and not regex.fullmatch(rf"\W*{_AND}\W*", between):
             step = days[-1]
             while step != day:
@@ -159,13 +159,13 @@ def _days(said: str, names: Mapping[str, int]) -> tuple[str, ...]:
     return tuple(WEEKDAYS[day] for day in dict.fromkeys(days))
 
 
-def _spans(found: regex.Match[str], is_halved: bool) -> tuple[Span, ...] | None:
-    if found["closed"]:
+def _spans(match: regex.Match[str], is_halved: bool) -> tuple[Span, ...] | None:
+    if match["closed"]:
         return ()
-    spans = [_span(found, "a", "b", is_halved)]
-    if found["ch"] or found["cn"]:
-        spans.append(_span(found, "c", "d", is_halved))
-    return None if any(one is None for one in spans) else tuple(sorted(one for one in spans if one))
+    spans = [_span(match, "a", "b", is_halved)]
+    if match["ch"] or match["cn"]:
+        spans.append(_span(match, "c", "d", is_halved))
+    return None if any(span is None for span in spans) else tuple(sorted(span for span in spans if span))
 
 
 _QUICK = re.compile(
@@ -185,7 +185,7 @@ def may_say_hours(source: Source) -> Iterator[int]:
     """Where a page may say a time, or that it is closed; noon is a time without a digit."""
     yield from (end - 1 for _, end in source.numbers if _QUICK.match(source.flat, end - 1))
     if source.vocabulary & _TELLING:
-        yield from (found.start() for found in _TELLING_WORDS.finditer(source.flat))
+        yield from (match.start() for match in _TELLING_WORDS.finditer(source.flat))
 
 
 @lru_cache(maxsize=4096)
@@ -196,7 +196,7 @@ def hours_in(text: str, tag: str) -> tuple[WrittenHours, ...]:
 
 def _found(text: str, tag: str) -> Iterator[WrittenHours]:
     pattern, names = _statement(tag)
-    for found in pattern.finditer(text):
-        days, spans = _days(found["days"], names), _spans(found, _is_halved(tag))
+    for match in pattern.finditer(text):
+        days, spans = _days(match["days"], names), _spans(match, _is_halved(tag))
         if days and spans is not None:
-            yield WrittenHours(found.start(), found.start("spans"), found.end(), days, spans)
+            yield WrittenHours(match.start(), match.start("spans"), match.end(), days, spans)

@@ -59,5 +59,5 @@ def _like(digits: str) -> dict[int, str]:
 
 def _last_lines(source: Source) -> list[Block]:
     """The lines of a page's footer, or the last words of a page that marks none."""
-    found = [block for block in source.blocks if block.place == "footer"]
-    return found or [block for block in source.blocks if block.place == "text"][-_LAST:]
+    blocks = [block for block in source.blocks if block.place == "footer"]
+    return blocks or [block for block in source.blocks if block.place == "text"][-_LAST:]

@@ -69,7 +69,7 @@ def _read(archive: zipfile.ZipFile) -> Unpacked:
     problems: list[Problem] = []
     seen: set[str] = set()
     left = MOST_BYTES
-    entries = [one for one in archive.infolist() if not one.is_dir()]
+    entries = [each_entry for each_entry in archive.infolist() if not each_entry.is_dir()]
     for entry, name, code in _named(entries[:MOST_FILES], seen):
         raw = None if code else read_entry(archive, entry, min(left, _MOST_OF_ONE) + 1)
         # What was unpacked counts, whatever is then thought of it.
@@ -101,10 +101,10 @@ def _named(entries: list[zipfile.ZipInfo], seen: set[str]) -> Iterator[tuple[zip
         yield entry, name, code
 
 
-def refusal(found: Unpacked) -> Problem | None:
+def refusal(unpacked: Unpacked) -> Problem | None:
     """Why what was unpacked can't be swept, if it can't: there are no pages, or more than one call may look at."""
-    pages = [raw for name, raw in found.files.items() if is_page(name)]
+    pages = [raw for name, raw in unpacked.files.items() if is_page(name)]
     if not pages:
-        return next(iter(found.problems), Problem("file", "zip_without_pages"))
+        return next(iter(unpacked.problems), Problem("file", "zip_without_pages"))
     is_large = sum(map(len, pages)) > MOST_OF_PAGES
     return Problem("file", "zip_pages_large", {"most": MOST_OF_PAGES // 1_000_000}) if is_large else None

@@ -11,7 +11,7 @@ def split(text: str) -> tuple[str, ...]:
     """The keywords of a text, each once, whatever its case; a comma of any script parts them."""
     for comma in ("،", "、", "，", ";", "؛"):
         text = text.replace(comma, ",")
-    found = (" ".join(one.split()) for one in text.split(","))
+    found = (" ".join(part.split()) for part in text.split(","))
     kept: dict[str, str] = {}
     for one in found:
         if one:

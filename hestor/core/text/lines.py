@@ -117,11 +117,11 @@ def shorten(text: str, most: int) -> str:
 def first_letter(text: str) -> str:
     """The first letter or digit of a text with all that belongs to it (UAX 29), in capitals where there are such."""
     clusters: list[str] = _CLUSTER.findall(text)
-    found = next((one for one in clusters if regex.search(r"[\p{L}\p{N}]", one)), None)
-    if found is None:
-        return next((one for one in clusters if one.strip()), "•")
+    found_first_letter = next((cluster for cluster in clusters if regex.search(r"[\p{L}\p{N}]", cluster)), None)
+    if found_first_letter is None:
+        return next((cluster for cluster in clusters if cluster.strip()), "•")
     # A sharp s would become two letters.
-    return found.upper() if cluster_count(found.upper()) == 1 else found
+    return found_first_letter.upper() if cluster_count(found_first_letter.upper()) == 1 else found_first_letter
 
 
 _IN_A_WORD = r"[\p{L}\p{N}\p{M}]"
@@ -135,7 +135,7 @@ def _in_any_case(words: str) -> regex.Pattern[str]:
 
 def _spans(words: str, text: str, match_case: bool) -> Iterator[tuple[int, int]]:
     if not match_case:
-        yield from (found.span() for found in _in_any_case(words).finditer(text, overlapped=True))
+        yield from (match.span() for match in _in_any_case(words).finditer(text, overlapped=True))
         return
     start = text.find(words)
     while start != -1:

@@ -114,8 +114,8 @@ _HOST = re.compile(r"[\w-]+(?:\.[\w-]+)+(?:[/?#][^\s<>\"]*[^\s<>\".,;:!?)])?")
 
 def _host_length(_linkify: object, text: str, at: int) -> int:
     """How long the address is that goes on at ``at``, behind its "www."; 0 where none does."""
-    found = _HOST.match(text, at)
-    return found.end() - at if found else 0
+    match = _HOST.match(text, at)
+    return match.end() - at if match else 0
 
 
 def _with_scheme(_linkify: object, match: Any) -> None:
@@ -204,20 +204,20 @@ def problems(field: str, source: str) -> list[Problem]:
     # much faster than by reading it as Markdown.
     if "{" not in source or not (_QUOTED.search(source) or next(fillins.problems(field, source), None)):
         return []
-    found: list[Problem] = []
+    found_problems: list[Problem] = []
     starts = [0, *accumulate(len(line) for line in source.splitlines(keepends=True))]
     for block in _AS_TYPED.parse(source):
         if block.type == "inline" and block.map:
             texts = [token.content for token in block.children or () if token.type == "text"]
-            found += _placed(field, texts, source, starts[min(block.map[0], len(starts) - 1)])
-            if len(found) >= MOST_PROBLEMS:
+            found_problems += _placed(field, texts, source, starts[min(block.map[0], len(starts) - 1)])
+            if len(found_problems) >= MOST_PROBLEMS:
                 break
-    return found[:MOST_PROBLEMS]
+    return found_problems[:MOST_PROBLEMS]
 
 
 def outside_pictures(field: str, source: str) -> list[Problem]:
     """Pictures from other servers, by their place in the source: a site's pages show none, for their visitors' sake."""
-    found: list[Problem] = []
+    found_problems: list[Problem] = []
     at = 0
     for block in _AS_TYPED.parse(source):
         for token in block.children or ():
@@ -226,11 +226,11 @@ def outside_pictures(field: str, source: str) -> list[Problem]:
                 continue
             at = max(source.find(address, at), at)
             end = at + len(address) if source.startswith(address, at) else at
-            found.append(Problem(field, "picture_outside", {"address": lines.shorten(address, 60)}, at, end))
+            found_problems.append(Problem(field, "picture_outside", {"address": lines.shorten(address, 60)}, at, end))
             at = end
-            if len(found) >= MOST_PROBLEMS:
-                return found
-    return found
+            if len(found_problems) >= MOST_PROBLEMS:
+                return found_problems
+    return found_problems
 
 
 def _placed(field: str, contents: Iterable[str], source: str, at: int) -> Iterator[Problem]:

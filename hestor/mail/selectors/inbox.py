@@ -19,12 +19,14 @@ PAGE = 50
 
 def enquiries(site: Site, sought: str = "", shown: str = "open", before: int = 0) -> Sequence[Enquiry]:
     """The newest messages: those ``open``, ``done``, or ``suspect``; older than the number ``before``."""
-    found = Enquiry.objects.filter(site=site, suspect=shown == "suspect")
+    found_enquiries = Enquiry.objects.filter(site=site, suspect=shown == "suspect")
     if shown in ("open", "done"):
-        found = found.filter(done__isnull=shown == "open")
+        found_enquiries = found_enquiries.filter(done__isnull=shown == "open")
     for word in sought.split()[:8]:
-        found = found.filter(Q(name__icontains=word) | Q(email__icontains=word) | Q(message__icontains=word))
-    return list((found.filter(pk__lt=before) if before else found).order_by("-pk")[: PAGE + 1])
+        found_enquiries = found_enquiries.filter(
+            Q(name__icontains=word) | Q(email__icontains=word) | Q(message__icontains=word)
+        )
+    return list((found_enquiries.filter(pk__lt=before) if before else found_enquiries).order_by("-pk")[: PAGE + 1])
 
 
 def counts(site: Site) -> dict[str, int]:
@@ -38,24 +40,24 @@ def counts(site: Site) -> dict[str, int]:
     }
 
 
-def _as_mail(site: Site, one: Enquiry) -> EmailMessage:
-    found = EmailMessage(policy=SMTPUTF8)
-    found["From"] = named(one.name, one.email)
-    found["To"] = named(site.facts.name, own_address(site))
-    found["Subject"] = in_header(" ".join(one.message.split())[:70])
-    found["Date"] = format_datetime(one.received)
-    found["Message-ID"] = f"<enquiry-{one.pk}@{own_address(site).rpartition('@')[2]}>"
-    found.set_content(one.message, cte="8bit")
-    return found
+def _as_mail(site: Site, enquiry: Enquiry) -> EmailMessage:
+    message = EmailMessage(policy=SMTPUTF8)
+    message["From"] = named(enquiry.name, enquiry.email)
+    message["To"] = named(site.facts.name, own_address(site))
+    message["Subject"] = in_header(" ".join(enquiry.message.split())[:70])
+    message["Date"] = format_datetime(enquiry.received)
+    message["Message-ID"] = f"<enquiry-{enquiry.pk}@{own_address(site).rpartition('@')[2]}>"
+    message.set_content(enquiry.message, cte="8bit")
+    return message
 
 
-def _written(site: Site, found: Iterable[Enquiry]) -> Iterator[bytes]:
-    for one in found:
-        mail = mailbox.mboxMessage(_as_mail(site, one))
-        mail.set_from("enquiry@hestor", one.received.timetuple())
+def _written(site: Site, found_enquiries: Iterable[Enquiry]) -> Iterator[bytes]:
+    for enquiry in found_enquiries:
+        mail = mailbox.mboxMessage(_as_mail(site, enquiry))
+        mail.set_from("enquiry@hestor", enquiry.received.timetuple())
         out = BytesIO()
         # A line that begins with "From " would begin another message (RFC 4155).
-        BytesGenerator(out, mangle_from_=True, policy=SMTPUTF8.clone(linesep="\n")).flatten(_as_mail(site, one))
+        BytesGenerator(out, mangle_from_=True, policy=SMTPUTF8.clone(linesep="\n")).flatten(_as_mail(site, enquiry))
         yield f"From {mail.get_from()}\n".encode() + out.getvalue().rstrip(b"\n") + b"\n\n"
 
 

@@ -64,30 +64,30 @@ def named(name: str, address: str) -> Address:
 
 def _blank(sender: Address, receiver: str, subject: str, now: datetime, reply_to: Address | None) -> EmailMessage:
     """A message with the headers that all have."""
-    found = EmailMessage(policy=SMTP)
+    message = EmailMessage(policy=SMTP)
     addresses = [receiver, sender.addr_spec, *([reply_to.addr_spec] if reply_to else [])]
     if not all(map(str.isascii, addresses)):
         # Only then: not every server on the way takes headers that are not ASCII (RFC 6532).
-        found = EmailMessage(policy=SMTPUTF8)
-    found["From"] = sender
-    found["To"] = named("", receiver)
+        message = EmailMessage(policy=SMTPUTF8)
+    message["From"] = sender
+    message["To"] = named("", receiver)
     if reply_to:
-        found["Reply-To"] = reply_to
-    found["Subject"] = in_header(subject)[:_LONGEST_SUBJECT]
-    found["Date"] = format_datetime(now)
-    found["Message-ID"] = make_msgid(domain=sender.domain)
+        message["Reply-To"] = reply_to
+    message["Subject"] = in_header(subject)[:_LONGEST_SUBJECT]
+    message["Date"] = format_datetime(now)
+    message["Message-ID"] = make_msgid(domain=sender.domain)
     # So that no machine answers it (RFC 3834, 5).
-    found["Auto-Submitted"] = "auto-generated"
-    return found
+    message["Auto-Submitted"] = "auto-generated"
+    return message
 
 
 def from_the_desk(subject: str, text: str, receiver: str, language: str, now: datetime) -> Letter:
     """A message of the desk itself, about an account, which belongs to no site."""
     sender = named("Hestor", f"{_LOCAL_PART}@{settings.DESK_HOST}")
-    found = _blank(sender, receiver, subject, now, None)
-    found.set_content(text, cte="quoted-printable")
-    found["Content-Language"] = language
-    return Letter("account", sender.addr_spec, receiver, str(found["Subject"]), text, found.as_bytes())
+    message = _blank(sender, receiver, subject, now, None)
+    message.set_content(text, cte="quoted-printable")
+    message["Content-Language"] = language
+    return Letter("account", sender.addr_spec, receiver, str(message["Subject"]), text, message.as_bytes())
 
 
 class Voice:
@@ -111,8 +111,8 @@ class Voice:
         pressed = self._renderer.message(KINDS[kind], said)
         facts, sender = self._renderer.state.facts, own_address(self.site)
         reply = reply_to or (named(facts.name, facts.contact_email) if facts.contact_email else None)
-        found = _blank(named(facts.name, sender), receiver, pressed.subject, self.now, reply)
-        found.set_content(pressed.text, cte="quoted-printable")
-        found.add_alternative(pressed.html.decode(), subtype="html", cte="quoted-printable")
-        found["Content-Language"] = facts.language
-        return Letter(kind, sender, receiver, str(found["Subject"]), pressed.text, found.as_bytes())
+        message = _blank(named(facts.name, sender), receiver, pressed.subject, self.now, reply)
+        message.set_content(pressed.text, cte="quoted-printable")
+        message.add_alternative(pressed.html.decode(), subtype="html", cte="quoted-printable")
+        message["Content-Language"] = facts.language
+        return Letter(kind, sender, receiver, str(message["Subject"]), pressed.text, message.as_bytes())

@@ -35,17 +35,17 @@ def messages(site: Site, sought: str = "", state: str = "", before: int = 0, who
 
     Without ``whole`` only those that hold nothing of visitors.
     """
-    found = _shown(site, whole)
+    found_messages = _shown(site, whole)
     # Else what is sealed could be guessed letter by letter.
     sealed = SECRET if settings.SMTP else frozenset()
     for word in sought.split()[:8]:
         in_words = Q(body__words__icontains=word) & ~Q(kind__in=sealed)
-        found = found.filter(
+        found_messages = found_messages.filter(
             in_words | Q(subject__icontains=word) | Q(receiver__icontains=word) | Q(sender__icontains=word)
         )
     if state:
-        found = found.filter(state=state)
-    return list((found.filter(pk__lt=before) if before else found).order_by("-pk")[: PAGE + 1])
+        found_messages = found_messages.filter(state=state)
+    return list((found_messages.filter(pk__lt=before) if before else found_messages).order_by("-pk")[: PAGE + 1])
 
 
 def counts(site: Site, whole: bool = True) -> dict[str, int]:
@@ -82,8 +82,8 @@ def read(message: Message) -> EmailMessage:
 
 def part(mail: EmailMessage, kind: str) -> str:
     """The text of one form, ``html`` or ``plain``."""
-    found = mail.get_body((kind,))
-    return str(found.get_content()) if found else ""
+    body = mail.get_body((kind,))
+    return str(body.get_content()) if body else ""
 
 
 def shown_part(message: Message, kind: str) -> str:

@@ -57,5 +57,5 @@ def kept_for(account: Account) -> list[Message]:
     if settings.SMTP:
         return []
     receivers = [one for one in (account.email, account.wished_email) if one]
-    found = Message.objects.filter(site=None, kind="account", receiver__in=receivers).select_related("body")
-    return list(found.order_by("-pk")[:_MOST_SHOWN])
+    messages = Message.objects.filter(site=None, kind="account", receiver__in=receivers).select_related("body")
+    return list(messages.order_by("-pk")[:_MOST_SHOWN])

@@ -147,10 +147,10 @@ def _letter(site: Site, written: Written, now: datetime) -> Letter | None:
 
 def find(site: Site, number: int) -> Enquiry:
     """One message of a site. Raises NotFound."""
-    found = Enquiry.objects.filter(site=site, pk=number).first()
-    if found is None:
+    enquiry = Enquiry.objects.filter(site=site, pk=number).first()
+    if enquiry is None:
         raise NotFound
-    return found
+    return enquiry
 
 
 def mark(site: Site, number: int, done: bool | None, suspect: bool | None, now: datetime) -> Enquiry:

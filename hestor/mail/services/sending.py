@@ -156,9 +156,9 @@ def drain(now: datetime | None = None) -> int:
 def send_again(site: Site, number: int, now: datetime) -> Message:
     """Queues a message once more that failed, or of which nobody knows. Raises NotFound."""
     with transaction.atomic():
-        found = Message.objects.filter(site=site, pk=number, state__in=_AGAIN).first()
-        if found is None:
+        message = Message.objects.filter(site=site, pk=number, state__in=_AGAIN).first()
+        if message is None:
             raise NotFound
-        found.state, found.due, found.tries = (State.QUEUED, now, 0) if settings.SMTP else (State.KEPT, None, 0)
-        found.save(update_fields=["state", "due", "tries"])
-        return found
+        message.state, message.due, message.tries = (State.QUEUED, now, 0) if settings.SMTP else (State.KEPT, None, 0)
+        message.save(update_fields=["state", "due", "tries"])
+        return message

@@ -20,12 +20,12 @@ def reach_site(account: Account, slug: str, action: Action) -> tuple[Site, Role]
     listed = Membership.objects.select_related("site__timed").filter(
         account=account, site__slug=slug, site__deleted=None
     )
-    found = next(iter(listed), None)
-    if found is None:
+    sites = next(iter(listed), None)
+    if sites is None:
         raise NotFound
-    role = Role(found.role)
+    role = Role(sites.role)
     require(role, action)
-    return found.site, role
+    return sites.site, role
 
 
 def _standing(account: Account) -> tuple[int, bool]:

@@ -101,7 +101,7 @@ def site_at(host: str) -> tuple[Site | None, bool]:
 
     The one that has it; else the one that had it last.
     """
-    if found := holder_of(host):
-        return found, host == host_of(found)
+    if site := holder_of(host):
+        return site, host == host_of(site)
     former = FormerHost.objects.filter(host=host).values_list("site_id", flat=True).first()
     return (Site.objects.only(*_SERVED).filter(pk=former, deleted=None).first() if former else None), False

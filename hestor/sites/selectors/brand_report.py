@@ -83,7 +83,7 @@ def _logo(site_id: int, brand: BrandFiles, shown: Shown | None, logo: Logo | Non
     sizes = [
         generated_files.file(site_id, brand, f"{folder}/{largest}x.{end}") for end in ("webp", ending.partition(".")[2])
     ]
-    modern, fallback = (len(found.body) if found else 0 for found in sizes)
+    modern, fallback = (len(size.body) if size else 0 for size in sizes)
     measured = logo_measures.measured(site_id, logo)
     found_amiss = logo_advice.advice(brand.facts, measured, shown.width) if logo == brand.facts.logo else ()
     return LogoReport(shown, measured, largest, modern, fallback, found_amiss)
@@ -105,7 +105,7 @@ def brand_report(site: Site, typed: Mapping[str, Any]) -> BrandReport:
     good, problems = document.check_all(typed)
     facts = site.facts.model_copy(update=good)
     brand = BrandFiles(facts, pictures.masters(site.pk))
-    found = {
+    found_brand_report = {
         "logo": _logo(site.pk, brand, brand.logo, facts.logo),
         "logo_dark": _logo(site.pk, brand, brand.logo_dark, facts.logo_dark),
     }
@@ -116,7 +116,7 @@ def brand_report(site: Site, typed: Mapping[str, Any]) -> BrandReport:
     return BrandReport(
         facts=facts,
         brand=brand,
-        logos={key: value for key, value in found.items() if value},
+        logos={key: value for key, value in found_brand_report.items() if value},
         pixels=pixels,
         legibility=legible,
         crop=facts.icon.crop if isinstance(facts.icon, LogoIcon) and facts.icon.crop else crop,

@@ -10,10 +10,10 @@ from hestor.sites.selectors.changes import states_of
 
 def edition(site: Site, number: int) -> Edition:
     """An edition of a site. Raises NotFound."""
-    found = Edition.objects.filter(site=site, number=number).first()
-    if found is None:
+    found_edition = Edition.objects.filter(site=site, number=number).first()
+    if found_edition is None:
         raise NotFound
-    return found
+    return found_edition
 
 
 def _only(site: Site, number: int, other: int) -> RevisionQuerySet:

@@ -146,11 +146,11 @@ class Sweeping:
     def _keep(self, renderer: Renderer, pages: UnlinkedPages, batch: Sequence[Revision]) -> None:
         rows = [
             SweptPage(
-                revision=one,
-                key=self._key_of(one.kind),
-                found=[asdict(stray) for stray in self._found(renderer, pages, one)],
+                revision=revision,
+                key=self._key_of(revision.kind),
+                found=[asdict(stray) for stray in self._found(renderer, pages, revision)],
             )
-            for one in batch
+            for revision in batch
         ]
         SweptPage.objects.bulk_create(
             rows, update_conflicts=True, unique_fields=["revision"], update_fields=["key", "found"]
@@ -168,7 +168,7 @@ class Sweeping:
         texts = tuple(of_facts(facts, self._house))
         told = {(one.kind, one.says) for one in texts}
         # What a page shows of a fact is said at the fact.
-        own_ones = (one for one in pages if one.field or (one.kind, one.says) not in told)
+        own_ones = (page for page in pages if page.field or (page.kind, page.says) not in told)
         listed = (
             *texts,
             *_titles(table_of(self._site, self._now)),
@@ -235,8 +235,8 @@ def _title(row: Row, fault: Fault) -> OwnStray:
     )  # fmt: skip
 
 
-def _unset(found: Iterable[ChecklistItem]) -> Iterator[OwnStray]:
-    for one in found:
+def _unset(items: Iterable[ChecklistItem]) -> Iterator[OwnStray]:
+    for one in items:
         if one.fact in _UNSET:
             yield OwnStray("fact_unset", 0, "/", one.fact, one.fact, 0, 0, "", "", 0.9, key=f"unset-{one.fact}")
 

@@ -28,8 +28,8 @@ def defaults_of(account: Account) -> dict[str, Any]:
 
 def owner_of(site: Site) -> Account | None:
     """Whose defaults a site goes by: of several owners the first."""
-    found = Membership.objects.filter(site=site, role=Role.OWNER).select_related("account").order_by("pk").first()
-    return found.account if found else None
+    membership = Membership.objects.filter(site=site, role=Role.OWNER).select_related("account").order_by("pk").first()
+    return membership.account if membership else None
 
 
 def owned(account: Account) -> Sequence[Site]:

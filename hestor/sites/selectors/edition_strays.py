@@ -24,9 +24,9 @@ def _found(site: Site, edition: Edition, pages: RevisionQuerySet, house: OwnHous
     yield from own.past_years(facts.footer_text, zones.day_in(facts.time_zone, now).year)
     state, unlinked = unlinked_edition(site, edition)
     renderer = Renderer(state, now)
-    for one in pages.select_related("text", "page").order_by("path"):
-        yield from filter(is_told, strays_on(renderer, unlinked, one, house))
-        yield from left_out(one)
+    for revision in pages.select_related("text", "page").order_by("path"):
+        yield from filter(is_told, strays_on(renderer, unlinked, revision, house))
+        yield from left_out(revision)
 
 
 def of_edition(site: Site, number: int, now: datetime) -> Consistency:

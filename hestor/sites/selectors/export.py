@@ -31,21 +31,21 @@ def page_files(
 ) -> Iterator[tuple[str, str, Revision]]:
     """The Markdown files of pages: name, text, and the page; pictures are linked by their ``names``."""
     pages = list(revisions)
-    at = {one.page_id: one.path for one in pages}
-    for one in pages:
-        fields = fields_of(one)
+    at = {page.page_id: page.path for page in pages}
+    for page in pages:
+        fields = fields_of(page)
         body = fields.body
-        file = folder + package.file_of(one.path)
+        file = folder + package.file_of(page.path)
         up = "../" * file.count("/")
         for key, name in names.items():
             body = body.replace(ADDRESS + key, up + name.replace(" ", "%20"))
-        text = front_matter.written(fields.model_copy(update={"body": body}), at.get(one.parent_id or 0))
-        yield file, text, one
+        text = front_matter.written(fields.model_copy(update={"body": body}), at.get(page.parent_id or 0))
+        yield file, text, page
 
 
 def keys_in(revisions: Iterable[Revision]) -> set[str]:
     """The keys of the pictures that the texts of pages show."""
-    return {piece[:32] for one in revisions for piece in one.text.body.split(ADDRESS)[1:]}
+    return {piece[:32] for revision in revisions for piece in revision.text.body.split(ADDRESS)[1:]}
 
 
 def _files(site: Site) -> Iterator[tuple[str, bytes]]:

@@ -48,7 +48,7 @@ def _plain(draft: RevisionQuerySet, apart: set[int]) -> Iterator[Group]:
 
 def _teasers(draft: RevisionQuerySet) -> dict[int, dict[tuple[Any, ...], str]]:
     """For each page with others below it: what their teasers show, and the address of one that shows it."""
-    found: dict[int, dict[tuple[Any, ...], str]] = {}
+    teasers: dict[int, dict[tuple[Any, ...], str]] = {}
     rows = (
         draft.filter(kind="page", parent__isnull=False)
         .values("parent_id", "signature")
@@ -56,8 +56,8 @@ def _teasers(draft: RevisionQuerySet) -> dict[int, dict[tuple[Any, ...], str]]:
         .values_list("parent_id", "signature", "first")
     )
     for parent, text, first in rows:
-        found.setdefault(parent, {}).setdefault(signature.parse(text).teaser, first)
-    return found
+        teasers.setdefault(parent, {}).setdefault(signature.parse(text).teaser, first)
+    return teasers
 
 
 def _named(title_fills: Iterable[str]) -> str:
@@ -94,8 +94,8 @@ def _named_pages(draft: RevisionQuerySet) -> dict[int, str]:
         if signature.parse(text).title_fills
     }
     around = (*_above(draft), *_beside(draft)) if titled else ()
-    found = ((page, _named(titled[one] for one in named if one in titled)) for page, named in around)
-    return {page: fills for page, fills in found if fills}
+    named_pages = ((page, _named(titled[one] for one in named if one in titled)) for page, named in around)
+    return {page: fills for page, fills in named_pages if fills}
 
 
 def _with_others(draft: RevisionQuerySet, teasers: Any, named: dict[int, str], apart: set[int]) -> Iterator[Group]:
@@ -104,9 +104,9 @@ def _with_others(draft: RevisionQuerySet, teasers: Any, named: dict[int, str], a
     for page, path, text in draft.filter(page_id__in=apart).values_list("page_id", "path", "signature"):
         key = (text, frozenset(teasers.get(page, {})), named.get(page, ""))
         groups.setdefault(key, []).append((path, page))
-    for found in groups.values():
-        path, page = found[0]
-        yield Group(path, len(found), tuple(teasers.get(page, {}).values()))
+    for group in groups.values():
+        path, page = group[0]
+        yield Group(path, len(group), tuple(teasers.get(page, {}).values()))
 
 
 def _numbered(draft: RevisionQuerySet) -> Iterator[Group]:

@@ -30,10 +30,10 @@ def is_closed(site: Site) -> bool:
 def deleted_of(account: Account) -> list[Deleted]:
     """The sites that a person owned and can bring back, the one that was deleted last first."""
     rows = Site.objects.filter(memberships__account=account, memberships__role=Role.OWNER, deleted__isnull=False)
-    return [Deleted(one, at, at + DAYS_KEPT) for one in rows.order_by("-deleted") if (at := one.deleted)]
+    return [Deleted(row, at, at + DAYS_KEPT) for row in rows.order_by("-deleted") if (at := row.deleted)]
 
 
 def timed_of(site: Site) -> tuple[TimedPublishing | None, bool]:
     """What is to be published by itself, and whether the draft was changed since, so that it would not be."""
-    found = TimedPublishing.objects.filter(site=site).select_related("by").first()
-    return found, found is not None and found.revision != site.revision
+    publishings = TimedPublishing.objects.filter(site=site).select_related("by").first()
+    return publishings, publishings is not None and publishings.revision != site.revision

@@ -51,8 +51,8 @@ def with_one_date(state: StoredState) -> StoredState:
     events, months = state.events, state.post_months
 
     def one(path: str) -> Page | None:
-        found = page(path)
-        return found and _dated(found)
+        found_page = page(path)
+        return found_page and _dated(found_page)
 
     def below(path: str) -> Sequence[Page]:
         return [_dated(child) for child in children(path)]

@@ -22,7 +22,7 @@ def fields_of(revision: Revision) -> PageFields:
 
 def current(site_id: int, page_id: int) -> Revision:
     """A page of the draft as it is now. Raises NotFound."""
-    found = Revision.objects.in_draft_of(site_id).filter(page_id=page_id).select_related("text", "page").first()
-    if found is None:
+    revision = Revision.objects.in_draft_of(site_id).filter(page_id=page_id).select_related("text", "page").first()
+    if revision is None:
         raise NotFound
-    return found
+    return revision

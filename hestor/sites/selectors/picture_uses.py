@@ -24,18 +24,18 @@ class Use:
 
 def uses_of(site: Site, now: datetime) -> dict[str, list[Use]]:
     """All uses of pictures in the draft, by the picture's key; titles are as they read ``now``."""
-    found: dict[str, list[Use]] = {}
+    uses: dict[str, list[Use]] = {}
     facts = site.facts
     for fact, key in document.pictures_in(facts).items():
-        found.setdefault(key, []).append(Use(fact=fact))
+        uses.setdefault(key, []).append(Use(fact=fact))
     values = values_at(site, now)
     draft = Revision.objects.in_draft_of(site.pk)
     rows = draft.filter(text__body__contains=ADDRESS).select_related("text").order_by("path")
     for row in rows:
         for key in {piece[:32] for piece in row.text.body.split(ADDRESS)[1:]}:
             use = Use(page=row.page_id, path=row.path, title=fillins.fill(row.title, values))
-            found.setdefault(key, []).append(use)
-    return found
+            uses.setdefault(key, []).append(use)
+    return uses
 
 
 def is_published(site: Site, key: str, past: int) -> bool:

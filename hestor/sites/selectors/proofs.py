@@ -90,10 +90,14 @@ def proof_sheet(
     read: Read = cache(lambda at: _page(renderer, at))
     page = read(path)
     spots = dict.fromkeys((slot.place, "/" if slot.home else path) for slot in wanted)
-    makers = {one.place: one.proof for one in PAGE_PLACES if one.proof}
-    found = [_proof(state, makers[place], place, at, read, sought) for place, at in spots if place in makers]
+    makers = {each_place.place: each_place.proof for each_place in PAGE_PLACES if each_place.proof}
+    found_proof_sheet = [
+        _proof(state, makers[place], place, at, read, sought) for place, at in spots if place in makers
+    ]
     places = {place for place, _ in spots}
-    files = [one for one in FILE_PLACES if one.place in places]
+    files = [each_place for each_place in FILE_PLACES if each_place.place in places]
     bodies = files_of(renderer, files)
-    found += [one.proof(bodies[one.source], sought) for one in files if one.proof and one.source in bodies]
-    return ProofSheet(path, facts, tuple(found), problems, page.style.themes)
+    found_proof_sheet += [
+        file.proof(bodies[file.source], sought) for file in files if file.proof and file.source in bodies
+    ]
+    return ProofSheet(path, facts, tuple(found_proof_sheet), problems, page.style.themes)

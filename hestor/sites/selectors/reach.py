@@ -84,17 +84,17 @@ class _Sample:
 
     def children(self, path: str) -> Sequence[Page]:
         """One of each kind of page below ``path``."""
-        found = (self._state.page(child) for child in self._sampled.get(path, ()))
-        return [page for page in found if page]
+        pages = (self._state.page(child) for child in self._sampled.get(path, ()))
+        return [page for page in pages if page]
 
 
-def read_state(site: Site, facts: Facts, found: Sequence[Group]) -> SiteReading:
+def read_state(site: Site, facts: Facts, found_groups: Sequence[Group]) -> SiteReading:
     """One state of the facts as it shows on one page of each group, and in the files. Raises LookupError."""
-    sampled = {group.path: group.children for group in found if group.children}
+    sampled = {group.path: group.children for group in found_groups if group.children}
     state = with_one_date(draft_of(site, facts))
     renderer = Renderer(_Sample(site, state, sampled), MOMENT)
     pages = []
-    for group in found:
+    for group in found_groups:
         page = renderer.read(group.path)
         if page is None:
             raise LookupError(group.path)
@@ -173,16 +173,16 @@ _REACHES: LRUCache[Any, Reach] = LRUCache(2000)
 
 def _state_key(site: Site, *facts: Facts) -> tuple[Any, ...]:
     """All that a reading depends on: the pages by their revision, the addresses, and the facts themselves."""
-    return (site.pk, site.pages_revision, *address_key(site), *(one.model_dump_json() for one in facts))
+    return (site.pk, site.pages_revision, *address_key(site), *(fact.model_dump_json() for fact in facts))
 
 
 @cached(_READINGS, key=lambda site, facts, found: _state_key(site, facts), lock=Lock())
-def _reading(site: Site, facts: Facts, found: Sequence[Group]) -> SiteReading:
+def _reading(site: Site, facts: Facts, found_groups: Sequence[Group]) -> SiteReading:
     # What one process read while its owner typed, another one knows when the same owner publishes.
     key = hashlib.sha256(repr(_state_key(site, facts)).encode()).hexdigest()
     known: SiteReading | None = caches["readings"].get(key)
     if known is None:
-        known = read_state(site, facts, found)
+        known = read_state(site, facts, found_groups)
         caches["readings"].set(key, known)
     return known
 
@@ -190,8 +190,8 @@ def _reading(site: Site, facts: Facts, found: Sequence[Group]) -> SiteReading:
 # What is held against the draft is read once, too: the live edition's facts were the draft of the last publishing,
 # and what stands in for the fact that is typed stays the same while it is.
 @cached(_REACHES, key=lambda site, one, other, found, before: _state_key(site, one, other), lock=Lock())
-def _between(site: Site, one: Facts, other: Facts, found: Sequence[Group], before: SiteReading) -> Reach:
-    return reach.between(before, _reading(site, other, found))
+def _between(site: Site, facts: Facts, other: Facts, found_groups: Sequence[Group], before: SiteReading) -> Reach:
+    return reach.between(before, _reading(site, other, found_groups))
 
 
 def clear_caches() -> None:

@@ -105,8 +105,8 @@ class StoredPages:
         below = revision.kind == "page" and self._below(revision.page_id).exists()
         trail = self._trail(revision)
         listed = {"news": self.news, "events": self.event_list}.get(tree.LISTED_BY.get(revision.kind, ""))
-        if listed and (found := listed()) and found not in trail:
-            trail = (found, *trail)
+        if listed and (page := listed()) and page not in trail:
+            trail = (page, *trail)
         return self._page(revision, trail, below)
 
     def _below(self, page_id: int) -> RevisionQuerySet:
@@ -121,8 +121,8 @@ class StoredPages:
 
     def not_found_page(self) -> Page | None:
         """The page that stands for all addresses that lead nowhere, if there is one."""
-        found = self.revisions.filter(kind="not_found").order_by("path").select_related("text", "page").first()
-        return self._page(found) if found else None
+        revision = self.revisions.filter(kind="not_found").order_by("path").select_related("text", "page").first()
+        return self._page(revision) if revision else None
 
     def menu(self) -> Sequence[MenuItem]:
         """The menu, in its order; an entry whose parent is not in the menu stands at the top."""
@@ -186,8 +186,8 @@ class StoredPages:
 
     def event(self, name: str) -> Event | None:
         """The event whose address ends with a name, if there is one."""
-        found = self.revisions.filter(kind="event", path__endswith=f"/{name}/").order_by("path")
-        return next(iter(stored_events(found[:1])), None)
+        event = self.revisions.filter(kind="event", path__endswith=f"/{name}/").order_by("path")
+        return next(iter(stored_events(event[:1])), None)
 
     def around(self, post: Page) -> tuple[Named | None, Named | None]:
         """The post just older than one, and the one just newer: path and title of each."""

@@ -44,8 +44,8 @@ def _of_edition(site: Site, edition: Edition, revisions: Iterable[Revision], now
     state, pages = unlinked_edition(site, edition)
     renderer, house = Renderer(state, now), house_of(site, edition.facts)
     yield from of_facts(edition.facts, house)
-    for one in revisions:
-        yield from filter(is_told, strays_on(renderer, pages, one, house))
+    for revision in revisions:
+        yield from filter(is_told, strays_on(renderer, pages, revision, house))
 
 
 def _edition_key(site: Site, edition: Edition, pages: RevisionQuerySet, now: datetime) -> tuple[Any, ...]:
@@ -92,9 +92,9 @@ def changes_of(site: Site, now: datetime) -> StrayChanges:
     by_themselves = set(map(_said, own_texts.by_themselves(Revision.objects.in_draft_of(site.pk))))
     compares = pages | {0}
     concerned = [
-        one
-        for one in sweeping.strays()
-        if one.page_id in compares or one.page_id not in live_pages or _said(one) in by_themselves
+        stray
+        for stray in sweeping.strays()
+        if stray.page_id in compares or stray.page_id not in live_pages or _said(stray) in by_themselves
     ]
     made = _beyond([one for one in concerned if _is_of_texts(one)], before)
     after = Counter(map(_said, concerned))
@@ -104,7 +104,7 @@ def changes_of(site: Site, now: datetime) -> StrayChanges:
 def _of_first(site: Site, now: datetime) -> tuple[OwnStray, ...]:
     sweeping = Sweeping(site, now)
     sweeping.run()
-    return tuple(one for one in sweeping.strays() if _is_of_texts(one))
+    return tuple(stray for stray in sweeping.strays() if _is_of_texts(stray))
 
 
 def _is_of_texts(stray: OwnStray) -> bool:

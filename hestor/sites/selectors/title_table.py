@@ -66,9 +66,9 @@ def table_of(site: Site, now: datetime) -> tuple[Row, ...]:
     """All pages of the draft in the order of the tree, then the posts, newest first."""
     naming = naming_of(site, now)
     drafts = Revision.objects.in_draft_of(site.pk).exclude(kind="not_found")
-    found = [_Found(*row) for row in drafts.values_list(*_Found._fields)]
-    posts = [row for row in found if row.kind == "post"]
-    placed = [row for row, _ in tree.walk(tree.nested([row for row in found if row.kind != "post"]))]
+    rows = [_Found(*row) for row in drafts.values_list(*_Found._fields)]
+    posts = [row for row in rows if row.kind == "post"]
+    placed = [row for row, _ in tree.walk(tree.nested([row for row in rows if row.kind != "post"]))]
     posts.sort(key=lambda row: (str(row.published or ""), row.path), reverse=True)
     listed = descriptions.of_list(naming.filled(row.title) for row in posts)
     placed = [row._replace(text__excerpt=row.text__excerpt or listed) if row.kind == "news" else row for row in placed]

@@ -45,11 +45,11 @@ def static_files(site: Site, number: int) -> Files:
 
 def _picture_words(site_id: int, names: Mapping[str, str]) -> dict[str, dict[str, str]]:
     """What is said of each picture, by its file."""
-    found: dict[str, dict[str, str]] = {}
+    picture_words: dict[str, dict[str, str]] = {}
     for one in Picture.objects.filter(site_id=site_id, key__in=names).order_by("pk"):
         words = {"name": one.name, "title": one.title, "description": one.description, "caption": one.caption}
-        found.setdefault(names[one.key], {"key": one.key, **words})
-    return found
+        picture_words.setdefault(names[one.key], {"key": one.key, **words})
+    return picture_words
 
 
 def _package(site: Site, facts: Facts, revisions: RevisionQuerySet, edition: int | None) -> Files:

@@ -15,18 +15,18 @@ from hestor.sites.services import resting
 
 
 def _taken(site: Site, given: SiteAddress, now: datetime) -> list[Problem]:
-    found = []
+    problems = []
     others = Site.objects.exclude(pk=site.pk)
     if others.filter(slug=given.slug).exists():
-        found.append(Problem("slug", "slug_taken", {"slug": given.slug}))
+        problems.append(Problem("slug", "slug_taken", {"slug": given.slug}))
     if given.domain and others.filter(domain__in=(given.domain, f"www.{given.domain}")).exists():
-        found.append(Problem("domain", "domain_taken", {"domain": given.domain}))
+        problems.append(Problem("domain", "domain_taken", {"domain": given.domain}))
     owners = resting.owners_of(site)
-    if not found and given.slug != site.slug and resting.rests(short_host(given.slug), owners, now):
-        found.append(Problem("slug", "slug_rests", {"slug": given.slug, "days": site_address.RESTS.days}))
-    if not found and given.domain != site.domain and resting.rests(given.domain, owners, now):
-        found.append(Problem("domain", "domain_rests", {"domain": given.domain, "days": site_address.RESTS.days}))
-    return found
+    if not problems and given.slug != site.slug and resting.rests(short_host(given.slug), owners, now):
+        problems.append(Problem("slug", "slug_rests", {"slug": given.slug, "days": site_address.RESTS.days}))
+    if not problems and given.domain != site.domain and resting.rests(given.domain, owners, now):
+        problems.append(Problem("domain", "domain_rests", {"domain": given.domain, "days": site_address.RESTS.days}))
+    return problems
 
 
 def set_address(site_id: int, given: SiteAddress, now: datetime) -> Site:

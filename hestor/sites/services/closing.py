@@ -11,8 +11,8 @@ from hestor.sites.models import Site
 
 def close(site: Site, until: datetime | None) -> Site:
     """Closes a site; it opens by itself at a moment, if there is one. Raises InvalidInput."""
-    if until is not None and (found := list(schedule_rules.problems("until", until, clock.now()))):
-        raise InvalidInput(found)
+    if until is not None and (problems := list(schedule_rules.problems("until", until, clock.now()))):
+        raise InvalidInput(problems)
     site.closed, site.closed_until = True, until
     with invalidating(site.pk):
         site.save(update_fields=["closed", "closed_until"])

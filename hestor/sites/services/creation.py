@@ -43,12 +43,12 @@ def _rests(slug: str, owner: Account) -> bool:
 
 
 def _slug_problems(slug: str, owner: Account) -> list[Problem]:
-    found = list(paths.slug_problems("slug", slug))
-    if not found and Site.objects.filter(slug=slug).exists():
-        found.append(Problem("slug", "slug_taken", {"slug": slug}))
-    elif not found and _rests(slug, owner):
-        found.append(Problem("slug", "slug_rests", {"slug": slug, "days": RESTS.days}))
-    return found
+    problems = list(paths.slug_problems("slug", slug))
+    if not problems and Site.objects.filter(slug=slug).exists():
+        problems.append(Problem("slug", "slug_taken", {"slug": slug}))
+    elif not problems and _rests(slug, owner):
+        problems.append(Problem("slug", "slug_rests", {"slug": slug, "days": RESTS.days}))
+    return problems
 
 
 def _label(given: str) -> tuple[str, list[Problem]]:

@@ -91,8 +91,10 @@ def _keep_identities(site: Site, said: Described, files: Iterable[str]) -> None:
 def read(body: bytes) -> tuple[Described, Package]:
     """What a package says of itself, and its files. Raises InvalidInput if it is none."""
     said = run_within(TO_UNPACK, site_package.of_zip, body)
-    found = run_within(TO_UNPACK, package.of_zip, body)
-    return said, Package(found.texts, found.pictures, tuple(one for one in found.problems if not _is_own(one)))
+    describeds = run_within(TO_UNPACK, package.of_zip, body)
+    return said, Package(
+        describeds.texts, describeds.pictures, tuple(problem for problem in describeds.problems if not _is_own(problem))
+    )
 
 
 def take_in(owner: Account, body: bytes, slug: str = "", enough: Enough = never) -> tuple[Site, Report]:
@@ -114,10 +116,10 @@ def take_in(owner: Account, body: bytes, slug: str = "", enough: Enough = never)
     return site, report
 
 
-def fill(site: Site, said: Described, found: Package, enough: Enough = never) -> Report:
+def fill(site: Site, said: Described, found_package: Package, enough: Enough = never) -> Report:
     """Fills a site with what a package holds; begun again, it goes on where it was."""
     first = Report()
-    targets = importing.take_pictures(site.pk, found, first, enough)
+    targets = importing.take_pictures(site.pk, found_package, first, enough)
     if first.later:
         return first
     keys = {
@@ -125,9 +127,9 @@ def fill(site: Site, said: Described, found: Package, enough: Enough = never) ->
         for name, words in said.pictures.items()
         if words.key and name in targets
     }
-    report = importing.take_in(site.pk, found)
+    report = importing.take_in(site.pk, found_package)
     report.pictures = first.pictures
     _write_words(site, said, targets, report)
     _write_facts(site, _values(said, keys, report), report)
-    _keep_identities(site, said, found.texts)
+    _keep_identities(site, said, found_package.texts)
     return report

@@ -44,15 +44,15 @@ NOTHING_HELD = HeldBack()
 def split(changes: Collection[Change], held: Collection[Key]) -> tuple[tuple[Change, ...], tuple[Change, ...]]:
     """The changes that are published, and those held back. Raises InvalidInput for one that there is not."""
     wanted = set(held)
-    kept = tuple(one for one in changes if (one.kind, one.key) in wanted)
+    kept = tuple(change for change in changes if (change.kind, change.key) in wanted)
     if len(kept) < len(wanted) or len(wanted) > _MOST:
         raise InvalidInput([Problem("held_back", "held_unknown")])
-    return tuple(one for one in changes if (one.kind, one.key) not in wanted), kept
+    return tuple(change for change in changes if (change.kind, change.key) not in wanted), kept
 
 
 def _pages(site: Site, held: Collection[Change]) -> frozenset[int]:
-    now = {one.key for one in held if one.kind in ("page_added", "page_changed")}
-    gone = {one.key for one in held if one.kind == "page_removed"}
+    now = {change.key for change in held if change.kind in ("page_added", "page_changed")}
+    gone = {change.key for change in held if change.kind == "page_removed"}
     coming = dict(Revision.objects.coming(site.pk).values_list("path", "page_id"))
     leaving = Revision.objects.leaving(site.pk).filter(path__in=gone).exclude(page_id__in=coming.values())
     return frozenset({coming[path] for path in now} | set(leaving.values_list("page_id", flat=True)))
@@ -62,7 +62,7 @@ def held_back(site: Site, live: Edition | None, held: Collection[Change]) -> Hel
     """What holding these changes back leaves as it is. Raises InvalidInput where the rest can't go without them."""
     if not held:
         return NOTHING_HELD
-    found = HeldBack(frozenset(one.key for one in held if one.kind == "fact"), _pages(site, held))
+    found = HeldBack(frozenset(change.key for change in held if change.kind == "fact"), _pages(site, held))
     problems = [*_first_edition(live, held), *_same_address(site, found), *_below(site, found)]
     if problems:
         raise InvalidInput(problems[:5])
@@ -70,7 +70,7 @@ def held_back(site: Site, live: Edition | None, held: Collection[Change]) -> Hel
 
 
 def _first_edition(live: Edition | None, held: Collection[Change]) -> Iterator[Problem]:
-    if live is None and any(one.kind == "fact" or one.key == "/" for one in held):
+    if live is None and any(change.kind == "fact" or change.key == "/" for change in held):
         yield Problem("held_back", "held_first")
 
 

@@ -81,10 +81,10 @@ def never() -> bool:
     return False
 
 
-def take_pictures(site_id: int, found: Package, report: Report, enough: Enough = never) -> dict[str, str]:
+def take_pictures(site_id: int, found_package: Package, report: Report, enough: Enough = never) -> dict[str, str]:
     """The address of each picture of the package, by its name. One that the site has already is not taken again."""
     targets = {}
-    for name, body in found.pictures.items():
+    for name, body in found_package.pictures.items():
         key = key_of(body)
         if not Content.objects.filter(site_id=site_id, key=key).exists():
             known = same_file(site_id, body)
@@ -114,11 +114,11 @@ def _page_of(name: str, text: str) -> tuple[dict[str, Any], list[Problem]]:
         return {}, [Problem("body", "text_intricate")]
 
 
-def _read(found: Package, targets: Mapping[str, str], report: Report) -> Iterator[_Ready]:
-    read = {name: _page_of(name, text) for name, text in found.texts.items()}
+def _read(found_package: Package, targets: Mapping[str, str], report: Report) -> Iterator[_Ready]:
+    read = {name: _page_of(name, text) for name, text in found_package.texts.items()}
     pages = {name: str(given["path"]) for name, (given, _) in read.items() if given}
     for name, (given, problems) in read.items():
-        report.problems += [(name, one) for one in problems]
+        report.problems += [(name, problem) for problem in problems]
         if not given:
             continue
         given["body"] = package.linked(given["body"], name, {**targets, **pages})
@@ -128,7 +128,7 @@ def _read(found: Package, targets: Mapping[str, str], report: Report) -> Iterato
         except ValidationError as error:
             report.problems.append((name, _value_problem(error)))
         except InvalidInput as error:
-            report.problems += [(name, one) for one in error.problems]
+            report.problems += [(name, problem) for problem in error.problems]
         except HestorError as error:
             report.problems.append((name, Problem("body", error.code)))
         else:
@@ -137,7 +137,7 @@ def _read(found: Package, targets: Mapping[str, str], report: Report) -> Iterato
 
 def _accepted(ready: list[_Ready], here: Mapping[str, Revision], report: Report) -> dict[str, _Ready]:
     """The pages that may be taken in, by their addresses."""
-    kinds = {path: one.kind for path, one in here.items()} | {
+    kinds = {path: revision.kind for path, revision in here.items()} | {
         one.fields.path: one.fields.kind for one in ready if one.fields.kind in intake.LISTS
     }
     wrong = dict(intake.address_problems([one.fields.path for one in ready], kinds))
@@ -147,8 +147,8 @@ def _accepted(ready: list[_Ready], here: Mapping[str, Revision], report: Report)
 
 def _parents(kept: Mapping[str, _Ready], here: Mapping[str, Revision], report: Report) -> dict[str, str | None]:
     """The address of the page above each; none for one that is not there, or that would stand below itself."""
-    by_id = {one.page_id: path for path, one in here.items()}
-    there = {path: by_id.get(one.parent_id) if one.parent_id else None for path, one in here.items()}
+    by_id = {revision.page_id: path for path, revision in here.items()}
+    there = {path: by_id.get(revision.parent_id) if revision.parent_id else None for path, revision in here.items()}
     above, wrong = intake.parents({path: one.parent for path, one in kept.items()}, there)
     report.problems += [(kept[path].name, problem) for path, problem in wrong]
     return above
@@ -156,7 +156,7 @@ def _parents(kept: Mapping[str, _Ready], here: Mapping[str, Revision], report: R
 
 def _write(site: Site, ready: list[_Ready], report: Report) -> None:
     drafts = Revision.objects.in_draft_of(site.pk).select_related("text", "page")
-    here = {one.path: one for one in drafts}
+    here = {draft.path: draft for draft in drafts}
     kept = _accepted(ready, here, report)
     above = _parents(kept, here, report)
     new = [path for path in kept if path not in here]
@@ -176,7 +176,9 @@ def _write(site: Site, ready: list[_Ready], report: Report) -> None:
         else:
             report.added.append(path)
         made.append(new_revision(site, pages[path], fields, one.compiled, clock.now(), keep=False))
-    for revision, text in zip(made, Text.objects.bulk_create([one.text for one in made], batch_size=200), strict=True):
+    for revision, text in zip(
+        made, Text.objects.bulk_create([each_revision.text for each_revision in made], batch_size=200), strict=True
+    ):
         revision.text = text
     # What goes stays in the database, as it comes back if all of this is taken back.
     Revision.objects.filter(pk__in=gone).update(in_draft=False)
@@ -186,10 +188,10 @@ def _write(site: Site, ready: list[_Ready], report: Report) -> None:
         report.deed = deeds.note(site, gone, (one.pk for one in came), site.draft_facts).pk
 
 
-def take_in(site_id: int, found: Package, enough: Enough = never) -> Report:
+def take_in(site_id: int, found_package: Package, enough: Enough = never) -> Report:
     """Takes a package into a draft. Nothing of it stops the rest; what there is no time for is told."""
-    report = Report(problems=[("", one) for one in found.problems])
-    whole = package.without_common_folder(found)
+    report = Report(problems=[("", problem) for problem in found_package.problems])
+    whole = package.without_common_folder(found_package)
     targets = take_pictures(site_id, whole, report, enough)
     if report.later:
         return report

@@ -43,7 +43,7 @@ class Mending:
 
 def in_one_go(mendings: Sequence[Mending]) -> Sequence[Mending]:
     """Those that may be mended together: one that asks for a person is mended alone, or not."""
-    return mendings if len(mendings) == 1 else [one for one in mendings if not one.stray.asks]
+    return mendings if len(mendings) == 1 else [mending for mending in mendings if not mending.stray.asks]
 
 
 @dataclass(frozen=True)
@@ -60,14 +60,14 @@ def proposed(site: Site, mendings: Iterable[Mending]) -> tuple[list[PageChange],
     """What mending would change: pages, and texts of facts by their fields; nothing is kept. Raises NotFound."""
     per_page: dict[int, list[Mending]] = defaultdict(list)
     facts: dict[str, list[Mending]] = defaultdict(list)
-    for one in mendings:
-        if one.stray.page_id:
-            per_page[one.stray.page_id].append(one)
-        elif one.stray.field and one.replacement is not None:
-            facts[one.stray.field].append(one)
+    for mending in mendings:
+        if mending.stray.page_id:
+            per_page[mending.stray.page_id].append(mending)
+        elif mending.stray.field and mending.replacement is not None:
+            facts[mending.stray.field].append(mending)
     changes = [change for page, found in per_page.items() if (change := _of_page(site, page, found))]
     shown = shown_texts.of_facts(site.facts)
-    texts = {field: _edited(shown[field], found) for field, found in facts.items() if field in shown}
+    texts = {field: _edited(shown[field], fact) for field, fact in facts.items() if field in shown}
     return changes, texts
 
 
@@ -75,11 +75,11 @@ def _of_page(site: Site, page: int, mendings: Sequence[Mending]) -> PageChange |
     fields = fields_of(current(site.pk, page)).model_dump(mode="json")
     after: dict[str, Any] = {}
     per_field: dict[str, list[Mending]] = defaultdict(list)
-    for one in mendings:
-        if one.replacement is not None:
-            per_field[one.stray.field].append(one)
+    for mending in mendings:
+        if mending.replacement is not None:
+            per_field[mending.stray.field].append(mending)
         else:
-            after |= _values(one.stray, fields, after)
+            after |= _values(mending.stray, fields, after)
     for name, found in per_field.items():
         if name not in after:
             after[name] = _edited(str(fields[name]), found)
@@ -100,11 +100,11 @@ def _values(stray: OwnStray, fields: Mapping[str, Any], after: Mapping[str, Any]
 def _edited(text: str, mendings: Iterable[Mending]) -> str:
     """A text with each spot replaced that still says what it said."""
     edits = []
-    for one in mendings:
-        stray = one.stray
+    for mending in mendings:
+        stray = mending.stray
         said = " ".join(text[stray.start : stray.end].split())
-        if one.replacement is not None and said == " ".join(stray.says.split()):
-            edits.append(Edit(stray.start, stray.end, one.replacement))
+        if mending.replacement is not None and said == " ".join(stray.says.split()):
+            edits.append(Edit(stray.start, stray.end, mending.replacement))
     return edited(text, edits)
 
 
@@ -139,7 +139,7 @@ def mend(site: Site, mendings: Iterable[Mending], revision: int) -> Mended:
     changes, facts = proposed(site, mendings)
     shown = shown_texts.of_facts(site.facts)
     before = {field: shown[field] for field in facts}
-    done = write(site.pk, {one.page: one.after for one in changes}, revision)
+    done = write(site.pk, {change.page: change.after for change in changes}, revision)
     return Mended(_with_facts(site, facts), done, before, facts)
 
 

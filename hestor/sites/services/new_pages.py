@@ -23,9 +23,9 @@ _NOT_IN_MENU: tuple[Kind, ...] = ("imprint",)
 
 def page_of_kind(site: Site, kind: Kind) -> Revision:
     """The page of a kind; made where there is none, in the site's language, last in the menu if it belongs there."""
-    found = Revision.objects.in_draft_of(site.pk).filter(kind=kind).order_by("path").first()
-    if found:
-        return found
+    revision = Revision.objects.in_draft_of(site.pk).filter(kind=kind).order_by("path").first()
+    if revision:
+        return revision
     title = translations.catalogue("public", site.facts.language)[f"starter.{kind}"]
     fields = {
         "path": free_path(site.pk, "/", title, kind),

@@ -46,22 +46,22 @@ def add_new(site: Site, title: str, kind: Kind, parent: int | None, today: datet
 def move(site_id: int, page: int, parent: int | None, index: int) -> None:
     """Puts a page below another, at a place among its siblings; its address stays. Raises InvalidInput, NotFound."""
     pages = list(Revision.objects.in_draft_of(site_id).exclude(kind="post"))
-    if page not in {one.page_id for one in pages}:
+    if page not in {each_page.page_id for each_page in pages}:
         raise NotFound
     places = placing.moved(pages, page, parent, index)
     with transaction.atomic():
         site = locked(site_id)
         check_place(site, current(site_id, page), parent)
-        page_values.put(site, {one.page: {"parent_id": one.parent, "order": one.order} for one in places})
+        page_values.put(site, {place.page: {"parent_id": place.parent, "order": place.order} for place in places})
 
 
 def duplicate(site: Site, page: int) -> Revision:
     """The same page once more, right below, at an address of its own and not in the menu. Raises InvalidInput."""
-    found = fields_of(current(site.pk, page))
-    if found.kind not in COPIED_KINDS:
+    fields = fields_of(current(site.pk, page))
+    if fields.kind not in COPIED_KINDS:
         raise InvalidInput([Problem("kind", "one_of_a_kind")])
-    path = free_path(site.pk, paths.above(found.path), found.title, found.kind)
-    return add_page(site.pk, {**found.model_dump(), "path": path, "in_menu": False})
+    path = free_path(site.pk, paths.above(fields.path), fields.title, fields.kind)
+    return add_page(site.pk, {**fields.model_dump(), "path": path, "in_menu": False})
 
 
 def below(site_id: int, page: int) -> Sequence[Revision]:
@@ -76,9 +76,9 @@ def delete(site_id: int, page: int, now: datetime, revision: int | None = None) 
     """
     with transaction.atomic():
         site = locked(site_id, revision)
-        found = current(site_id, page)
+        pages = current(site_id, page)
         kept = []
-        for one in [*reversed(below(site_id, page)), found]:
+        for one in [*reversed(below(site_id, page)), pages]:
             fields = fields_of(one).model_dump(mode="json")
             remove_page(site_id, one.page_id)
             kept.append(RemovedPage.objects.create(site=site, page=one.page, fields=fields, removed=now))

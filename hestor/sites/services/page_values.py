@@ -58,7 +58,7 @@ def put(site: Site, wanted: Mapping[int, Values]) -> list[int]:
     Raises NotFound for a page that the draft does not have.
     """
     drafts = Revision.objects.in_draft_of(site.pk).filter(page_id__in=wanted).select_related("text")
-    olds = {one.page_id: one for one in drafts}
+    olds = {draft.page_id: draft for draft in drafts}
     if wanted.keys() - olds.keys():
         raise NotFound
     changed = {

@@ -26,8 +26,8 @@ def _address_problems(site: Site, given: PageFields, page: Page | None) -> Itera
     others = Revision.objects.in_draft_of(site.pk).exclude(page=page)
     if others.filter(path=given.path).exists():
         yield Problem("path", "path_taken", {"path": given.path})
-    elif found := _alike(others, given.path):
-        yield Problem("path", "path_alike", {"path": given.path, "other": found})
+    elif problems := _alike(others, given.path):
+        yield Problem("path", "path_alike", {"path": given.path, "other": problems})
     news = given.path if given.kind == "news" else others.filter(kind="news").values_list("path", flat=True).first()
     if news is None:
         return
@@ -47,10 +47,10 @@ def _alike(others: RevisionQuerySet, path: str) -> str | None:
 def _month_problems(site: Site, given: PageFields, page: Page | None) -> Iterator[Problem]:
     """Months of news and of events have addresses below their lists, as ``/news/2026-05/``."""
     others = Revision.objects.in_draft_of(site.pk).exclude(page=page)
-    found = intake.list_problem(given.path, dict(others.filter(kind__in=intake.LISTS).values_list("path", "kind")))
+    problem = intake.list_problem(given.path, dict(others.filter(kind__in=intake.LISTS).values_list("path", "kind")))
     # That of numbered pages is said with the address itself.
-    if found and found.code == "path_month":
-        yield found
+    if problem and problem.code == "path_month":
+        yield problem
 
 
 def _height(site: Site, page: Page | None) -> int:

@@ -21,10 +21,10 @@ def name(site: Site, number: int, label: str) -> Edition:
     text, problems = _LABEL("label", label)
     if problems:
         raise InvalidInput(list(problems))
-    found = edition(site, number)
-    found.label = text
-    found.save(update_fields=["label"])
-    return found
+    found_edition = edition(site, number)
+    found_edition.label = text
+    found_edition.save(update_fields=["label"])
+    return found_edition
 
 
 def bring_back_fact(site: Site, number: int, key: str, revision: int) -> Site:

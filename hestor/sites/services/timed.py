@@ -26,8 +26,8 @@ def set_time(site_id: int, by: Account, at: datetime, revision: int, held: Colle
 
     Raises InvalidInput, NothingToPublish, StaleRevision, NotFound.
     """
-    if found := list(schedule_rules.problems("at", at, clock.now())):
-        raise InvalidInput(found)
+    if problems := list(schedule_rules.problems("at", at, clock.now())):
+        raise InvalidInput(problems)
     seen = locked(site_id, revision)
     changes, held_changes = split(changes_of(seen), held)
     if not changes:

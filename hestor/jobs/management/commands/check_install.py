@@ -16,11 +16,11 @@ class Command(BaseCommand):
 
     def handle(self, *args: Any, **options: Any) -> None:
         """Looks and tells."""
-        found = findings()
-        for one in found:
-            mark = "▲" if one.severity == "wrong" else "·"
-            self.stdout.write(f"{mark} {translations.say(f'install.{one.code}', **one.params)}")
-        if not found:
+        found_findings = findings()
+        for finding in found_findings:
+            mark = "▲" if finding.severity == "wrong" else "·"
+            self.stdout.write(f"{mark} {translations.say(f'install.{finding.code}', **finding.params)}")
+        if not found_findings:
             self.stdout.write(translations.say("install.well"))
-        if any(one.severity == "wrong" for one in found):
+        if any(finding.severity == "wrong" for finding in found_findings):
             sys.exit(1)

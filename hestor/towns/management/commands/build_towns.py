@@ -62,10 +62,10 @@ def _is_a_name(name: str) -> bool:
 
 def _names(main: str, others: Iterable[str]) -> dict[str, str]:
     """A town's names, by how they are searched; its main one is spelt as it is."""
-    found = {plain(main): main}
+    names = {plain(main): main}
     for name in filter(_is_a_name, others):
-        found.setdefault(plain(name), name)
-    return {key: name for key, name in found.items() if key}
+        names.setdefault(plain(name), name)
+    return {key: name for key, name in names.items() if key}
 
 
 def _insert(table: type[Any], columns: Iterable[str], rows: Iterable[Row]) -> None:
