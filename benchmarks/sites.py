@@ -73,7 +73,7 @@ def _fill_site(site, owner, count: int) -> None:
             kind="post" if n % 2 else "page",
             parent_id=None if n % 2 else tops[n % 8].page_id,
             published=date(2020, 1, 1) + timedelta(days=n % 2000) if n % 2 else None,
-            signature=signature.of(_FIELDS[n % 2], made).text,
+            signature=signature.signature_of(_FIELDS[n % 2], made).text,
         )
         for n, (page, text) in enumerate(zip(pages, texts, strict=True))
     )

@@ -8,7 +8,7 @@ from pwd import getpwuid
 _ROOT = 0
 
 
-def of(environment: Mapping[str, str]) -> tuple[int, int] | None:
+def data_owner(environment: Mapping[str, str]) -> tuple[int, int] | None:
     """User and group of the data folder; None where it is not there yet, or root's own."""
     data = Path(environment.get("DATA") or "data")
     if not data.exists():
@@ -19,7 +19,7 @@ def of(environment: Mapping[str, str]) -> tuple[int, int] | None:
 
 def become(environment: Mapping[str, str]) -> None:
     """Makes a process of root one of the data's owner; does nothing for anybody else."""
-    owner = of(environment) if os.geteuid() == _ROOT else None
+    owner = data_owner(environment) if os.geteuid() == _ROOT else None
     if owner is None:
         return
     user, group = owner

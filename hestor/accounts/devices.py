@@ -109,7 +109,7 @@ def called(agent: str) -> tuple[str, str]:
     return browser, found.os.family if found.os else ""
 
 
-def of(account: Account) -> list[Device]:
+def signed_in(account: Account) -> list[Device]:
     """The devices on which an account is signed in, the one used last first."""
     alive = set(Session.objects.filter(expire_date__gt=clock.now()).values_list("session_key", flat=True))
     return [device for device in account.devices.order_by("-seen", "-pk") if device.session_key in alive]

@@ -35,7 +35,7 @@ def _out(request: HttpRequest, account: Account) -> AccountOut:
     here = request.session.session_key
     found = [
         DeviceOut(id=one.pk, name=_name(one.agent), since=one.since, seen=one.seen, here=one.session_key == here)
-        for one in devices.of(account)
+        for one in devices.signed_in(account)
     ]
     letters = [
         AccountLetter(receiver=message.receiver, subject=message.subject, text=message.body.words)

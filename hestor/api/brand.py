@@ -37,7 +37,7 @@ def _logo(site: Site, report: BrandReport, name: str) -> dict[str, Any] | None:
     if logo is None:
         return None
     return {
-        "src": FileAddresses(site, report.facts).of(logo.shown.src.replace("1x.", f"{logo.largest}x.")),
+        "src": FileAddresses(site, report.facts).address_of(logo.shown.src.replace("1x.", f"{logo.largest}x.")),
         "width": logo.shown.width, "height": logo.shown.height, "shape": logo.measured.shape,
         "trim": logo.measured.trim, "sensible_width": logo.measured.width, "one_colour": logo.measured.one_colour,
         "standing": logo.measured.standing, "sharp_to": logo.measured.sharp_to,
@@ -57,7 +57,7 @@ def _out(site: Site, typed: dict[str, Any]) -> dict[str, Any]:
         "icon": {
             "starter": facts.icon is None,
             "names": list(brand.icon_names),
-            "files": {name: addresses.of(brand.icon_folder + name) for name in brand.icon_names},
+            "files": {name: addresses.address_of(brand.icon_folder + name) for name in brand.icon_names},
             "pixels": {str(size): _data(png) for size, png in report.pixels.items()},
             "advice": list(report.legibility.advice),
             "at": [
@@ -70,7 +70,7 @@ def _out(site: Site, typed: dict[str, Any]) -> dict[str, Any]:
             "most_letters": emblems.MOST_LETTERS,
         },
         "share": {
-            "src": addresses.of(brand.share.src),
+            "src": addresses.address_of(brand.share.src),
             "composed": facts.share_picture is None,
             "alt": brand.share.alt,
             "bytes": report.share_bytes,

@@ -60,7 +60,7 @@ def check(request: HttpRequest, site: str, given: AddressIn) -> dict[str, Any]:
     }
     if problems or not kept:
         return out
-    domain, own = dns.of(addresses.domain_of(kept)), found_site.domain or ""
+    domain, own = dns.delivery_of(addresses.domain_of(kept)), found_site.domain or ""
     notices = [*addresses.notices("contact_email", kept, own), *dns.notices("contact_email", kept, own, domain)]
     return {
         **out,

@@ -40,7 +40,7 @@ class FileAddresses:
         drawn = (key for key in DRAWN_FROM if getattr(kept, key) != getattr(self._facts, key))
         return urlencode({"typed": json.dumps(document.plain(self._facts, drawn), ensure_ascii=False)})
 
-    def of(self, path: str) -> str:
+    def address_of(self, path: str) -> str:
         """Where the desk gets the file at a public address; empty for what is no such file.
 
         Typed facts go along only if the kept ones have no such file: so that a keystroke fetches nothing anew that
@@ -58,7 +58,7 @@ class FileAddresses:
         same = self._facts == self._site.facts
         brand = self._kept if same else BrandFiles(self._facts, pictures.masters(self._site.pk))
         name = "icon.svg" if "icon.svg" in brand.icon_names else "icon-192.png"
-        return self.of(brand.icon_folder + name)
+        return self.address_of(brand.icon_folder + name)
 
 
 def _typed(text: str) -> dict[str, Any]:

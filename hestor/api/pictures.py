@@ -63,7 +63,7 @@ def list_pictures(request: HttpRequest, site: str) -> dict[str, Any]:
     found_site = site_for(request, site, Action.VIEW)
     uses = uses_of(found_site, clock.now())
     return {
-        "pictures": [_out(found_site, picture, uses) for picture in Picture.objects.of(found_site.pk)],
+        "pictures": [_out(found_site, picture, uses) for picture in Picture.objects.kept_by(found_site.pk)],
         "deleted": [_out(found_site, picture, {}) for picture in Picture.objects.deleted_of(found_site.pk)],
         "days_kept": services.DAYS_KEPT,
         "most_bytes": ingest.MOST_BYTES,

@@ -30,7 +30,7 @@ def _proof(addresses: FileAddresses, origin: str, proof: Proof) -> ProofOut:
     out = ProofOut.model_validate(proof, from_attributes=True)
     for picture in out.pictures:
         # A shared picture is named by its full address, the others by their path.
-        picture.src = addresses.of(picture.src.removeprefix(origin))
+        picture.src = addresses.address_of(picture.src.removeprefix(origin))
     return out
 
 

@@ -25,4 +25,4 @@ def find(request: HttpRequest, site: str, given: ReachIn) -> dict[str, ReachOut]
     good, _ = document.check_all(given.facts)
     finder = ReachFinder(found_site, found_site.facts.model_copy(update=good))
     keys = document.KEYS if given.keys is None else [key for key in document.KEYS if key in given.keys]
-    return {key: _out(finder.of(key)) for key in keys}
+    return {key: _out(finder.of_fact(key)) for key in keys}

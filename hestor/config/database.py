@@ -37,7 +37,7 @@ _POSTGRESQL_OPTIONS = {
 }
 
 
-def of(url: str, data: Path) -> dict[str, Any]:
+def django_settings(url: str, data: Path) -> dict[str, Any]:
     """Django's settings for a database.
 
     Raises ImproperlyConfigured, in words, for a URL of anything but PostgreSQL, or one without a database's name.

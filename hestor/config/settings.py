@@ -84,7 +84,7 @@ WSGI_APPLICATION = "hestor.config.wsgi.application"
 TEMPLATES: list[dict[str, object]] = []
 
 DATABASES = {
-    "default": database.of(SAID.database, DATA),
+    "default": database.django_settings(SAID.database, DATA),
     # Towns are reference data, built once from a package and never written by the application.
     "towns": {**database.SQLITE, "NAME": ROOT / "build" / "towns.sqlite3"},
 }

@@ -91,7 +91,7 @@ _CACHE: TTLCache[str, Delivery] = TTLCache(2000, 600)
 
 
 @cached(_CACHE, lock=Lock())
-def of(domain: str) -> Delivery:
+def delivery_of(domain: str) -> Delivery:
     """What the name service says of a domain."""
     lookup = resolver if settings.DNS == "resolver" else simulated
     try:

@@ -8,7 +8,7 @@ from django.db import models
 class PictureQuerySet(models.QuerySet["Picture"]):
     """The pictures that are asked for."""
 
-    def of(self, site_id: int) -> "PictureQuerySet":
+    def kept_by(self, site_id: int) -> "PictureQuerySet":
         """Those of a site that were not deleted, the newest first."""
         return self.filter(site_id=site_id, deleted__isnull=True).order_by("-created", "-pk")
 

@@ -16,7 +16,7 @@ from hestor.pictures.models import Content, Picture
 
 def picture_of(site_id: int, picture_id: int, deleted: bool = False) -> Picture:
     """One picture of a site. Raises NotFound."""
-    states = Picture.objects.deleted_of(site_id) if deleted else Picture.objects.of(site_id)
+    states = Picture.objects.deleted_of(site_id) if deleted else Picture.objects.kept_by(site_id)
     state = states.filter(pk=picture_id).first()
     if state is None:
         raise NotFound

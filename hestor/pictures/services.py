@@ -51,7 +51,7 @@ def read(name: str, body: bytes) -> Ingested:
 def same_file(site_id: int, body: bytes) -> Picture | None:
     """The site's picture that came from the very same file, if there is one."""
     found = hashlib.sha256(body).hexdigest()
-    return Picture.objects.of(site_id).filter(file_hash=found).first()
+    return Picture.objects.kept_by(site_id).filter(file_hash=found).first()
 
 
 def _fields(name: str, body: bytes, ingested: Ingested) -> dict[str, object]:
@@ -78,7 +78,7 @@ def keep(site_id: int, ingested: Ingested) -> None:
 
 def adopt(site_id: int, source_id: int, key: str) -> None:
     """Gives a site a picture of another one, with its words; does nothing where it has it already."""
-    source = Picture.objects.of(source_id).filter(key=key).first()
+    source = Picture.objects.kept_by(source_id).filter(key=key).first()
     content = Content.objects.filter(site_id=source_id, key=key).first()
     if content is None or Content.objects.filter(site_id=site_id, key=key).exists():
         return

@@ -186,4 +186,4 @@ def calendar(frame: Frame, list_path: str, shown: Month) -> Calendar:
 
 def month_of(now: datetime) -> Month:
     """The month that it is."""
-    return month.of(now.date())
+    return month.month_of(now.date())

@@ -23,7 +23,7 @@ class ContactLine:
 def link(facts: Facts) -> Markup:
     """A link to write to the public address, as the owner wants it protected; empty where there is none to show."""
     # The address was checked, and each form escapes what it is made of.
-    return Markup(protection.link(facts.contact_email, protection.of(facts.contact_protection)))  # noqa: S704
+    return Markup(protection.link(facts.contact_email, protection.named(facts.contact_protection)))  # noqa: S704
 
 
 def line(frame: "Frame") -> ContactLine | None:
@@ -39,4 +39,4 @@ def text(facts: Facts) -> str:
 
 def is_told(facts: Facts) -> bool:
     """Whether machines are told the address: feed, structured data and the card for address books."""
-    return bool(facts.contact_email) and protection.is_told_to_machines(protection.of(facts.contact_protection))
+    return bool(facts.contact_email) and protection.is_told_to_machines(protection.named(facts.contact_protection))

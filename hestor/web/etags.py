@@ -13,6 +13,6 @@ def number(body: bytes, coding: str) -> int:
     return int.from_bytes(digest[:4], "big") >> 1 | 1
 
 
-def of(body: bytes, encoded: bytes, coding: str) -> str:
+def validator(body: bytes, encoded: bytes, coding: str) -> str:
     """The validator of a body in a coding."""
     return f'"{number(body, coding):x}-{len(encoded):x}"'

@@ -90,7 +90,7 @@ def clear_caches() -> None:
 def _encoded(response: Response, accepts: str) -> EncodedResponse:
     coding = encoding.choose(accepts, response.media_type, len(response.body))
     body = encoding.encode(response.body, coding)
-    return EncodedResponse(response, coding, body, etags.of(response.body, body, coding))
+    return EncodedResponse(response, coding, body, etags.validator(response.body, body, coding))
 
 
 @dataclass(frozen=True)

@@ -201,7 +201,7 @@ def mail(site):
 
 def filled_in(path: str, site: Site) -> str:
     page = Revision.objects.in_draft_of(site.pk).get(path="/about/people/").page_id
-    picture = Picture.objects.of(site.pk).first()
+    picture = Picture.objects.kept_by(site.pk).first()
     deleted = Picture.objects.deleted_of(site.pk).first()
     icon = BrandFiles(site.facts, masters(site.pk)).icon_folder.removeprefix(PREFIX)
     values: dict[str, object] = {"device": 999_999, "town": 1}

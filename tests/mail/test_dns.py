@@ -21,12 +21,12 @@ from hestor.mail import dns
     ],
 )
 def test_the_simulated_service_answers_for_its_own_domains(domain, takes, strictness, policy):
-    found = dns.of(domain)
+    found = dns.delivery_of(domain)
     assert (found.takes, found.strictness, found.policy) == (takes, strictness, policy)
 
 
 def test_hosts_come_by_preference():
-    assert dns.of("silberpfad.example").hosts == ("post.silberpfad.example", "post2.silberpfad.example")
+    assert dns.delivery_of("silberpfad.example").hosts == ("post.silberpfad.example", "post2.silberpfad.example")
 
 
 @pytest.mark.parametrize(
@@ -45,4 +45,4 @@ def test_a_real_resolver_is_a_setting_away_and_may_fail(settings, monkeypatch, e
 
     settings.DNS = "resolver"
     monkeypatch.setattr(resolver, "resolve", fails)
-    assert dns.of("anything.example").takes == takes
+    assert dns.delivery_of("anything.example").takes == takes

@@ -147,7 +147,7 @@ def test_what_is_used_goes_only_when_that_is_known(site, owner, logo):
     with pytest.raises(PictureInUse):
         pictures.delete(site.pk, logo.pk, NOW)
     pictures.delete(site.pk, logo.pk, NOW, even_if_used=True)
-    assert not Picture.objects.of(site.pk).exists()
+    assert not Picture.objects.kept_by(site.pk).exists()
     site.refresh_from_db()
     # What shows it goes on doing so until somebody changes it.
     assert draft_of(site).master(site.facts.logo.picture).body
@@ -184,7 +184,7 @@ def test_content_that_two_sites_share_outlives_the_one(site, owner):
     second = make_site(owner, {"name": "Second"})
     for one in (site, second):
         services.upload(one.pk, "a.png", png(40, 30))
-    picture = Picture.objects.of(site.pk).get()
+    picture = Picture.objects.kept_by(site.pk).get()
     pictures.delete(site.pk, picture.pk, NOW)
     clean(LATER)
     assert selectors.master(second.pk, picture.key).body

@@ -59,7 +59,7 @@ class Whole:
 
 
 def told(site: Site, facts: Facts, key: str) -> dict[str, int]:
-    found = ReachFinder(site, facts).of(key)
+    found = ReachFinder(site, facts).of_fact(key)
     places = {one.place.value: one.number for one in found.places}
     return places | ({"pages": found.pages} if found.pages else {})
 
@@ -166,7 +166,7 @@ def test_a_changed_page_is_counted_anew(site):
     change_page(site.pk, page.page_id, {"body": "At {site}."})
     site.refresh_from_db()
     assert told(site, site.facts, "name")["text"] == 3
-    assert [one.number for one in ReachFinder(site, site.facts).of("name").places if one.place is Place.TAB] == [5]
+    assert [one.number for one in ReachFinder(site, site.facts).of_fact("name").places if one.place is Place.TAB] == [5]
 
 
 def test_a_change_reaches_where_the_two_values_differ(site):
@@ -206,13 +206,13 @@ def test_whatever_changes_by_a_byte_is_said_and_nothing_else(demo_sites, slug):
 
 def test_what_another_process_read_is_not_read_again(site, monkeypatch):
     changed = site.facts.model_copy(update={"name": "Another name"})
-    before = ReachFinder(site, changed).of("name")
+    before = ReachFinder(site, changed).of_fact("name")
     # As a process that has read nothing itself.
     reaches._READINGS.clear()
     reaches._REACHES.clear()
     monkeypatch.setattr(reaches, "read_state", lambda *_: pytest.fail("it was read once more"))
-    assert ReachFinder(site, changed).of("name") == before
+    assert ReachFinder(site, changed).of_fact("name") == before
     Site.objects.filter(pk=site.pk).update(pages_revision=site.pages_revision + 1)
     site.refresh_from_db()
     with pytest.raises(pytest.fail.Exception):
-        ReachFinder(site, changed).of("name")
+        ReachFinder(site, changed).of_fact("name")

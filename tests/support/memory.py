@@ -76,11 +76,11 @@ class MemoryState:
         return next(((p.path, p.title) for p in self.pages if p.kind == "news"), None)
 
     def post_months(self) -> Sequence[tuple[Month, int]]:
-        found = Counter(month.of(p.published) for p in self.posts(0, self.post_count()) if p.published)
+        found = Counter(month.month_of(p.published) for p in self.posts(0, self.post_count()) if p.published)
         return sorted(found.items(), reverse=True)
 
     def posts_of(self, wanted: Month) -> Sequence[Page]:
-        return [p for p in self.posts(0, self.post_count()) if p.published and month.of(p.published) == wanted]
+        return [p for p in self.posts(0, self.post_count()) if p.published and month.month_of(p.published) == wanted]
 
     def not_found_page(self) -> Page | None:
         return next((page for page in self.pages if page.kind == "not_found"), None)

@@ -16,7 +16,7 @@ _DECOYS = ("no", ".spam", "-x", ".invalid")
 _PIECE = 4
 
 
-def of(kind: str) -> Protection:
+def named(kind: str) -> Protection:
     """A protection by its name, plain if none is said; for one that there no longer is, the strictest."""
     return next((protection for protection in PROTECTIONS if protection == (kind or "plain")), "hidden")
 

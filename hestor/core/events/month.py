@@ -36,7 +36,7 @@ class Month:
         return Month(year, month + 1)
 
 
-def of(day: date) -> Month:
+def month_of(day: date) -> Month:
     """The month that a day is in."""
     return Month(day.year, day.month)
 

@@ -59,7 +59,7 @@ class ContactFacts(FactGroup):
             _other_protection,
             editor="protection",
             slots=(Slot(Place.FOOTER),),
-            in_words=lambda kind: Words(f"value.protection.{protection.of(kind)}"),
+            in_words=lambda kind: Words(f"value.protection.{protection.named(kind)}"),
         ),
     ] = ""
     notices_email: Annotated[

@@ -75,7 +75,7 @@ def _joined(names: Iterable[str]) -> str:
     return "+".join(sorted(names))
 
 
-def of(fields: PageFields, compiled: CompiledText) -> Signature:
+def signature_of(fields: PageFields, compiled: CompiledText) -> Signature:
     """The signature of a page with its compiled text."""
     origin = descriptions.source(fields.summary, compiled.excerpt)
     described = fillins.used(fields.summary) if origin == "summary" else compiled.excerpt_fills

@@ -12,7 +12,7 @@ def read(page: PageReading) -> Hashable:
     """All that a header shows."""
     words = (page.site_name, page.name_is_seen, page.tagline, page.menu)
     images = (page.logo, page.logo_dark, page.logo_plates, page.header_icon)
-    return words, images, page.theme_colour, page.style.of("band", "heading"), page.arrangement
+    return words, images, page.theme_colour, page.style.values_of("band", "heading"), page.arrangement
 
 
 def proof(path: str, page: PageReading, sought: Sought) -> Proof:

@@ -10,7 +10,7 @@ from hestor.core.reading.page import PageReading
 
 def read(page: PageReading) -> Hashable:
     """The colours of links and buttons, in light and in dark."""
-    return page.style.of("link", "button", "button_ink")
+    return page.style.values_of("link", "button", "button_ink")
 
 
 def proof(path: str, page: PageReading, sought: Sought) -> Proof:

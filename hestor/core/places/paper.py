@@ -13,7 +13,7 @@ _TEXT_SHOWN = 400
 def read(page: PageReading) -> Hashable:
     """All that is printed, the pictures in the header, and how it is set."""
     pictures_shown = (page.logo, page.header_icon) if page.is_on_paper("header img") else None
-    return page.title, page.printed_words, pictures_shown, page.language, page.style.of("text", "heading")
+    return page.title, page.printed_words, pictures_shown, page.language, page.style.values_of("text", "heading")
 
 
 def proof(path: str, page: PageReading, sought: Sought) -> Proof:

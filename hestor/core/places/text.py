@@ -9,7 +9,7 @@ from hestor.core.reading.page import PageReading
 
 def read(page: PageReading) -> Hashable:
     """All that the main part says, and how."""
-    return page.text, page.language, page.direction, page.root_classes, page.style.of("text", "heading")
+    return page.text, page.language, page.direction, page.root_classes, page.style.values_of("text", "heading")
 
 
 TEXT = PagePlace(Place.TEXT, read)

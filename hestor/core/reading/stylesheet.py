@@ -29,7 +29,7 @@ class StyleReading:
         both = (("light", self.light), ("dark", {**self.light, **self.dark}))
         return {theme: {k: v for k, v in found.items() if v.startswith("#")} for theme, found in both}
 
-    def of(self, *names: str) -> tuple[str, ...]:
+    def values_of(self, *names: str) -> tuple[str, ...]:
         """The values of some properties, those for light first, then those for dark."""
         return (*(self.light.get(name, "") for name in names), *(self.dark.get(name, "") for name in names))
 

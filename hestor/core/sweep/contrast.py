@@ -64,7 +64,7 @@ class Looks:
         self._looks = [_Look(_BLACK, _WHITE, 16.0, False)]
         self._faint: dict[int, _Faint | None] = {}
 
-    def of(self, source: Source) -> list[int]:
+    def looks_of(self, source: Source) -> list[int]:
         """The number of each element's look, by the elements' numbers."""
         keys: list[int] = []
         for element in source.elements:
@@ -191,7 +191,7 @@ def unreadable(source: Source, drawn: Looks) -> Iterator[Stray]:
     """The outermost element of each stretch of text whose ink stands out too little from its ground."""
     if drawn.is_bare and not any(one in source.text.lower() for one in _SAYING):
         return
-    keys = drawn.of(source)
+    keys = drawn.looks_of(source)
     reported: set[int] = set()
     told: set[tuple[str, str, str]] = set()
     for number in source.speaking:

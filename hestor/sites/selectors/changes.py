@@ -19,7 +19,7 @@ def _fact_changes(site: Site, live: Edition | None) -> tuple[Change, ...]:
     draft, before = site.facts, live.facts if live else None
     finder = ReachFinder(site, draft)
     return tuple(
-        fact_change(key, before, draft, finder.of_value(key, getattr(before, key)) if before else finder.of(key))
+        fact_change(key, before, draft, finder.of_value(key, getattr(before, key)) if before else finder.of_fact(key))
         for key in document.differing(before, draft)
     )
 

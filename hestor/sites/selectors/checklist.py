@@ -28,7 +28,7 @@ def checklist(site: Site, now: datetime) -> tuple[ChecklistItem, ...]:
     below = set(drafts.filter(kind="page", parent__isnull=False).values_list("parent_id", flat=True))
     bare = drafts.filter(kind__in=COPIED_KINDS, text__body="").order_by("path").values_list("page_id", flat=True)
     used = uses_of(site, now)
-    silent = Picture.objects.of(site.pk).filter(description="", key__in=used)
+    silent = Picture.objects.kept_by(site.pk).filter(description="", key__in=used)
     return items(
         Seen(
             site.facts,

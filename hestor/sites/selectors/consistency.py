@@ -192,7 +192,7 @@ def is_told(stray: OwnStray) -> bool:
 
 def strays_on(renderer: Renderer, pages: UnlinkedPages, revision: Revision, house: OwnHouse) -> Iterator[OwnStray]:
     """The strays of a page as the renderer makes it."""
-    yield from own.of_page(renderer.page(pages.of(revision)).body.decode(), own_page(revision), house)
+    yield from own.of_page(renderer.page(pages.page_of(revision)).body.decode(), own_page(revision), house)
 
 
 def own_page(revision: Revision) -> OwnPage:

@@ -153,7 +153,7 @@ class ReachFinder:
     def _as_it_is(self) -> SiteReading:
         return _reading(self._site, self._facts, self._groups)
 
-    def of(self, key: str) -> Reach:
+    def of_fact(self, key: str) -> Reach:
         """Where a fact lands. One that is unset lands nowhere, unless something else stands in for it."""
         if SPECS[key].private:
             return NOWHERE

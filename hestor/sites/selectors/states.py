@@ -61,7 +61,7 @@ class StoredPages:
         self.revisions = revisions
         self._known = known
 
-    def of(self, revision: Revision) -> Page:
+    def page_of(self, revision: Revision) -> Page:
         """A page as a revision says it, that was fetched with its text and identity."""
         return self._page(revision)
 

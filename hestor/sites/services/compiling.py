@@ -23,7 +23,7 @@ def recompile_outdated() -> int:
             text.compiler = markdown.COMPILER_VERSION
         revisions = list(Revision.objects.filter(text__in=outdated).select_related("text"))
         for revision in revisions:
-            revision.signature = signature.of(fields_of(revision), compiled[revision.text_id]).text
+            revision.signature = signature.signature_of(fields_of(revision), compiled[revision.text_id]).text
         with transaction.atomic():
             Text.objects.bulk_update(outdated, ["html", "excerpt", "compiler"])
             Revision.objects.bulk_update(revisions, ["signature"])

@@ -36,7 +36,7 @@ def _changed(old: Revision, values: Values, now: datetime) -> Revision:
     """A new state of a page with other values, and the signature that those make."""
     made = copied(old, **values)
     compiled = CompiledText(old.text.html, old.text.excerpt, markdown.fills_in(old.text.html))
-    made.signature = signature.of(PageFields(**columns_of(made)), compiled).text
+    made.signature = signature.signature_of(PageFields(**columns_of(made)), compiled).text
     if values.keys() & _WORDS:
         made.worded = now
     return made

@@ -125,7 +125,7 @@ def new_revision(
     if keep:
         text.save()
     columns = {name: getattr(given, name) for name in COLUMNS} | _when(given)
-    traits = signature.of(given, compiled).text
+    traits = signature.signature_of(given, compiled).text
     return Revision(site=site, page=page, text=text, parent_id=given.parent, signature=traits, worded=worded, **columns)
 
 

@@ -49,4 +49,4 @@ def test_people_read_any_woven_address_whole(address):
 
 
 def test_a_kind_that_there_no_longer_is_shows_nothing():
-    assert protection.link(ADDRESS, protection.of("rot13")) == ""
+    assert protection.link(ADDRESS, protection.named("rot13")) == ""

@@ -7,7 +7,7 @@ from hestor.core.text import markdown
 
 def of(**fields: object) -> signature.Signature:
     page = PageFields(**{"path": "/a/", "title": "A", **fields})
-    return signature.of(page, markdown.compile_text(page.body))
+    return signature.signature_of(page, markdown.compile_text(page.body))
 
 
 @pytest.mark.parametrize(

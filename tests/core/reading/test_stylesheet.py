@@ -14,7 +14,7 @@ def test_only_what_is_set_for_the_whole_page_is_read():
     style = read_style(STYLE)
     assert style.light == {"band": "#aa0000", "heading": '"Sora", serif'}
     assert style.themes == {"light": {"band": "#aa0000"}, "dark": {"band": "#ff8888"}}
-    assert style.of("band", "nope") == ("#aa0000", "", "#ff8888", "")
+    assert style.values_of("band", "nope") == ("#aa0000", "", "#ff8888", "")
 
 
 def test_what_is_no_stylesheet_sets_nothing():
