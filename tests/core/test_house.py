@@ -183,3 +183,9 @@ def test_every_path_that_a_document_names_is_there():
 def test_the_version_is_said_in_two_places_alike():
     project = tomllib.loads((TOP / "pyproject.toml").read_text())
     assert project["project"]["version"] == VERSION
+
+
+def test_names_of_tests_say_the_case_in_a_line():
+    names = [name for path in (TOP / "tests").rglob("*.py") for name in re.findall(r"def (test_\w+)", path.read_text())]
+    assert len(names) > 1_500
+    assert [name for name in names if len(name) > 70] == []
