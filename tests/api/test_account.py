@@ -74,7 +74,7 @@ def agree(token, step="confirm"):
     return device().post(f"/api/account-address/{step}", {"token": token}, "application/json")
 
 
-def test_another_email_address_counts_once_its_reader_agreed_and_the_one_before_is_told(desk):
+def test_another_address_counts_once_its_reader_agreed_and_the_old_is_told(desk):
     token = wish(desk)
     told = Message.objects.get(site=None, receiver="owner@example.org")
     assert "new@example.org" in told.body.words
@@ -90,7 +90,7 @@ def test_another_email_address_counts_once_its_reader_agreed_and_the_one_before_
     assert desk.get("/api/account").json()["wished"] == ""
 
 
-def test_a_link_to_another_address_that_was_taken_back_altered_replaced_or_is_old_is_spent(desk, monkeypatch):
+def test_a_link_that_was_taken_back_altered_replaced_or_is_old_is_spent(desk, monkeypatch):
     token = wish(desk)
     for spoilt in (token[:-2], "x" + token, ""):
         assert agree(spoilt).status_code == 410

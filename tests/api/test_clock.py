@@ -71,7 +71,7 @@ def test_a_place_that_is_missing_is_found_by_its_country(desk, towns):
     assert {"code": "AU", "name": "Australia"} in desk.get("/api/countries").json()
 
 
-def test_beginnings_that_many_have_are_answered_from_what_is_known_beforehand(desk, towns):
+def test_common_beginnings_are_answered_from_what_is_known_beforehand(desk, towns):
     wien = TownName.objects.get(name="Wien")
     LargestTown.objects.create(begin="w", rank=0, found=wien)
     assert names(desk, "w") == [("Vienna", "Wien")]
@@ -99,7 +99,7 @@ def test_a_town_proposes_all_that_pages_will_say_and_what_else_there_is(desk, to
     assert desk.get("/api/towns/999999999999999999999/proposal").status_code in (404, 422)
 
 
-def test_a_fixed_offset_says_what_it_costs_and_a_clock_elsewhere_is_asked_about(desk):
+def test_a_fixed_offset_says_its_cost_and_a_clock_elsewhere_is_asked_about(desk):
     def notices(zone: str, language: str) -> list[tuple[str, str]]:
         said = desk.get("/api/clock", {"zone": zone, "language": language}).json()
         return [(one["code"], one["message"]) for one in said["notices"]]

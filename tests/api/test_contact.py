@@ -102,7 +102,7 @@ def name_of(slug: str) -> str:
     return Site.objects.get(slug=slug).facts.legal_name
 
 
-def test_a_fact_is_said_once_for_all_sites_and_followed_by_those_that_say_the_same(client, three_sites):
+def test_a_fact_for_all_sites_is_followed_by_those_that_say_the_same(client, three_sites):
     shown = client.get("/api/account/defaults/legal_name").json()
     assert [(one["slug"], one["is_same"], one["is_unsaid"]) for one in shown["sites"]] == [
         ("other", False, True), ("seeds", False, True), ("third", False, False),

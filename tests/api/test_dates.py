@@ -33,7 +33,7 @@ def test_forms_are_shown_by_the_example_of_now_in_the_language(desk):
     assert "12:00\u202fAM" in {one["example"] for one in late["forms"]}
 
 
-def test_calendars_are_shown_by_the_example_of_today_those_of_the_region_first(desk):
+def test_calendars_are_shown_by_today_those_of_the_region_first(desk):
     said = desk.get("/api/dates/calendars?language=ar-SA&zone=Asia/Riyadh").json()["calendars"]
     assert said[0] == {
         "calendar": "islamic-umalqura",
@@ -57,7 +57,7 @@ def test_a_slip_is_pointed_at_with_its_mend(desk):
     assert check(desk, "d. mmmm y").json()["samples"] == []
 
 
-def test_a_date_that_can_be_misread_is_warned_of_with_the_form_that_avoids_it(desk):
+def test_a_date_that_can_be_misread_is_warned_of_with_a_better_form(desk):
     said = check(desk, "dd/MM/y").json()
     assert (said["errors"], said["now"]) == ([], "01/05/2026")
     assert [(one["code"], one["fix"]) for one in said["notices"]] == [("date_ambiguous", "d MMMM y")]

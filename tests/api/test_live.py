@@ -64,7 +64,7 @@ def change(desk):
     return desk.get("/api/sites/seeds/sweep/change").json()
 
 
-def test_a_date_that_loses_its_event_is_a_stray_of_a_page_that_nobody_touched(desk, site, owner):
+def test_a_date_that_loses_its_event_is_a_stray_of_an_untouched_page(desk, site, owner):
     fair = {"path": "/fair/", "title": "Fair", "kind": "event", "schedule": {"starts": "2099-06-01"}}
     event = add_page(site.pk, fair)
     add_page(site.pk, {"path": "/x/", "title": "X", "body": "Come on {next:fair}."})

@@ -159,7 +159,7 @@ def test_site_wide_texts_titles_and_parts_left_out_are_seen(desk, renamed):
     assert renamed.facts.footer_text == "The {site}, {year}"
 
 
-def test_words_of_messages_notices_and_the_side_are_seen_mended_and_taken_back(desk, renamed):
+def test_words_of_messages_notices_and_side_are_mended_and_taken_back(desk, renamed):
     renamed.refresh_from_db()
     words = [
         {"language": "en", "key": "message.confirm.subject", "text": "Pea Society asks you"},

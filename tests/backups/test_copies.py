@@ -100,7 +100,7 @@ def test_a_picture_that_was_harmed_where_it_stood_is_whole_again(data):
     assert {key: _pictures(data)[key] for key in made.pictures} == {key: pictures[key] for key in made.pictures}
 
 
-def test_a_picture_that_was_harmed_is_named_and_the_rest_comes_back_if_asked(data, tmp_path):
+def test_a_harmed_picture_is_named_and_the_rest_comes_back_if_asked(data, tmp_path):
     made = create.make(NOW, "daily")
     lost = next(iter(made.pictures))
     folder.picture(lost).write_bytes(b"other")

@@ -37,7 +37,7 @@ def test_from_a_town_to_all_that_pages_say(server, people):
     expect(page.get_by_role("heading", name="À venir")).to_be_visible()
 
 
-def test_the_calendars_first_day_is_seen_where_it_is_chosen_and_on_the_page(server, people):
+def test_the_first_day_is_seen_where_it_is_chosen_and_on_the_page(server, people):
     person = people(server).sign_in().open()
     row = person.fact("First day of the week")
     row.scroll_into_view_if_needed()
@@ -51,7 +51,7 @@ def test_the_calendars_first_day_is_seen_where_it_is_chosen_and_on_the_page(serv
     expect(person.page.locator(".calendar th").first).to_have_text("Sun")
 
 
-def test_an_event_across_a_change_of_the_clock_is_planned_explained_and_published(server, people):
+def test_an_event_across_a_change_of_the_clock_is_planned_and_published(server, people):
     person = people(server, width=390).sign_in().open(view="pages")
     page = person.page
     page.get_by_role("button", name="Add an event").click()
@@ -109,7 +109,7 @@ def test_the_calendar_works_without_a_script(shared_server, browser):
     context.close()
 
 
-def test_opening_hours_are_said_by_keyboard_and_shown_where_the_page_says_them(server, people):
+def test_opening_hours_are_said_by_keyboard_and_shown_on_their_page(server, people):
     person = people(server).sign_in().open("silberpfad")
     row = person.fact("Opening hours")
     row.get_by_role("button", name="Monday: add hours").press("Enter")
@@ -159,7 +159,7 @@ def test_a_date_is_put_together_from_parts_by_keyboard(used_desk):
     expect(pattern).to_have_value("MMMMd  yy EEEE")
 
 
-def test_the_desk_speaks_what_the_person_chose_and_the_site_what_its_owner_said(server, people):
+def test_the_desk_speaks_as_the_person_chose_and_the_site_as_its_owner(server, people):
     """An Arabic site from a desk in English, and an English one from a desk in Arabic."""
     person = people(server).sign_in().open("narjis")
     page = person.page

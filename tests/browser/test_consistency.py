@@ -54,7 +54,7 @@ def test_by_keyboard_on_a_phone_one_is_said_to_be_meant(server, people):
     expect(page.get_by_text("One spot is mended in the draft")).to_be_visible()
 
 
-def test_without_a_connection_it_says_so_and_who_may_only_look_mends_nothing(server, people):
+def test_offline_it_says_so_and_a_guest_mends_nothing(server, people):
     _, page = opened(people, server, role="guest", dark=True)
     expect(page.get_by_role("region", name=FORMER)).to_be_visible()
     expect(page.get_by_role("button", name="Mend", exact=False)).to_have_count(0)

@@ -167,7 +167,7 @@ def test_what_is_typed_of_a_new_site_appears_in_the_drawings(bare_server, people
     expect(drawings).to_contain_text("Auckland")
 
 
-def test_pages_on_a_phone_show_an_address_below_its_name_and_the_whole_state(shared_server, people):
+def test_pages_on_a_phone_show_an_address_below_its_name_and_the_state(shared_server, people):
     person = people(shared_server, width=390).sign_in().open(view="pages")
     row = person.page.get_by_role("row", name=re.compile("Saving tomato seed"))
     name = row.get_by_role("button", name="Saving tomato seed").bounding_box()

@@ -7,7 +7,7 @@ from playwright.sync_api import expect
 from tests.browser.test_contact import publish
 
 
-def test_a_page_is_added_written_with_a_picture_and_a_fill_in_and_published(server, people):
+def test_a_page_with_a_picture_and_a_fill_in_is_written_and_published(server, people):
     person = people(server, width=390).sign_in().open(view="pages")
     page = person.page
     page.get_by_role("button", name="Add a page").click()

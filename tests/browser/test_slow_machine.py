@@ -27,7 +27,7 @@ def test_every_letter_typed_after_the_finder_is_in_the_field(server, people, vie
     expect(person.fact("Tagline")).to_contain_text("✓")
 
 
-def test_publishing_says_what_was_published_and_never_that_there_is_nothing(server, people):
+def test_publishing_says_what_was_published_and_never_nothing(server, people):
     person = people(server).sign_in().open()
     page = person.page
     person.field("Tagline").fill("Another line")

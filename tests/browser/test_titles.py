@@ -181,7 +181,7 @@ def test_a_page_leaves_the_menu_out_and_takes_part_again(server, people):
 CODE = "<script>document.documentElement.dataset.counted = 'yes'</script>"
 
 
-def test_added_code_runs_once_a_visitor_agrees_and_is_left_out_by_the_safe_start(server, people):
+def test_added_code_runs_once_a_visitor_agrees_and_never_in_a_safe_start(server, people):
     person = people(server).sign_in().open(view="style")
     page = person.page
     code = page.get_by_role("textbox", name="Code of others")

@@ -54,6 +54,6 @@ def test_a_change_that_version_0_2_kept_is_read(key, old, new, values):
         ((), (), "/"),
     ],
 )
-def test_changed_facts_are_looked_at_on_an_inner_page_that_is_live_as_it_is(menu, touched, path):
+def test_changed_facts_are_looked_at_on_an_unchanged_inner_page(menu, touched, path):
     made = [Change("fact", "name"), *(Change("page_changed", one) for one in touched)]
     assert shown_on(menu, made) == path

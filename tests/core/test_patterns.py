@@ -33,7 +33,7 @@ def test_every_pattern_goes_through_a_hostile_text_in_its_time(found, part):
     assert [said for one in found[0][part::PARTS] if (said := slow(one))] == []
 
 
-def test_what_is_put_together_while_the_code_runs_is_listed_with_an_example(found):
+def test_patterns_made_while_the_code_runs_are_listed_with_an_example(found):
     assert found[1] == set(patterns.COMPOSED)
 
 

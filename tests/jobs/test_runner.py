@@ -56,7 +56,7 @@ def test_what_is_done_comes_again_after_its_time(done):
         assert abs(row.run_after - timezone.now() - every) < timedelta(minutes=1)
 
 
-def test_what_fails_is_kept_with_its_reason_and_tried_before_the_day_is_over(done, monkeypatch):
+def test_what_fails_is_kept_with_its_reason_and_tried_again_the_same_day(done, monkeypatch):
     def full(now, reason):
         raise CopyFailed("No copy could be made: no space left.")
 

@@ -22,7 +22,7 @@ def read(letter: letters.Letter):
     return tray.read(Message(body=Body(raw=letter.raw)))
 
 
-def test_it_comes_from_the_sites_own_domain_and_answers_go_to_the_right_person(contact_site):
+def test_it_comes_from_the_sites_domain_and_answers_go_to_the_right_person(contact_site):
     mail = read(letters.Voice(contact_site, NOW).write("replaced", said(), "me@post.example"))
     assert mail["From"] == "Seed Library <notices@seeds.localhost>"
     assert mail["Reply-To"] == "Seed Library <hello@seeds.example>"

@@ -110,7 +110,7 @@ def test_what_was_wished_can_be_left(contact_site):
         notices.confirm(link, NOW)
 
 
-def test_notices_stop_when_asked_to_and_the_same_address_is_not_asked_again(contact_site):
+def test_notices_stop_when_asked_to_and_the_address_is_not_asked_again(contact_site):
     agree(contact_site, "me@post.example")
     with pytest.raises(InvalidInput):
         notices.ask(contact_site.pk, NOW)

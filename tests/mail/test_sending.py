@@ -60,7 +60,7 @@ def test_a_refusal_for_good_fails_and_can_be_sent_again(contact_site, post_offic
         sending.send_again(contact_site, message.pk, NOW)
 
 
-def test_a_refusal_for_now_is_tried_again_with_growing_pauses_and_nobody_overtakes(contact_site, post_office):
+def test_a_refusal_for_now_is_tried_again_and_nobody_overtakes(contact_site, post_office):
     post_office.answers["full@x.example"] = "452 the mailbox is full"
     first, second, other = queue(contact_site, "full@x.example", "full@x.example", "b@x.example")
     assert sending.drain(NOW) == 1

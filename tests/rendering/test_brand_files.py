@@ -71,7 +71,7 @@ def test_without_a_logo_the_icon_and_the_name_stand_in_its_place():
     assert page.header_icon.src.endswith("icon.svg")
 
 
-def test_a_logo_that_says_the_name_hides_the_text_but_not_from_those_who_listen():
+def test_a_logo_that_says_the_name_hides_the_text_but_not_from_listeners():
     shown = says(logo=LOGO)
     assert (shown.name_is_seen, shown.logo.alt) == (True, "Seed Library")
     # Read out once: the text beside the picture is passed over.
@@ -197,7 +197,7 @@ def test_a_messages_pictures_are_found_from_anywhere():
     assert opened(file(plain.header_icon.src).body).size == (180, 180)
 
 
-def test_a_picture_smaller_than_every_width_comes_in_its_own_in_a_modern_format():
+def test_a_picture_smaller_than_every_width_comes_in_its_own():
     made = edition()
     made.masters = {**MASTERS, "f" * 32: master_of(noise(120, 90))}
     made.pages.append(page("/s/", "S", f"![S](/_hestor/pic-{'f' * 32})"))

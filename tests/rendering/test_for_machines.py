@@ -46,7 +46,7 @@ def records(state: MemoryState, path: str) -> dict[str, dict]:
     return {one["@type"]: one for one in found.get("@graph", [found])}
 
 
-def test_an_entry_keeps_its_id_whatever_becomes_of_its_address_domain_and_title():
+def test_an_entry_keeps_its_id_whatever_becomes_of_address_and_title():
     state = with_post()
     moved = with_post(path="/archive/photo/", title="Another title")
     moved.origin = "https://elsewhere.example"
@@ -59,7 +59,7 @@ def test_an_entry_keeps_its_id_whatever_becomes_of_its_address_domain_and_title(
     assert feed_of(state).findtext("a:id", namespaces=ATOM) == feed_of(moved).findtext("a:id", namespaces=ATOM)
 
 
-def test_an_entry_was_updated_when_its_words_last_changed_but_not_before_it_came_out():
+def test_an_entry_was_updated_when_its_words_changed_not_before_it_was_out():
     def updated(**values: object) -> str:
         return feed_of(with_post(**values)).find("a:entry", ATOM).findtext("a:updated", namespaces=ATOM)
 
@@ -69,7 +69,7 @@ def test_an_entry_was_updated_when_its_words_last_changed_but_not_before_it_came
     assert feed_of(with_post()).findtext("a:updated", namespaces=ATOM) == "2026-06-02T22:30:15+02:00"
 
 
-def test_every_address_in_an_entry_is_whole_and_its_pictures_of_a_sensible_width():
+def test_an_entrys_addresses_are_whole_and_its_pictures_of_a_sensible_width():
     content = feed_of(with_post()).find("a:entry", ATOM).findtext("a:content", namespaces=ATOM)
     made = html.fromstring(content)
     links = [link for _, _, link, _ in made.iterlinks()]
@@ -105,7 +105,7 @@ def test_no_feed_is_announced_where_there_is_no_news():
     assert render(state, "/feed.xml", NOW).status == 404
 
 
-def test_the_home_page_says_who_publishes_it_with_a_logo_that_is_large_enough():
+def test_the_home_page_says_who_publishes_it_with_a_large_enough_logo():
     for state in (small(FACTS), with_post()):
         state.facts = document.changed(FACTS, {"logo": PHOTO} if state.masters else {})
         logo = records(state, "/")["WebSite"]["publisher"]["logo"]
@@ -125,7 +125,7 @@ def test_a_post_says_when_it_came_out_and_changed_and_who_wrote_it():
     assert records(small(FACTS), "/about/") == {}
 
 
-def test_a_shared_address_says_its_locale_times_and_the_pictures_own_description():
+def test_a_shared_address_says_locale_times_and_the_pictures_description():
     metas = PageReading(render(with_post(), "/news/photo/", NOW).body)._metas
     assert metas["og:locale"] == "en_GB"
     assert metas["og:image:alt"] == "Beans"

@@ -162,5 +162,5 @@ def logo_state(stands: dict[str, str], **values: object) -> MemoryState:
         ({}, {}, ""),
     ],
 )
-def test_a_logo_that_cannot_be_made_out_gets_a_plate_unless_the_owner_says_otherwise(stands, values, plates):
+def test_a_logo_that_cannot_be_made_out_gets_a_plate_unless_told_otherwise(stands, values, plates):
     assert Renderer(logo_state(stands, **values), NOW).read("/").logo_plates == plates

@@ -53,7 +53,7 @@ def test_two_pages_that_changed_places_are_each_where_they_are(site, owner):
     assert leads(live, "/x/") == (301, people)
 
 
-def test_an_address_belongs_to_whoever_takes_it_and_then_to_whoever_had_it_last(site, owner):
+def test_an_address_is_whose_takes_it_then_whose_had_it_last(site, owner):
     move(site, owner, ("/about/", "/us/"))
     other = add_page(site.pk, {"path": "/about/", "title": "Another"}).page_id
     publish(site.pk, owner, NOW)
@@ -68,7 +68,7 @@ def test_an_address_belongs_to_whoever_takes_it_and_then_to_whoever_had_it_last(
     assert (leads(live, "/about/"), leads(live, "/another/")) == ((301, "/us/"), (404, ""))
 
 
-def test_the_draft_leads_on_as_well_and_an_older_edition_knows_no_later_address(site, owner):
+def test_the_draft_leads_on_too_and_an_older_edition_knows_no_later_address(site, owner):
     change_page(site.pk, at(site, "/about/"), {"path": "/us/"})
     site.refresh_from_db()
     assert leads(Renderer(draft_of(site), NOW), "/about/") == (301, "/us/")

@@ -34,7 +34,7 @@ def test_what_is_no_such_database_is_refused_with_an_example(url):
         database.django_settings(url, Path("/data"))
 
 
-def test_copies_are_made_over_a_line_that_is_guarded_as_it_was_said_and_tell_no_password():
+def test_copies_go_over_a_guarded_line_and_tell_no_password():
     params = {
         "host": "db.example",
         "port": 5433,
@@ -71,7 +71,7 @@ def _in_a_transaction(begun: threading.Event, end: threading.Event) -> None:
 
 @postgresql_only
 @pytest.mark.django_db(transaction=True)
-def test_a_transaction_begins_when_the_other_has_ended_and_reading_waits_for_none():
+def test_a_transaction_waits_for_the_other_and_reading_waits_for_none():
     begun, end, entered = threading.Event(), threading.Event(), []
     other = threading.Thread(target=_in_a_transaction, args=(begun, end))
     other.start()

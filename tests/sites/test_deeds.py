@@ -79,7 +79,7 @@ def imported(site: Site):
     return take_in(site.pk, Package(texts))
 
 
-def test_an_import_is_taken_back_whole_with_words_that_were_never_published(worked):
+def test_an_import_is_taken_back_whole_with_unpublished_words(worked):
     before = draft(worked)
     report = imported(worked)
     assert (report.added, report.changed) == (["/more/"], ["/about/"])

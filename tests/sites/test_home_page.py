@@ -33,7 +33,7 @@ def drawn(site, path):
     return Renderer(draft_of(site), NOW).respond(path)
 
 
-def test_another_page_becomes_the_home_page_and_the_old_one_gets_an_address(site, owner, public):
+def test_another_page_becomes_home_and_the_old_one_gets_an_address(site, owner, public):
     change_page(site.pk, page(site, "/"), {"body": "See [about](/about/)."})
     make_home(site.pk, page(site, "/about/"))
     texts = dict(Revision.objects.in_draft_of(site.pk).values_list("path", "title"))

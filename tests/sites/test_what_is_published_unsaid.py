@@ -49,7 +49,7 @@ def test_the_next_date_of_no_event_is_told_of(site):
 
 
 @pytest.mark.parametrize("fact", ["title_pattern", "home_title", "footer_text", "description"])
-def test_a_former_name_in_any_text_of_the_house_style_is_found_and_mended_there(site, owner, fact):
+def test_a_former_name_in_the_house_style_is_found_and_mended_there(site, owner, fact):
     typed = {"title_pattern": "{page} at Seed Library"}.get(fact, "Welcome to Seed Library")
     write_facts(site.pk, {fact: typed}, site.revision)
     publish(site.pk, owner, NOW)

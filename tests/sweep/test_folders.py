@@ -177,7 +177,7 @@ def test_the_published_schema_is_the_one_that_is_read():
 
 
 @pytest.mark.parametrize("top", ['<div class="top">{}</div>', "<TABLE><TR><TD>{}</TD></TR></TABLE>"])
-def test_pages_without_a_header_have_a_logo_and_a_name_that_is_longer_than_the_short_one(top):
+def test_pages_without_a_header_have_a_logo_and_the_longer_name(top):
     first = top.format('<a href="index.html"><img src="{}.png" alt=""></a>')
     short = '<meta name="application-name" content="Leaf Club">'
     files = {

@@ -79,7 +79,7 @@ def test_a_shortened_word_ends_no_sentence(text, before):
     assert said.strip() == before.strip()
 
 
-def test_what_was_so_in_a_year_that_is_over_is_history_and_what_will_be_is_not():
+def test_what_was_so_in_a_past_year_is_history_and_what_will_be_is_not():
     assert phrases.is_history("In 2018 it opened its doors", "", 2026)
     assert not phrases.is_history("In 2026 it opens its doors", "", 2026)
     assert phrases.is_history("A sticker of the old name", "A sticker of the old ", 2026)

@@ -225,7 +225,7 @@ def test_nobody_gets_an_old_page_after_publishing_however_many_read(server, ngin
     assert wrong == []
 
 
-def test_a_file_that_was_found_and_then_can_not_be_opened_is_asked_of_hestor(server, nginx, front):
+def test_a_file_that_can_not_be_opened_after_all_is_asked_of_hestor(server, nginx, front):
     host = f"quillmere.localhost:{nginx.port}"
     before = [ask(nginx.port, host, path) for path in ("/about/", "/robots.txt")]
     laid = [*front.glob("editions/*/*/pages/about/=page"), *front.glob("editions/*/*/files/robots.txt")]
@@ -308,7 +308,7 @@ def test_drafts_and_previews_are_never_laid_down(server, nginx, front):
 
 
 @pytest.mark.skipif(os.geteuid() == 0, reason="root may write anywhere")
-def test_a_folder_that_cannot_be_written_refuses_to_publish_what_would_not_be_seen(server, nginx, front):
+def test_a_folder_that_cannot_be_written_refuses_to_publish(server, nginx, front):
     host = f"quillmere.localhost:{nginx.port}"
     ask(nginx.port, host, "/about/")
     links = next((front / "sites").iterdir())

@@ -78,7 +78,7 @@ def test_days_of_two_centuries_are_those_that_another_implementation_finds(judge
     assert compared > (2000 if begins > date.min else COUNT * 0.75)
 
 
-def test_of_the_calendar_of_umm_al_qura_nothing_is_said_outside_of_its_tables():
+def test_the_umm_al_qura_calendar_says_nothing_outside_of_its_tables():
     assert reckoning.read(date(1900, 1, 1), "islamic-umalqura") is None
     assert calendars.day_said(date(1900, 1, 1), "y-MM-dd", "en", "islamic-umalqura") == "1900-01-01"
 

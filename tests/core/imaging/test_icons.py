@@ -163,7 +163,7 @@ def test_what_will_not_be_legible_is_said():
         ("#2f7f5f", ("clear",)),
     ],
 )
-def test_an_outline_that_melts_into_a_tab_is_said_apart_from_what_is_inside(ground, said):
+def test_an_outline_that_melts_into_a_tab_is_said_apart(ground, said):
     icon = drawn(Emblem("", "leaf", "rounded", ground))
     found = legibility.measure(icon)
     assert found.advice == said

@@ -105,7 +105,7 @@ def test_a_trim_shows_only_what_is_left():
     assert measured.standing == {"light": "clear", "dark": "lost"}
 
 
-def test_each_size_of_a_drawing_is_drawn_anew_and_a_larger_one_is_never_the_lighter():
+def test_each_size_is_drawn_anew_and_a_larger_one_is_never_lighter():
     """One that is shrunk from another has soft edges, which take more bytes than the sharp ones of a larger size."""
     master = svg_master(
         "<circle cx='50' cy='50' r='44' fill='#7a2e4d'/><path d='M20 80 80 20' stroke='#fff'/>", 100, 100

@@ -26,7 +26,7 @@ def own(key: str, text: str):
 
 
 @pytest.mark.parametrize("kind", [kind for kind in KINDS.values() if kind.needed], ids=lambda kind: kind.kind)
-def test_a_text_that_lost_what_its_message_needs_is_refused_and_can_be_put_right(kind):
+def test_a_text_without_what_its_message_needs_is_refused_and_put_right(kind):
     value, problems = own(kind.text_key, "Please look at {site}.")
     assert value == ()
     assert [(one.code, one.field) for one in problems] == [("fill_in_lost", f"own_words.{kind.text_key}")]

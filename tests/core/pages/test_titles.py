@@ -106,7 +106,7 @@ def test_what_is_no_pattern_is_refused(key, pattern, code):
     assert [problem.code for problem in check(key, pattern)[1]] == [code]
 
 
-def test_the_nearest_fill_in_is_offered_also_of_those_that_only_titles_know():
+def test_the_nearest_fill_in_is_offered_also_of_those_for_titles():
     assert check("title_pattern", "{page} {sektion}")[1][0].fix == "{section}"
     assert check("footer_text", "{section}")[1][0].code == "fillin_unknown"
 
