@@ -69,7 +69,7 @@ def test_an_entry_was_updated_when_its_words_changed_not_before_it_was_out():
     assert feed_of(with_post()).findtext("a:updated", namespaces=ATOM) == "2026-06-02T22:30:15+02:00"
 
 
-def test_an_entrys_addresses_are_whole_and_its_pictures_of_a_sensible_width():
+def test_an_entrys_addresses_are_whole_and_its_pictures_sensibly_wide():
     content = feed_of(with_post()).find("a:entry", ATOM).findtext("a:content", namespaces=ATOM)
     made = html.fromstring(content)
     links = [link for _, _, link, _ in made.iterlinks()]

@@ -68,7 +68,7 @@ def test_an_address_is_whose_takes_it_then_whose_had_it_last(site, owner):
     assert (leads(live, "/about/"), leads(live, "/another/")) == ((301, "/us/"), (404, ""))
 
 
-def test_the_draft_leads_on_too_and_an_older_edition_knows_no_later_address(site, owner):
+def test_the_draft_leads_on_and_an_old_edition_knows_no_later_address(site, owner):
     change_page(site.pk, at(site, "/about/"), {"path": "/us/"})
     site.refresh_from_db()
     assert leads(Renderer(draft_of(site), NOW), "/about/") == (301, "/us/")
