@@ -2,7 +2,7 @@
 
 import json
 from datetime import date
-from typing import Any
+from typing import Annotated, Any
 
 from django.http import HttpRequest, HttpResponse
 from ninja import File, Form, Router, Schema
@@ -83,7 +83,7 @@ def _mended(unpacked: Unpacked, given: Style | None, today: date) -> dict[str, b
 
 
 @router.post("/check", response={200: CheckOut, 413: ProblemOut, 422: ProblemOut})
-def check(request: HttpRequest, file: UploadedFile = File(...), style: str = Form("")) -> CheckOut:  # noqa: B008
+def check(request: HttpRequest, file: Annotated[UploadedFile, File()], style: Annotated[str, Form()] = "") -> CheckOut:
     """Sweeps the pages in a ZIP, held to a house style (JSON), or to what most of them agree on."""
     signed_in(request)
     found = _opened(file)
@@ -104,7 +104,9 @@ def check(request: HttpRequest, file: UploadedFile = File(...), style: str = For
 
 
 @router.post("/check/mended.zip", openapi_extra=gives("application/zip"))
-def mended(request: HttpRequest, file: UploadedFile = File(...), style: str = Form("")) -> HttpResponse:  # noqa: B008
+def mended(
+    request: HttpRequest, file: Annotated[UploadedFile, File()], style: Annotated[str, Form()] = ""
+) -> HttpResponse:
     """The same ZIP with all mended that can be; all else byte for byte as it was."""
     signed_in(request)
     found = _opened(file)

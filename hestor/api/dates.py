@@ -15,7 +15,7 @@ from hestor.core.dates import calendars, forms, parts, patterns, reckoning, samp
 from hestor.core.dates.parts import Part
 from hestor.core.dates.patterns import Kind
 from hestor.core.errors import InvalidInput
-from hestor.core.facts import document, rules
+from hestor.core.facts import rules
 
 router = Router(tags=["dates"])
 _FIELDS: dict[Kind, str] = {"date": "date_long", "time": "time_style"}
@@ -23,8 +23,8 @@ _FIELDS: dict[Kind, str] = {"date": "date_long", "time": "time_style"}
 
 def _settled(language: str, zone: str) -> tuple[str, datetime]:
     """The language as it is kept, and the present moment on a clock. Raises InvalidInput."""
-    kept, problems = document.check("language", language)
-    clocked, more = document.check("time_zone", zone)
+    kept, problems = rules.language("language", language)
+    clocked, more = rules.time_zone("time_zone", zone)
     if problems or more:
         raise InvalidInput((*problems, *more))
     return kept, clock.now().astimezone(zones.clock_of(clocked))

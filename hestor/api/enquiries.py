@@ -1,7 +1,7 @@
 """The inbox: what visitors wrote through the form of a contact page."""
 
 from datetime import timedelta
-from typing import Literal
+from typing import Annotated, Literal
 
 from django.http import HttpRequest, HttpResponse
 from ninja import Query, Router, Status
@@ -49,9 +49,9 @@ def _form(site: Site) -> str:
 def list_enquiries(
     request: HttpRequest,
     site: str,
-    q: str = Query("", max_length=200),
+    q: Annotated[str, Query(max_length=200)] = "",
     shown: Literal["open", "done", "suspect"] = "open",
-    before: int = Query(0, ge=0, le=2**63 - 1),
+    before: Annotated[int, Query(ge=0, le=2**63 - 1)] = 0,
 ) -> InboxOut:
     """The newest messages of those that are ``shown`` and hold all words of ``q``."""
     found_site = site_for(request, site, Action.EDIT)

@@ -2,6 +2,7 @@
 
 from collections.abc import Iterator
 from itertools import zip_longest
+from typing import Annotated
 
 from django.http import HttpRequest, HttpResponse
 from ninja import File, Form, Router, Schema
@@ -84,8 +85,8 @@ def _out(report: Report) -> ImportOut:
 def put_in(
     request: HttpRequest,
     site: str,
-    files: list[UploadedFile] = File(...),  # noqa: B008
-    names: list[str] = Form([]),  # noqa: B008
+    files: Annotated[list[UploadedFile], File()],
+    names: Annotated[list[str], Form()] = [],  # noqa: B006
 ) -> ImportOut:
     """Takes Markdown files and pictures into the draft: a ZIP, or the files of a folder with their ``names`` in it."""
     found_site = site_for(request, site, Action.EDIT)

@@ -1,5 +1,7 @@
 """The mail tray: what a site sends, as its receiver sees it, and the words of its messages."""
 
+from typing import Annotated
+
 from django.conf import settings
 from django.http import HttpRequest, HttpResponse
 from ninja import Query, Router
@@ -51,9 +53,9 @@ def _out(message: Message) -> MessageOut:
 def list_messages(
     request: HttpRequest,
     site: str,
-    q: str = Query("", max_length=200),
+    q: Annotated[str, Query(max_length=200)] = "",
     state: StateName | None = None,
-    before: int = Query(0, ge=0, le=2**63 - 1),
+    before: Annotated[int, Query(ge=0, le=2**63 - 1)] = 0,
 ) -> TrayOut:
     """The newest messages that hold all words of ``q``; further ones from the number ``before`` on."""
     found, whole = _reader(request, site)

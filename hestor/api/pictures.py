@@ -1,6 +1,6 @@
 """Pictures: upload, list, describe, replace, delete, restore."""
 
-from typing import Any
+from typing import Annotated, Any
 
 from django.http import HttpRequest, HttpResponse
 from ninja import File, Router, Status
@@ -71,7 +71,7 @@ def list_pictures(request: HttpRequest, site: str) -> dict[str, Any]:
 
 
 @router.post("/sites/{site}/pictures", response={201: UploadOut, 200: UploadOut, 422: ProblemOut})
-def upload(request: HttpRequest, site: str, file: UploadedFile = File(...)) -> Status[dict[str, Any]]:  # noqa: B008
+def upload(request: HttpRequest, site: str, file: Annotated[UploadedFile, File()]) -> Status[dict[str, Any]]:
     """Uploads a picture. The same file twice is one picture."""
     found_site = site_for(request, site, Action.EDIT)
     picture, new = services.upload(found_site.pk, file.name or "", _read(file))
@@ -88,7 +88,9 @@ def describe(request: HttpRequest, site: str, picture: Identifier, given: Pictur
 
 
 @router.post("/sites/{site}/pictures/{picture}/content", response={200: PictureOut, 404: ProblemOut, 422: ProblemOut})
-def replace(request: HttpRequest, site: str, picture: Identifier, file: UploadedFile = File(...)) -> dict[str, Any]:  # noqa: B008
+def replace(
+    request: HttpRequest, site: str, picture: Identifier, file: Annotated[UploadedFile, File()]
+) -> dict[str, Any]:
     """Gives a picture other content; its uses in the draft follow."""
     found_site = site_for(request, site, Action.EDIT)
     changed = site_pictures.replace(found_site.pk, picture, file.name or "", _read(file), clock.now())

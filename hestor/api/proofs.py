@@ -13,7 +13,7 @@ from hestor.api.files import FileAddresses
 from hestor.api.schemas import FieldErrorOut, ProblemOut, ProofOut, ProofsIn, ProofsOut, ThemeOut
 from hestor.core import languages
 from hestor.core.dates import local_time
-from hestor.core.facts import document
+from hestor.core.facts import document, rules
 from hestor.core.facts.spec import Slot
 from hestor.core.places.place import Place
 from hestor.core.places.proof import Proof
@@ -38,7 +38,7 @@ def _moment(site: Site, typed: dict[str, object], at: str) -> datetime:
     """The moment that is looked at: a time on the clock that the site has, or is being given. Raises InvalidInput."""
     if not at:
         return clock.now()
-    zone, problems = document.check("time_zone", typed.get("time_zone", site.facts.time_zone))
+    zone, problems = rules.time_zone("time_zone", typed.get("time_zone", site.facts.time_zone))
     return local_time.read("at", at, site.facts.time_zone if problems else zone).moment
 
 

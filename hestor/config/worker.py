@@ -115,7 +115,7 @@ def stand_back() -> None:
         os.sched_setaffinity(this, processors[1:])
 
 
-class DeskThreads(ThreadedTaskDispatcher):
+class DeskThreads(ThreadedTaskDispatcher):  # type: ignore[misc]  # its package has no types
     """Threads for the desk's work, to which the system prefers those for visitors."""
 
     def handler_thread(self, thread_no: int) -> None:
@@ -124,7 +124,7 @@ class DeskThreads(ThreadedTaskDispatcher):
         super().handler_thread(thread_no)
 
 
-class Channel(HTTPChannel):
+class Channel(HTTPChannel):  # type: ignore[misc]  # its package has no types
     """One client. It knows since when a request is on its way."""
 
     begun = 0.0
@@ -145,7 +145,7 @@ class Channel(HTTPChannel):
         return now - self.begun > (BODY_SECONDS if self.request.headers_finished else HEAD_SECONDS)
 
 
-class Server(TcpWSGIServer):
+class Server(TcpWSGIServer):  # type: ignore[misc]  # its package has no types
     """Answers on one socket, with threads for visitors and others for the desk."""
 
     channel_class = Channel
@@ -207,7 +207,7 @@ def _settings(sockets: list[Any]) -> Adjustments:
     )
 
 
-class HestorWorker(Worker):
+class HestorWorker(Worker):  # type: ignore[misc]  # its package has no types
     """A process of gunicorn's that serves as above."""
 
     def run(self) -> None:

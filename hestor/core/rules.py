@@ -1,7 +1,7 @@
 """What a rule is, and the one that facts and pages share: a line of text."""
 
 from dataclasses import dataclass
-from typing import Any, Protocol, TypeVar
+from typing import Protocol, TypeVar
 
 from pydantic import BaseModel, ValidationError
 
@@ -10,14 +10,17 @@ from hestor.core.text import fillins, lines
 
 # Normalising makes a text shorter, by no more than this in any script.
 _FAR_TOO_LONG = 4
-Value = Any
-Checked = tuple[Value, tuple[Problem, ...]]
+Value = object
+"""What a fact says, whichever fact it is: a text, a number, a model or a list of such; its own rule knows which."""
+V = TypeVar("V")
+Kept = TypeVar("Kept", covariant=True)
+Checked = tuple[V, tuple[Problem, ...]]
 
 
-class Rule(Protocol):
+class Rule(Protocol[Kept]):
     """What a field may say. Called with the field's name and what was given, whatever that is."""
 
-    def __call__(self, key: str, given: object) -> Checked:
+    def __call__(self, key: str, given: object) -> Checked[Kept]:
         """The value as it would be kept, and what is wrong with it (nothing, if it is fine)."""
 
 
@@ -32,7 +35,7 @@ def read_as(model: type[M], given: object) -> M | None:
         return None
 
 
-def not_text(key: str) -> Checked:
+def not_text(key: str) -> Checked[str]:
     """Refuses what is no text."""
     return "", (Problem(key, "not_text"),)
 
@@ -49,7 +52,7 @@ class Line:
     takes_fill_ins: bool = False
     also: tuple[str, ...] = ()
 
-    def __call__(self, key: str, given: object) -> Checked:
+    def __call__(self, key: str, given: object) -> Checked[str]:
         """Tidies and checks."""
         if not isinstance(given, str):
             return not_text(key)

@@ -5,6 +5,7 @@ import platform
 from dataclasses import dataclass
 from datetime import datetime, timedelta
 from pathlib import Path
+from typing import Any
 
 import django
 from django.conf import settings
@@ -81,12 +82,12 @@ def newest_copy() -> datetime | None:
     return found_newest_copy[0].manifest.made_at if found_newest_copy else None
 
 
-def _reason(row: DBTaskResult) -> str:
+def _reason(row: "DBTaskResult[..., Any]") -> str:
     lines = (row.traceback or "").strip().splitlines()
     return lines[-1].partition(": ")[2] or lines[-1] if lines else ""
 
 
-def _when(row: DBTaskResult) -> datetime | None:
+def _when(row: "DBTaskResult[..., Any]") -> datetime | None:
     """When a job ended, else when it is due; one that is due at once has no moment of its own but that it was asked."""
     due: datetime | None = row.enqueued_at if row.run_after == get_date_max() else row.run_after
     began: datetime | None = row.finished_at or row.started_at

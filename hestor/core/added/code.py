@@ -137,7 +137,7 @@ def _host(typed: str) -> str | None:
     return star + host if host else None
 
 
-def rule(key: str, given: object) -> Checked:
+def rule(key: str, given: object) -> Checked[AddedCode | None]:
     """A well-formed code; an empty one is none."""
     if given is None:
         return None, ()

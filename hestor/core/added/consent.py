@@ -17,7 +17,7 @@ class CookieNotice(BaseModel):
     text: str
 
 
-def rule(key: str, given: object) -> Checked:
+def rule(key: str, given: object) -> Checked[CookieNotice | None]:
     """A notice with title and text, or none."""
     if given is None:
         return None, ()

@@ -49,7 +49,7 @@ def _slips(key: str, text: str) -> Iterator[Problem]:
         yield Problem(key, "email_domain", {"domain": lines.shorten(domain, 60)}, len(local) + 1, len(text))
 
 
-def check(key: str, given: object) -> Checked:
+def check(key: str, given: object) -> Checked[str]:
     """The address as it is kept, and what is wrong with it; an empty one is none."""
     if not isinstance(given, str):
         return not_text(key)

@@ -1,13 +1,13 @@
 """What else is said of whoever stands behind a site: registrations, and addresses elsewhere on the web."""
 
 from collections.abc import Callable, Iterator, Sequence
-from typing import Any, TypeVar
+from typing import TypeVar
 
 import regex
 from pydantic import BaseModel, ConfigDict, HttpUrl, TypeAdapter, ValidationError
 
 from hestor.core.errors import Problem
-from hestor.core.rules import Checked, Line
+from hestor.core.rules import Checked, Line, Rule
 from hestor.core.text import lines
 
 PARTS = ("legal_name", "address", "phone", "email", "hours", "registrations", "social")
@@ -48,8 +48,8 @@ class Parts(_Entry):
 E = TypeVar("E", bound=_Entry)
 
 
-def _list_of(model: type[E], code: str, check: Callable[[str, E], tuple[E, tuple[Problem, ...]]]) -> Any:
-    def rule(key: str, given: object) -> Checked:
+def _list_of(model: type[E], code: str, check: Callable[[str, E], Checked[E]]) -> Rule[tuple[E, ...]]:
+    def rule(key: str, given: object) -> Checked[tuple[E, ...]]:
         if not isinstance(given, (list, tuple)) or len(given) > _MOST:
             return (), (Problem(key, code, {"most": _MOST}),)
         kept, problems = [], list[Problem]()
@@ -111,7 +111,7 @@ def _known(given: Sequence[str], known: Sequence[str]) -> tuple[str, ...]:
     return tuple(one for one in known if one in given)
 
 
-def parts(key: str, given: object) -> Checked:
+def parts(key: str, given: object) -> Checked[Parts]:
     """The parts that show, in their own order."""
     try:
         read = Parts.model_validate(given.model_dump() if isinstance(given, BaseModel) else given)

@@ -67,7 +67,7 @@ def shown(typed: str, country: str) -> str:
     return found.shown_in(country) if found else typed
 
 
-def rule(key: str, given: object) -> Checked:
+def rule(key: str, given: object) -> Checked[str]:
     """A number as it is kept: a short line with digits in it."""
     text, problems = _LINE(key, given)
     if problems or not text:

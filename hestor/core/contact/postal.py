@@ -122,7 +122,7 @@ def _streets(key: str, given: Sequence[str]) -> Iterator[tuple[str, tuple[Proble
         yield _STREET(f"{key}.street.{number}", line)
 
 
-def rule(key: str, given: object) -> Checked:
+def rule(key: str, given: object) -> Checked[PostalAddress | None]:
     """An address as it is kept, or none where nothing but its country is said."""
     if given is None:
         return None, ()

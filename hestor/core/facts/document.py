@@ -40,7 +40,7 @@ COMMON_KEYS: tuple[str, ...] = tuple(key for key, spec in SPECS.items() if spec.
 """The facts that an owner may say once for all sites."""
 
 
-def check(key: str, given: object) -> Checked:
+def check(key: str, given: object) -> Checked[Value]:
     """The value as it would be kept, and what is wrong with it (nothing, if it is fine)."""
     if key not in SPECS:
         close = difflib.get_close_matches(key[:40], KEYS, n=1, cutoff=0)

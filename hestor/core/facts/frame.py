@@ -38,14 +38,14 @@ class SiteNotice(BaseModel):
 _NOTICE = Line(0, 300, takes_fill_ins=True)
 
 
-def _header_parts(key: str, given: object) -> Checked:
+def _header_parts(key: str, given: object) -> Checked[tuple[str, ...]]:
     """The parts that the header shows, in their own order."""
     if not isinstance(given, (list, tuple)) or not all(one in HEADER_PARTS for one in given):
         return HEADER_PARTS, (Problem(key, "not_one_of", {"names": ", ".join(HEADER_PARTS)}),)
     return tuple(part for part in HEADER_PARTS if part in given), ()
 
 
-def _site_notice(key: str, given: object) -> Checked:
+def _site_notice(key: str, given: object) -> Checked[SiteNotice | None]:
     """A notice with words; one without any is none."""
     if given is None:
         return None, ()
@@ -56,7 +56,7 @@ def _site_notice(key: str, given: object) -> Checked:
     return (SiteNotice(text=text, until=read.until) if text or problems else None), problems
 
 
-def _side_text(key: str, given: object) -> Checked:
+def _side_text(key: str, given: object) -> Checked[str]:
     """A short text in Markdown, whose fill-ins are known."""
     if not isinstance(given, str):
         return "", (Problem(key, "not_text"),)

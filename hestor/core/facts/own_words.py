@@ -51,7 +51,7 @@ def _read(key: str, given: object) -> Iterator[OwnWord | Problem]:
         yield word.model_copy(update={"text": text})
 
 
-def rule(key: str, given: object) -> Checked:
+def rule(key: str, given: object) -> Checked[tuple[OwnWord, ...]]:
     """A list of own words; of two for the same the later one holds."""
     if not isinstance(given, (list, tuple)) or len(given) > _MOST:
         return (), (Problem(key, "own_word_unreadable"),)

@@ -19,7 +19,7 @@ class Colour:
 
     optional: bool = False
 
-    def __call__(self, key: str, given: object) -> Checked:
+    def __call__(self, key: str, given: object) -> Checked[str]:
         """Reads ``#rgb`` and ``#rrggbb``."""
         if not isinstance(given, str):
             return not_text(key)
@@ -37,7 +37,7 @@ class OneOf:
 
     names: tuple[str, ...]
 
-    def __call__(self, key: str, given: object) -> Checked:
+    def __call__(self, key: str, given: object) -> Checked[str]:
         """Takes a name as it is."""
         if isinstance(given, str) and given in self.names:
             return given, ()
@@ -50,7 +50,7 @@ class OneOfNumbers:
 
     numbers: tuple[int, ...]
 
-    def __call__(self, key: str, given: object) -> Checked:
+    def __call__(self, key: str, given: object) -> Checked[int]:
         """Takes a number as it is."""
         if isinstance(given, int) and not isinstance(given, bool) and given in self.numbers:
             return given, ()
@@ -64,19 +64,19 @@ class Pixels:
     least: int
     most: int
 
-    def __call__(self, key: str, given: object) -> Checked:
+    def __call__(self, key: str, given: object) -> Checked[int]:
         """Takes a whole number."""
         if isinstance(given, int) and not isinstance(given, bool) and (given == 0 or self.least <= given <= self.most):
             return given, ()
         return 0, (Problem(key, "width_range", {"least": self.least, "most": self.most}),)
 
 
-def yes_or_no(key: str, given: object) -> Checked:
+def yes_or_no(key: str, given: object) -> Checked[bool]:
     """True or false."""
     return (given, ()) if isinstance(given, bool) else (False, (Problem(key, "not_yes_or_no"),))
 
 
-def language(key: str, given: object) -> Checked:
+def language(key: str, given: object) -> Checked[str]:
     """A language tag (BCP 47) that CLDR has data for."""
     if not isinstance(given, str):
         return not_text(key)
@@ -91,7 +91,7 @@ class Form:
 
     kind: Kind
 
-    def __call__(self, key: str, given: object) -> Checked:
+    def __call__(self, key: str, given: object) -> Checked[str]:
         """Tidies and checks."""
         if not isinstance(given, str):
             return not_text(key)
@@ -101,7 +101,7 @@ class Form:
         return pattern, patterns.problems(key, pattern, self.kind)
 
 
-def time_zone(key: str, given: object) -> Checked:
+def time_zone(key: str, given: object) -> Checked[str]:
     """A zone of the IANA database by its present name, or a fixed offset from UTC such as ``+01:00``."""
     if not isinstance(given, str):
         return not_text(key)

@@ -84,7 +84,7 @@ class FactSpec:
     """
 
     band: Band
-    rule: Rule
+    rule: Rule[Value]
     other: Callable[[Any], Value]
     editor: Editor = "line"
     size: Size = "line"

@@ -21,7 +21,7 @@ class TitlePattern(Line):
 
     needed: str = ""
 
-    def __call__(self, key: str, given: object) -> Checked:
+    def __call__(self, key: str, given: object) -> Checked[str]:
         """Tidies and checks."""
         text, problems = super().__call__(key, given)
         names = {one.name for one in fillins.parse(text, self.also) if isinstance(one, Fill)}

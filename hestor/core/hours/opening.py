@@ -123,7 +123,7 @@ def tidied(hours: OpeningHours) -> OpeningHours:
     )
 
 
-def rule(key: str, given: object) -> Checked:
+def rule(key: str, given: object) -> Checked[OpeningHours | None]:
     """Opening hours as plain values, or None."""
     if given is None:
         return None, ()

@@ -19,7 +19,7 @@ def split(text: str) -> tuple[str, ...]:
     return tuple(kept.values())
 
 
-def rule(key: str, given: object) -> Checked:
+def rule(key: str, given: object) -> Checked[str]:
     """At most thirty keywords, each of at most sixty characters."""
     text, problems = _LINE(key, given)
     if problems:

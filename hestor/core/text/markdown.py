@@ -122,7 +122,7 @@ def _with_scheme(_linkify: object, match: Any) -> None:
     match.url = f"https://{match.url}"
 
 
-class _Addresses(LinkifyIt):
+class _Addresses(LinkifyIt):  # type: ignore[misc]  # its package has no types
     """Finds addresses in a text: those that begin with their scheme or with "www.", and of email.
 
     A bare "done.so" is more often a slip than an address.

@@ -7,8 +7,8 @@ from datetime import datetime, timedelta
 from django.core import signing
 from django.db import transaction
 
+from hestor.core.contact import addresses
 from hestor.core.errors import ConfirmationSpent, InvalidInput, NotFound, Problem, TooManyLinks
-from hestor.core.facts import document
 from hestor.mail.models import Message, NoticesAddress
 from hestor.mail.selectors.letters import Letter, Voice
 from hestor.mail.services.posting import put
@@ -154,7 +154,7 @@ def _put_in_force(kept: NoticesAddress, address: str, now: datetime, farewell: L
 
 def set_in_force(site: Site, address: str, now: datetime) -> None:
     """Puts an address in force without asking, for whoever runs the installation. Raises InvalidInput."""
-    value, problems = document.check(_KEY, address)
+    value, problems = addresses.check(_KEY, address)
     if problems:
         raise InvalidInput(problems)
     farewell = _farewell(_kept(site), value, now)

@@ -68,7 +68,7 @@ def make_site(
     with transaction.atomic():
         if limited:
             require_another_site(owner)
-        slug = slug.strip().lower() or free_slug(good.get("name", ""), owner)
+        slug = slug.strip().lower() or free_slug(str(good.get("name", "")), owner)
         found = [*problems, *_slug_problems(slug, owner), *label_problems]
         if found:
             raise InvalidInput(found)
