@@ -1,4 +1,4 @@
-import { useId, type FormEvent, type ReactNode } from "react";
+import { useId, type SubmitEvent, type ReactNode } from "react";
 import { Button } from "../ui/Button";
 import { ErrorNotice } from "../ui/ErrorNotice";
 
@@ -16,7 +16,7 @@ interface Props {
 /** One thing about one's account that can be changed. */
 export function AccountForm({ title, action, done, change, disabled = false, onSubmit, children }: Props) {
   const id = useId();
-  function submit(event: FormEvent) {
+  function submit(event: SubmitEvent) {
     event.preventDefault();
     onSubmit();
   }

@@ -1,4 +1,4 @@
-import { useState, type FormEvent } from "react";
+import { useState, type SubmitEvent } from "react";
 import { ApiProblem } from "../api/problem";
 import { useTranslation } from "../i18n/useTranslation";
 import { Button } from "../ui/Button";
@@ -22,7 +22,7 @@ export function FirstAccount() {
     };
   }
 
-  function submit(event: FormEvent) {
+  function submit(event: SubmitEvent) {
     event.preventDefault();
     make.mutate(fields);
   }

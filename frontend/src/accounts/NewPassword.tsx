@@ -1,4 +1,4 @@
-import { useState, type FormEvent } from "react";
+import { useState, type SubmitEvent } from "react";
 import { Link, useSearchParams } from "react-router";
 import { useTranslation } from "../i18n/useTranslation";
 import { AuthLayout } from "../ui/AuthLayout";
@@ -14,7 +14,7 @@ export function NewPassword() {
   const replace = useReplacePassword();
   const [password, setPassword] = useState("");
 
-  function submit(event: FormEvent) {
+  function submit(event: SubmitEvent) {
     event.preventDefault();
     replace.mutate({ account: Number(link.get("account")) || 1, token: link.get("token") ?? "", password });
   }

@@ -1,4 +1,4 @@
-import { useState, type FormEvent } from "react";
+import { useState, type SubmitEvent } from "react";
 import type { Session } from "../api/client";
 import { useTranslation } from "../i18n/useTranslation";
 import { Button } from "../ui/Button";
@@ -48,7 +48,7 @@ export function SignIn({ session }: { session: Session }) {
   const [email, setEmail] = useState("");
   const [password, setPassword] = useState("");
 
-  function submit(event: FormEvent) {
+  function submit(event: SubmitEvent) {
     event.preventDefault();
     signIn.mutate({ email, password });
   }

@@ -4,7 +4,7 @@ async function asData(address: string): Promise<string> {
   const file = await (await fetch(address)).blob();
   return new Promise((resolve, reject) => {
     const reader = new FileReader();
-    reader.onload = () => resolve(String(reader.result));
+    reader.onload = () => resolve(typeof reader.result === "string" ? reader.result : "");
     reader.onerror = () => reject(reader.error ?? new Error("unreadable"));
     reader.readAsDataURL(file);
   });

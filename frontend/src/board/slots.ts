@@ -11,7 +11,7 @@ export interface BoardSlot {
 /** Every place with each of its looks, as the facts' own rows draw them, in the order of the places. */
 export const SLOTS: BoardSlot[] = DRAWN.flatMap((place) => {
   const looks = FACTS.flatMap((fact) =>
-    fact.slots.flatMap((slot) => (slot.place === place && "variant" in slot ? [slot.variant as Variant] : [])),
+    fact.slots.flatMap((slot) => (slot.place === place && "variant" in slot ? [slot.variant] : [])),
   );
   return [undefined, ...new Set(looks)].map((variant) => ({ place, variant }));
 });

@@ -1,4 +1,4 @@
-import type { BrandReport, Facts } from "../api/client";
+import type { BrandReport } from "../api/client";
 import { useFactActions } from "../draft/hooks";
 import { useFormat } from "../i18n/format";
 import { useTranslation } from "../i18n/useTranslation";
@@ -17,9 +17,7 @@ function OneAdvice({ found, onChooseDark }: { found: Found; onChooseDark: () => 
       {found.remedies.map((remedy) => (
         <ActionLink
           key={remedy.code}
-          onClick={() =>
-            remedy.code === "choose_dark" ? onChooseDark() : facts.choose(remedy.facts as Partial<Facts>)
-          }
+          onClick={() => (remedy.code === "choose_dark" ? onChooseDark() : facts.choose(remedy.facts))}
         >
           {t(`logo.remedy.${remedy.code}`)}
         </ActionLink>

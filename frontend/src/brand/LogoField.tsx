@@ -39,7 +39,7 @@ function Shown() {
       {report?.logo && (
         <span className="relative block">
           <img src={report.logo.src} alt={t("logo.shown")} className="block max-h-16 max-w-full" />
-          {logo && !logo.trim && report.logo.trim && <Frame box={report.logo.trim} />}
+          {!logo.trim && report.logo.trim && <Frame box={report.logo.trim} />}
         </span>
       )}
     </div>

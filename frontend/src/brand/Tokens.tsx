@@ -1,6 +1,6 @@
 import { useRef, useState } from "react";
 import { useFactActions, useSite } from "../draft/hooks";
-import { api, result, type Facts, type Schemas } from "../api/client";
+import { api, result, type Schemas } from "../api/client";
 import { useTranslation } from "../i18n/useTranslation";
 import { ErrorNotice } from "../ui/ErrorNotice";
 import { Swatch } from "./Swatch";
@@ -48,7 +48,7 @@ export function Tokens({ readOnly }: { readOnly: boolean }) {
       const read = await result<Found>(
         api.POST("/api/sites/{site}/tokens", { params: { path: { site: site.slug } }, body: { text } }),
       );
-      facts.choose(read.facts as Partial<Facts>);
+      facts.choose(read.facts);
       setFound(read);
     } catch (failure) {
       setError(failure as Error);

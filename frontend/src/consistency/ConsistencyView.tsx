@@ -155,9 +155,7 @@ function Strays({ sweep }: { sweep: Sweep }) {
     <>
       {(mend.data ?? mend.error) && (
         <div className="px-6 pb-3">
-          {mend.data && !mend.error && (
-            <Notice tone="act">{t("consistency.mended", { count: mend.data.mended })}</Notice>
-          )}
+          {mend.isSuccess && <Notice tone="act">{t("consistency.mended", { count: mend.data.mended })}</Notice>}
           <ErrorNotice error={mend.error} />
         </div>
       )}

@@ -185,7 +185,7 @@ export function OtherPages() {
       <div className="px-6">
         <ErrorNotice error={check.error ?? mend.error} />
       </div>
-      {check.data && !check.isPending && !check.error && <Found found={check.data} />}
+      {check.isSuccess && <Found found={check.data} />}
     </div>
   );
 }

@@ -9,7 +9,7 @@ import { Spot } from "./Spot";
 import { useMeant, type Stray } from "./api";
 
 /** The field that a stray stands in: of a text within a fact, the fact. */
-const fieldOf = (stray: Stray) => (stray.field || stray.place).split(".")[0];
+const fieldOf = (stray: Stray) => (stray.field || stray.place).split(".")[0] ?? "";
 
 /** Where a spot is changed by hand. */
 function spotOf(stray: Stray): string {

@@ -36,6 +36,11 @@ export interface DocumentState<V, M> {
 const WAIT = 300;
 const RETRY = 3_000;
 
+/** What stands in a text field for a value; nothing for what is no text. */
+export function asText(value: unknown): string {
+  return typeof value === "string" || typeof value === "number" ? String(value) : "";
+}
+
 /** What the server would make of a text (`core.text.lines.tidy`), to tell whether it has it already. */
 export function tidy(text: string): string {
   return text.trim().normalize("NFC");

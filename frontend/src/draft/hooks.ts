@@ -3,7 +3,7 @@ import { useOutletContext } from "react-router";
 import type { Facts, Site } from "../api/client";
 import type { FieldError } from "../api/problem";
 import { isChanged, type FactKey } from "./changes";
-import type { Conflict, SaveStatus } from "./document";
+import { asText, type Conflict, type SaveStatus } from "./document";
 import type { DocumentId, DraftStore } from "./store";
 
 export const StoreContext = createContext<DraftStore | null>(null);
@@ -68,7 +68,7 @@ export function useFieldState(document: DocumentId, key: string): FieldState {
 
 /** What stands in a text field. */
 export function useFieldText(document: DocumentId, key: string): string {
-  return useSelect((store) => String(store.document(document).value(key) ?? ""));
+  return useSelect((store) => asText(store.document(document).value(key)));
 }
 
 /** Whether a fact says something else than the live edition. */

@@ -40,7 +40,10 @@ export const PAGE: PageFull = {
 };
 
 function kept<V extends object>(values: V): V {
-  const tidied = Object.entries(values).map(([key, value]) => [key, typeof value === "string" ? value.trim() : value]);
+  const tidied = Object.entries(values).map(([key, value]: [string, unknown]) => [
+    key,
+    typeof value === "string" ? value.trim() : value,
+  ]);
   return Object.fromEntries(tidied) as V;
 }
 

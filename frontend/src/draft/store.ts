@@ -1,7 +1,7 @@
 import type { Facts, PageFields, PageFull, Style } from "../api/client";
 import { NoConnection } from "../api/problem";
 import { cellValues, type TitleCells, type TitleTable } from "./titles";
-import { DraftDocument, same, type DocumentSource, type DocumentState, type Laid } from "./document";
+import { asText, DraftDocument, same, type DocumentSource, type DocumentState, type Laid } from "./document";
 
 export type FactsDocument = DraftDocument<Facts, Style>;
 export type PageDocument = DraftDocument<PageFields, PageFull>;
@@ -179,7 +179,7 @@ export class DraftStore {
     const apart = id === "facts" ? this.facts : this.table;
     const found = id === "facts" || id === "titles" ? apart : this.pages.get(Number(id.slice("page:".length)));
     if (!found) throw new Error(`The document ${id} is not open; open it first.`);
-    return found as unknown as AnyDocument;
+    return found;
   }
 
   private push(step: Step): void {
@@ -190,7 +190,7 @@ export class DraftStore {
   /** A keystroke in a field. Keystrokes in a row are one step to undo. */
   type(id: DocumentId, key: string, text: string): void {
     const document = this.document(id);
-    const before = String(document.value(key) ?? "");
+    const before = asText(document.value(key));
     if (text === before) return;
     const last = this.done.at(-1);
     const now = this.now();

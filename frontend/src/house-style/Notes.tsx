@@ -41,7 +41,7 @@ function LiveValue({ fact, readOnly }: { fact: FactKey; readOnly: boolean }) {
 /** How long a text is, against how long it may be. */
 function Length({ fact }: { fact: FactKey }) {
   const { t } = useTranslation();
-  const length = [...tidy(useFieldText("facts", fact))].length;
+  const length = Array.from(tidy(useFieldText("facts", fact))).length;
   const limit = mostOf(fact);
   if (limit === undefined) return null;
   return (

@@ -9,7 +9,7 @@ import { Button } from "../ui/Button";
 import { QueryBoundary } from "../ui/QueryBoundary";
 
 type Proposal = Schemas["ProposalOut"];
-type ProposedFact = keyof Facts & Proposal["facts"][number]["fact"];
+type ProposedFact = keyof Facts;
 
 function useProposal(town: number, language: string, zone: string) {
   const query = { language, zone };

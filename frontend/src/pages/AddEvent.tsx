@@ -1,4 +1,4 @@
-import { useState, type FormEvent } from "react";
+import { useState, type SubmitEvent } from "react";
 import { useNavigate } from "react-router";
 import { ApiProblem } from "../api/problem";
 import { useSite } from "../draft/hooks";
@@ -18,7 +18,7 @@ export function AddEvent({ onDone }: { onDone: () => void }) {
   const [title, setTitle] = useState("");
   const [day, setDay] = useState("");
   const problem = plan.error instanceof ApiProblem ? plan.error : null;
-  function submit(event: FormEvent) {
+  function submit(event: SubmitEvent) {
     event.preventDefault();
     if (!day) return;
     plan.mutate(

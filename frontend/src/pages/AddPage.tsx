@@ -1,4 +1,4 @@
-import { useState, type FormEvent } from "react";
+import { useState, type SubmitEvent } from "react";
 import { useNavigate } from "react-router";
 import type { Page } from "../api/client";
 import { ApiProblem } from "../api/problem";
@@ -23,7 +23,7 @@ export function AddPage({ pages, onDone }: Props) {
   const [title, setTitle] = useState("");
   const [place, setPlace] = useState("");
   const problem = add.error instanceof ApiProblem ? add.error : null;
-  function submit(event: FormEvent) {
+  function submit(event: SubmitEvent) {
     event.preventDefault();
     const post = place === "post";
     add.mutate(

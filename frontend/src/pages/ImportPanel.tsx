@@ -136,7 +136,7 @@ export function ImportPanel({ mayEdit, onClose }: { mayEdit: boolean; onClose: (
         </p>
       )}
       <ErrorNotice error={take.error} />
-      {take.data && !take.isPending && <Told report={take.data} />}
+      {take.isSuccess && <Told report={take.data} />}
     </div>
   );
 }

@@ -183,7 +183,7 @@ export function MarkdownEditor({ document, field, labelledBy, describedBy, langu
             if (update.docChanged && typed) store.type(document, field, update.state.doc.toString());
           }),
           EditorView.domEventHandlers({
-            blur: () => void store.document(document).settle(field),
+            blur: () => store.document(document).settle(field),
             drop: (event, view) => takePictures(event.dataTransfer, event, view),
             paste: (event, view) => takePictures(event.clipboardData, event, view),
           }),

@@ -1,6 +1,7 @@
 import { Fragment, useEffect, useState } from "react";
 import type { Page, PageFull } from "../api/client";
 import { ConflictChoice } from "../draft/ConflictChoice";
+import { asText } from "../draft/document";
 import { FieldErrors } from "../draft/FieldErrors";
 import { FieldStatus } from "../draft/FieldStatus";
 import { useFact, useSelect, useSite, useStore } from "../draft/hooks";
@@ -38,8 +39,8 @@ function InMenu({ document }: { document: DocumentId }) {
 function Posted({ document }: { document: DocumentId }) {
   const { t } = useTranslation();
   const store = useStore();
-  const day = useSelect((one) => String(one.document(document).value("published") ?? ""));
-  const at = useSelect((one) => String(one.document(document).value("published_at") ?? "").slice(0, 5));
+  const day = useSelect((one) => asText(one.document(document).value("published")));
+  const at = useSelect((one) => asText(one.document(document).value("published_at")).slice(0, 5));
   return (
     <div className="flex flex-wrap gap-3">
       <label className="grid gap-0.5">

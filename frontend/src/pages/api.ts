@@ -91,7 +91,9 @@ export function useMove(site: string) {
     move.mutate(to, {
       onSuccess: () => {
         if (!from) return;
-        const go = (place: Moved) => async () => void (await move.mutateAsync(place));
+        const go = (place: Moved) => async () => {
+          await move.mutateAsync(place);
+        };
         store.did({ undo: go(from), redo: go(to) });
       },
     });

@@ -40,7 +40,10 @@ export function useDrag(pages: Page[]): Drag {
     rowEvents: (page) => ({
       onDragOver: (event) => {
         const where = whereOn(event);
-        if (!moving || !dropped(pages, moving, page, where)) return setOver(null);
+        if (!moving || !dropped(pages, moving, page, where)) {
+          setOver(null);
+          return;
+        }
         event.preventDefault();
         if (over?.page !== page.id || over.where !== where) setOver({ page: page.id, where });
       },

@@ -1,4 +1,4 @@
-import { useState, type FormEvent } from "react";
+import { useState, type SubmitEvent } from "react";
 import { Link } from "react-router";
 import { ApiProblem } from "../api/problem";
 import { useSite } from "../draft/hooks";
@@ -41,7 +41,7 @@ function Words({ picture }: { picture: Picture }) {
   });
   const problem = describe.error instanceof ApiProblem ? describe.error : null;
   const same = (["description", "title", "caption"] as const).every((field) => words[field] === picture[field]);
-  function submit(event: FormEvent) {
+  function submit(event: SubmitEvent) {
     event.preventDefault();
     describe.mutate({ picture: picture.id, words });
   }

@@ -54,10 +54,11 @@ export function ProofsProvider({ site, path, at, edition = null, held = NONE, la
   const { typed, revision, live } = useSelect((store) => ({
     typed: store.facts.state.typed,
     revision: store.facts.revision,
-    live: store.facts.state.meta.live_facts as Record<string, unknown> | null | undefined,
+    live: store.facts.state.meta.live_facts,
   }));
   useEffect(() => {
-    const kept = Object.fromEntries(held.map((key) => [key, live?.[key]]));
+    const before: Record<string, unknown> = live ?? {};
+    const kept = Object.fromEntries(held.map((key) => [key, before[key]]));
     const said = language ? { language } : {};
     reader.want(path, at, held.length || language ? { ...typed, ...kept, ...said } : typed, revision);
   }, [reader, path, at, typed, revision, held, live, language]);

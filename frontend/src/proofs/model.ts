@@ -21,7 +21,7 @@ export interface Piece {
 
 /** A line in pieces, those of the fact set apart. Highlights count code points, as the server does. */
 export function pieces(line: Line, fact: string): Piece[] {
-  const points = [...line.text];
+  const points = Array.from(line.text);
   const out: Piece[] = [];
   let at = 0;
   for (const found of line.highlights.filter((one) => one.fact === fact)) {

@@ -1,5 +1,5 @@
 import { useQueryClient } from "@tanstack/react-query";
-import { useId, useState, type FormEvent } from "react";
+import { useId, useState, type SubmitEvent } from "react";
 import { useNavigate } from "react-router";
 import { ApiProblem } from "../api/problem";
 import { useSite, useStore } from "../draft/hooks";
@@ -62,16 +62,17 @@ function Change({ address, onDone }: { address: Address; onDone: () => void }) {
   const [withWww, setWithWww] = useState(address.with_www);
   const [folder, setFolder] = useState(address.folder.slice(1));
   const problem = set.error instanceof ApiProblem ? set.error : null;
-  async function submit(event: FormEvent) {
+  async function submit(event: SubmitEvent) {
     event.preventDefault();
     await store.flush();
     set.mutate(
       { slug, domain, with_www: withWww, folder },
       {
-        onSuccess: async (now) => {
+        onSuccess: (now) => {
           onDone();
-          await queries.invalidateQueries({ queryKey: ["sites"] });
-          if (now.slug !== site.slug) void navigate(`/${now.slug}/style#address`, { replace: true });
+          void queries.invalidateQueries({ queryKey: ["sites"] }).then(() => {
+            if (now.slug !== site.slug) void navigate(`/${now.slug}/style#address`, { replace: true });
+          });
         },
       },
     );

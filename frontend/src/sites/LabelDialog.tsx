@@ -1,5 +1,5 @@
 import { Dialog } from "radix-ui";
-import { useState, type FormEvent } from "react";
+import { useState, type SubmitEvent } from "react";
 import type { Site } from "../api/client";
 import { ApiProblem } from "../api/problem";
 import { useTranslation } from "../i18n/useTranslation";
@@ -14,7 +14,7 @@ export function LabelDialog({ site, onClose }: { site: Site; onClose: () => void
   const [label, setLabel] = useState(site.label);
   const problem = save.error instanceof ApiProblem ? save.error : null;
 
-  function submit(event: FormEvent) {
+  function submit(event: SubmitEvent) {
     event.preventDefault();
     save.mutate(label, { onSuccess: onClose });
   }

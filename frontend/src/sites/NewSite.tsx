@@ -1,4 +1,4 @@
-import { useState, type FormEvent } from "react";
+import { useState, type SubmitEvent } from "react";
 import { Link, useNavigate } from "react-router";
 import type { Town } from "../api/client";
 import { ApiProblem } from "../api/problem";
@@ -23,7 +23,7 @@ export function NewSite({ first }: { first: boolean }) {
   const problem = make.error instanceof ApiProblem ? make.error : null;
   const townErrors = missing && !town ? [{ field: "town", code: "missing", message: t("newSite.townMissing") }] : [];
 
-  function submit(event: FormEvent) {
+  function submit(event: SubmitEvent) {
     event.preventDefault();
     setMissing(!town);
     if (!town) return;

@@ -1,4 +1,5 @@
 import { memo, useRef } from "react";
+import { asText } from "../draft/document";
 import { useFact, useSelect } from "../draft/hooks";
 import { cellKey, type TitleRow, type TitleTable } from "../draft/titles";
 import { useTranslation } from "../i18n/useTranslation";
@@ -141,7 +142,7 @@ function Row({ page, index, state, actions, readOnly, narrow, onMoved }: RowProp
     return [
       kept?.rows[page],
       kept?.cuts,
-      ...keys.map((key) => String(titles?.value(key) ?? "")),
+      ...keys.map((key) => titles?.value(key) ?? ""),
       ...keys.map((key) => titles?.state.errors[key]?.[0]?.message ?? ""),
       ...keys.map((key) => titles?.state.statuses[key] === "offline"),
     ] as const;
@@ -178,9 +179,9 @@ function Row({ page, index, state, actions, readOnly, narrow, onMoved }: RowProp
           key={field}
           spot={{ row: index, column }}
           label={t(`titles.column.${field}`)}
-          text={String(cells[column])}
+          text={asText(cells[column])}
           standIn={(field === "summary" && row.description) || t(`titles.unset.${field}`)}
-          wrong={String(cells[count + column])}
+          wrong={asText(cells[count + column])}
           offline={cells[2 * count + column] ? t("save.offline") : ""}
           state={state}
           actions={actions}

@@ -37,7 +37,7 @@ export function ProposalPanel({ proposal, onDone }: Props) {
       <ul className="mt-2 grid gap-1.5">
         {cells.slice(0, SHOWN).map((cell) => {
           const row = titles?.state.meta.rows[cell.page];
-          const before = String(titles?.value(cellKey(cell.page, cell.field)) ?? "");
+          const before = titles?.value(cellKey(cell.page, cell.field)) ?? "";
           return (
             <li key={`${String(cell.page)} ${cell.field}`} className="break-words">
               <span className="font-code text-xs text-soft">{row?.path}</span>{" "}

@@ -121,7 +121,7 @@ export function FaultBar({ chosen, onChoose, onProposal, onFailed, readOnly }: F
             <button
               type="button"
               className="act-link px-3 py-1"
-              onClick={() => askMends(site.slug, { kind }).then(onProposal, onFailed)}
+              onClick={() => void askMends(site.slug, { kind }).then(onProposal, onFailed)}
             >
               {t("titles.mend", { count: mends })}
               <span className="unseen"> {t(`fault.${kind}`)}</span>

@@ -111,9 +111,7 @@ export function useGrid(pages: readonly number[], readOnly: boolean): Grid {
       },
       clear: () => put(selected().map((spot) => [spot, ""])),
       copied: () =>
-        textOf(
-          rows().map((row) => columns().map((column) => String(store.titles?.value(key({ row, column }) ?? "") ?? ""))),
-        ),
+        textOf(rows().map((row) => columns().map((column) => store.titles?.value(key({ row, column }) ?? "") ?? ""))),
     };
   }, [store, key]);
 

@@ -26,6 +26,8 @@ export function holdKeys(within: () => Element | null): void {
   function put() {
     end();
     // As if it were typed just now: the field's own listeners hear of it, and the browser's undo knows it.
+    // Nothing else keeps the undo of the browser.
+    // eslint-disable-next-line @typescript-eslint/no-deprecated
     if (held && isText(document.activeElement)) document.execCommand("insertText", false, held);
   }
   function onKey(event: KeyboardEvent) {

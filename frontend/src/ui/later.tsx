@@ -29,5 +29,9 @@ export function later<Props extends object>(fetch: () => Promise<ComponentType<P
       </Suspense>
     );
   }
-  return Object.assign(Later, { preload: async () => void (await load()) });
+  return Object.assign(Later, {
+    preload: async () => {
+      await load();
+    },
+  });
 }
