@@ -16,7 +16,7 @@ ON_PAGE = ("form", "card")
 """Those of a contact page alone."""
 _LABEL, _VALUE = Line(1, 60), Line(1, 120)
 _MOST, _LONGEST_ADDRESS = 12, 500
-_HOST = regex.compile(r"(?:[\p{L}\p{N}][\p{L}\p{M}\p{N}-]*\.)+[\p{L}\p{N}][\p{L}\p{M}\p{N}-]*")
+_HOST = regex.compile(r"(?:[\p{L}\p{N}][\p{L}\p{M}\p{N}-]*+\.)++[\p{L}\p{N}][\p{L}\p{M}\p{N}-]*+")
 _WEB: TypeAdapter[HttpUrl] = TypeAdapter(HttpUrl)
 
 

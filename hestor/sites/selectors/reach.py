@@ -178,12 +178,14 @@ def _state_key(site: Site, *facts: Facts) -> tuple[Any, ...]:
 
 @cached(_READINGS, key=lambda site, facts, found: _state_key(site, facts), lock=Lock())
 def _reading(site: Site, facts: Facts, found_groups: Sequence[Group]) -> SiteReading:
-    # What one process read while its owner typed, another one knows when the same owner publishes.
+    # What one process read of a draft, for its review or for its edition, another one knows.
     key = hashlib.sha256(repr(_state_key(site, facts)).encode()).hexdigest()
     known: SiteReading | None = caches["readings"].get(key)
     if known is None:
         known = read_state(site, facts, found_groups)
-        caches["readings"].set(key, known)
+        # What is being typed is seldom asked for twice.
+        if facts == site.facts:
+            caches["readings"].set(key, known)
     return known
 
 
