@@ -1,18 +1,15 @@
 """The site as a card for address books (vCard 4.0, RFC 6350; its addresses elsewhere by RFC 9554)."""
 
-from collections.abc import Iterator
-from typing import TYPE_CHECKING
+from collections.abc import Callable, Iterator, Mapping
 
 from hestor.core.contact import postal
 from hestor.core.contact.postal import PostalAddress
 from hestor.core.facts import organisation
 from hestor.core.facts.document import Facts
 from hestor.core.text import lines
-from hestor.rendering import contact, details
+from hestor.rendering import details
+from hestor.rendering.frame import Frame
 from hestor.rendering.response import Response
-
-if TYPE_CHECKING:
-    from hestor.rendering.frame import Frame
 
 MEDIA_TYPE = "text/vcard; charset=utf-8"
 PATH = "/contact.vcf"
@@ -52,24 +49,39 @@ def _address(address: PostalAddress, language: str) -> str:
     return f'ADR;LABEL="{label}":{";".join(map(_escaped, parts))}'
 
 
-def _ways(facts: Facts) -> Iterator[str]:
-    if contact.is_told(facts):
-        yield f"EMAIL:{_escaped(facts.contact_email)}"
-    phone = details.phone_of(facts)
-    if phone and details.is_told(facts, "phone"):
+def _email(facts: Facts) -> Iterator[str]:
+    yield f"EMAIL:{_escaped(facts.contact_email)}"
+
+
+def _phone(facts: Facts) -> Iterator[str]:
+    if phone := details.phone_of(facts):
         yield f"TEL;VALUE=uri;TYPE=voice:{phone.uri}"
-    if facts.postal_address and details.is_told(facts, "address"):
+
+
+def _postal(facts: Facts) -> Iterator[str]:
+    if facts.postal_address:
         yield _address(facts.postal_address, facts.language)
-    for one in facts.social if details.is_told(facts, "social") else ():
-        yield f'SOCIALPROFILE;SERVICE-TYPE="{_quoted(one.label)}":{one.address}'
 
 
-def is_there(facts: Facts) -> bool:
-    """Whether there is a way to reach the site that a card can carry."""
-    return next(_ways(facts), None) is not None
+def _social(facts: Facts) -> Iterator[str]:
+    for profile in facts.social:
+        yield f'SOCIALPROFILE;SERVICE-TYPE="{_quoted(profile.label)}":{profile.address}'
 
 
-def _lines(frame: "Frame") -> Iterator[str]:
+_WAYS: Mapping[details.Way, Callable[[Facts], Iterator[str]]] = {
+    "email": _email,
+    "phone": _phone,
+    "address": _postal,
+    "social": _social,
+}
+
+
+def _ways(facts: Facts) -> Iterator[str]:
+    for way in details.ways_told(facts):
+        yield from _WAYS[way](facts)
+
+
+def _lines(frame: Frame) -> Iterator[str]:
     facts, origin = frame.facts, frame.state.origin
     yield "BEGIN:VCARD"
     yield "VERSION:4.0"
@@ -86,8 +98,8 @@ def _lines(frame: "Frame") -> Iterator[str]:
     yield "END:VCARD"
 
 
-def respond(frame: "Frame") -> Response | None:
+def respond(frame: Frame) -> Response | None:
     """The card; None where there is no contact for one."""
-    if not is_there(frame.facts):
+    if not details.ways_told(frame.facts):
         return None
     return Response(200, MEDIA_TYPE, b"".join(_folded(line) for line in _lines(frame)))

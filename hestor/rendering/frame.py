@@ -2,31 +2,29 @@
 
 from collections.abc import Hashable, Mapping
 from dataclasses import dataclass, replace
-from datetime import date, datetime, time
+from datetime import datetime
 from functools import lru_cache
 from typing import Any
 
 from jinja2 import Environment, PackageLoader, StrictUndefined
-from markupsafe import Markup, escape
+from markupsafe import Markup
 from propcache.api import cached_property
 
-from hestor import translations
-from hestor.core import languages, numerals, zones
+from hestor.core import languages
 from hestor.core.added import code
-from hestor.core.dates import forms, patterns
 from hestor.core.events import occurrences
-from hestor.core.events.month import Month
-from hestor.core.facts import clock, document, own_words, plates
 from hestor.core.facts import frame as frame_facts
+from hestor.core.facts import plates
 from hestor.core.facts import titles as title_facts
 from hestor.core.imaging import palettes
 from hestor.core.pages import posting, titles
 from hestor.core.reading.head import ADDED_BEGIN, ADDED_END
-from hestor.core.text import fillins, markdown
-from hestor.rendering import card, contact, details, faces, opening, publisher, static_files
+from hestor.core.text import markdown
+from hestor.rendering import contact, details, faces, opening, publisher, static_files
 from hestor.rendering.brand_files import BrandFiles
 from hestor.rendering.response import HTML, Response
 from hestor.rendering.state import MenuItem, Page, SiteState
+from hestor.rendering.voice import Voice
 
 JINJA = Environment(
     loader=PackageLoader("hestor.rendering"),
@@ -58,29 +56,16 @@ def _side_text(source: str) -> str:
     return markdown.compile_text(source).html
 
 
-@lru_cache(maxsize=4096)
-def _day(day: date, form: str, language: str) -> str:
-    return patterns.format_day(day, form, language)
-
-
-@lru_cache(maxsize=4096)
-def _clock(at: datetime | time, form: str, language: str) -> str:
-    return patterns.format_clock(at, form, language)
-
-
-class Frame:
+class Frame(Voice):
     """What all pages of a state share, so that it is made once."""
 
     def __init__(self, state: SiteState, now: datetime, preview: Preview | None = None) -> None:
+        super().__init__(state.facts, now)
         self.state = state
-        self.facts = state.facts
         self.preview = preview
         self.root = preview.root if preview else state.folder
-        self.now = now.astimezone(zones.clock_of(self.facts.time_zone))
-        self._own_words = own_words.holding(self.facts.own_words, self.facts.language)
-        self.words = {**translations.catalogue("public", self.facts.language), **self._own_words}
         self.values = replace(
-            document.values_of(self.facts, self.now.year),
+            self.values,
             contact=contact.text(self.facts),
             next_day=self._next_day,
             hours=lambda: opening.today(self),
@@ -94,39 +79,11 @@ class Frame:
         """The brand files by their public addresses, also within a private preview."""
         return BrandFiles(self.facts, self.state.master) if self.root else self.brand
 
-    def filled(self, text: str) -> str:
-        """A plain text with its fill-ins filled."""
-        return fillins.fill(text, self.values)
-
     def _next_day(self, name: str) -> str:
         """The next day of an event, in the long form; that there is none, where there is none."""
         event = self.state.event(name)
         found = occurrences.upcoming(event.schedule, self.facts.time_zone, self.now, 1) if event else []
         return self.day(found[0].day) if found else self.word("next.none")
-
-    def clock(self, at: datetime | time) -> str:
-        """A time of the day in the site's form."""
-        return _clock(at.replace(tzinfo=None), clock.time_form(self.facts), self.facts.language)
-
-    def month(self, month: Month) -> str:
-        """A month with its year, as the language names it."""
-        return _day(month.first, forms.month_form(self.facts.language), self.facts.language)
-
-    def day(self, day: date | None) -> str:
-        """A day in the site's long form."""
-        return clock.day_said(self.facts, day) if day else ""
-
-    def short_day(self, day: date | None) -> str:
-        """A day in the form for lists."""
-        return _day(day, clock.short_form(self.facts), self.facts.language) if day else ""
-
-    def moment(self, moment: datetime) -> str:
-        """A moment on the site's clock: its day in the long form, and its time."""
-        return clock.moment_said(self.facts, moment.astimezone(self.now.tzinfo))
-
-    def number(self, number: int) -> str:
-        """A number in the digits of the site's readers."""
-        return numerals.written(number, self.facts.language)
 
     def changed(self, page: Page) -> datetime | None:
         """When a page's words last changed for its readers."""
@@ -167,11 +124,6 @@ class Frame:
         return titles.title_of(self._titling, path, page, section, own)
 
     @cached_property
-    def contact_link(self) -> Markup:
-        """The link to write to the public address; empty where there is none to show."""
-        return contact.link(self.facts)
-
-    @cached_property
     def _side(self) -> Markup:
         """The text beside every page's own."""
         compiled = _side_text(self.facts.side_text) if self.facts.side_text else ""
@@ -205,12 +157,6 @@ class Frame:
     def has_news(self) -> bool:
         """Whether there is news, or a page for it: only then there is a feed."""
         return bool(self.state.news() or self.state.post_count())
-
-    @cached_property
-    def foreign(self) -> str:
-        """The language of Hestor's own words where it is not the page's; else empty."""
-        spoken = translations.spoken("public", self.facts.language)
-        return "" if spoken == self.facts.language else spoken
 
     @cached_property
     def plate(self) -> str:
@@ -256,27 +202,6 @@ class Frame:
     def _is_plain(self) -> bool:
         return self.facts.name.isascii() and self.facts.tagline.isascii()
 
-    def word(self, key: str, **params: str | int) -> str:
-        """Hestor's own words, or what the site says in their place."""
-        return translations.filled(self.words[key], params) if params else self.words[key]
-
-    def said_of(self, key: str, count: int) -> Markup:
-        """Hestor's own words about a number, in its plural form."""
-        spoken = self.foreign or self.facts.language
-        text = translations.filled(translations.plural(self.words, key, count, spoken), {"count": self.number(count)})
-        return self._marked(text, bool(self.foreign))
-
-    def said(self, key: str, **params: str | int) -> Markup:
-        """Hestor's own words, marked with the language that they are in where it is not the page's."""
-        return self._marked(self.word(key, **params), bool(self.foreign) and key not in self._own_words)
-
-    def _marked(self, text: str, is_foreign: bool) -> Markup:
-        if not is_foreign:
-            return Markup(escape(text))  # noqa: S704
-        return Markup('<span lang="{}" dir="{}">{}</span>').format(
-            self.foreign, languages.direction(self.foreign), text
-        )
-
     def _entry(self, item: MenuItem) -> MenuItem:
         return MenuItem(item.path, self.filled(item.title), tuple(self._entry(child) for child in item.children))
 
@@ -305,7 +230,7 @@ class Frame:
             "said": self.said,
             "said_of": self.said_of,
             "contact_lines": details.footer_lines(self),
-            "card_url": f"{self.root}/contact.vcf" if card.is_there(self.facts) else "",
+            "card_url": f"{self.root}/contact.vcf" if details.ways_told(self.facts) else "",
             "share_locale": languages.with_country(facts.language),
             "plate": self.plate,
             "calendar_url": f"{self.root}/events.ics" if self.state.event_list() else "",

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from hestor.core.imaging import palettes, typefaces
 from hestor.core.messages.kinds import MessageKind
 from hestor.core.text import lines
-from hestor.rendering import contact
+from hestor.rendering import details
 from hestor.rendering.frame import JINJA, Frame
 
 
@@ -54,7 +54,7 @@ def paragraphs(frame: Frame, kind: MessageKind, said: Mapping[str, str]) -> list
 
 def _text(frame: Frame, parts: Sequence[Paragraph], footer: str) -> str:
     """The form for programs that show text only, with the mark that stands before a signature (RFC 3676, 4.3)."""
-    line = contact.line(frame)
+    line = details.contact_line(frame)
     words = line.label if line else ""
     email = frame.facts.contact_email if line else ""
     foot = [frame.facts.name, footer, f"{words} {email}".strip(), f"{frame.state.origin}/"]
@@ -77,7 +77,7 @@ def render(frame: Frame, kind: MessageKind, said: Mapping[str, str]) -> Message:
         "fonts": f"'{text.family}',{text.fallback}",
         "logo": brand.logo,
         "icon": f"{brand.icon_folder}icon-180.png",
-        "line": contact.line(frame),
+        "line": details.contact_line(frame),
     }
     html = JINJA.get_template("message.html.jinja").render({**frame.shared, **own}).encode(errors="replace")
     return Message(subject, html, _text(frame, parts, frame.shared["footer"]))

@@ -3,16 +3,14 @@
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 from datetime import date, datetime, timedelta
-from typing import TYPE_CHECKING, Any
+from typing import Any
 
 from hestor.core import languages
 from hestor.core.events import month
 from hestor.core.facts import clock
 from hestor.core.hours.opening import Exceptional, OpeningHours, Span
 from hestor.core.hours.status import Status, span_text, status
-
-if TYPE_CHECKING:
-    from hestor.rendering.frame import Frame
+from hestor.rendering.voice import Voice
 
 _AHEAD = timedelta(days=92)
 _MOST_SHOWN = 8
@@ -43,74 +41,74 @@ class Shown:
     exceptions: Sequence[Row]
 
 
-def now_status(frame: "Frame") -> Status | None:
+def now_status(voice: Voice) -> Status | None:
     """Whether it is open now; None where no hours are said."""
-    hours = frame.facts.opening_hours
-    return status(hours, frame.facts.time_zone, frame.now) if hours else None
+    hours = voice.facts.opening_hours
+    return status(hours, voice.facts.time_zone, voice.now) if hours else None
 
 
-def _spans(frame: "Frame", spans: Sequence[Span]) -> str:
+def _spans(voice: Voice, spans: Sequence[Span]) -> str:
     if not spans:
-        return frame.word("hours.closed")
-    return ", ".join(f"{frame.clock(span.opens)}\u2009–\u2009{frame.clock(span.closes)}" for span in spans)
+        return voice.word("hours.closed")
+    return ", ".join(f"{voice.clock(span.opens)}\u2009–\u2009{voice.clock(span.closes)}" for span in spans)
 
 
-def today(frame: "Frame") -> str:
+def today(voice: Voice) -> str:
     """The hours of today."""
-    hours = frame.facts.opening_hours
-    return _spans(frame, hours.on(frame.now.date())) if hours else frame.word("hours.unsaid")
+    hours = voice.facts.opening_hours
+    return _spans(voice, hours.on(voice.now.date())) if hours else voice.word("hours.unsaid")
 
 
-def _opens(frame: "Frame", at: datetime) -> str:
+def _opens(voice: Voice, at: datetime) -> str:
     """When it opens next: today, tomorrow, a day of this week, or a date."""
-    ahead, clock_ = (at.date() - frame.now.date()).days, frame.clock(at)
+    ahead, clock_ = (at.date() - voice.now.date()).days, voice.clock(at)
     if ahead < 2:
-        return frame.word("hours.opens_today" if ahead == 0 else "hours.opens_tomorrow", time=clock_)
+        return voice.word("hours.opens_today" if ahead == 0 else "hours.opens_tomorrow", time=clock_)
     if ahead < 7:
-        day = languages.weekday_name(languages.WEEKDAYS[at.weekday()], frame.facts.language)
+        day = languages.weekday_name(languages.WEEKDAYS[at.weekday()], voice.facts.language)
     else:
-        day = frame.day(at.date())
-    return frame.word("hours.opens_on", day=day, time=clock_)
+        day = voice.day(at.date())
+    return voice.word("hours.opens_on", day=day, time=clock_)
 
 
-def status_line(frame: "Frame") -> str:
+def status_line(voice: Voice) -> str:
     """Whether it is open, and until when; or when it opens."""
-    found_status = now_status(frame)
+    found_status = now_status(voice)
     if found_status is None:
-        return frame.word("hours.unsaid")
+        return voice.word("hours.unsaid")
     if found_status.is_open:
         until = found_status.until
-        return frame.word("hours.open_until", time=frame.clock(until)) if until else frame.word("hours.open")
-    return _opens(frame, found_status.until) if found_status.until else frame.word("hours.closed_now")
+        return voice.word("hours.open_until", time=voice.clock(until)) if until else voice.word("hours.open")
+    return _opens(voice, found_status.until) if found_status.until else voice.word("hours.closed_now")
 
 
-def _week(frame: "Frame", hours: OpeningHours) -> Iterator[Row]:
-    present = languages.WEEKDAYS[frame.now.weekday()]
-    for day in month.weekdays(clock.first_day(frame.facts)):
-        name = languages.weekday_name(day, frame.facts.language)
-        yield Row(name, _spans(frame, hours.week.on(day)), is_today=day == present)
+def _week(voice: Voice, hours: OpeningHours) -> Iterator[Row]:
+    present = languages.WEEKDAYS[voice.now.weekday()]
+    for day in month.weekdays(clock.first_day(voice.facts)):
+        name = languages.weekday_name(day, voice.facts.language)
+        yield Row(name, _spans(voice, hours.week.on(day)), is_today=day == present)
 
 
-def _days(frame: "Frame", exception: Exceptional) -> str:
-    first, last = frame.day(exception.first), frame.day(exception.last)
+def _days(voice: Voice, exception: Exceptional) -> str:
+    first, last = voice.day(exception.first), voice.day(exception.last)
     return first if exception.first == exception.last else f"{first} – {last}"
 
 
-def _exceptions(frame: "Frame", hours: OpeningHours) -> Iterator[Row]:
-    present: date = frame.now.date()
+def _exceptions(voice: Voice, hours: OpeningHours) -> Iterator[Row]:
+    present: date = voice.now.date()
     ahead = [
         exception for exception in hours.exceptions if exception.last >= present and exception.first <= present + _AHEAD
     ]
     for one in ahead[:_MOST_SHOWN]:
-        yield Row(_days(frame, one), _spans(frame, one.spans), one.note, one.first <= present)
+        yield Row(_days(voice, one), _spans(voice, one.spans), one.note, one.first <= present)
 
 
-def shown(frame: "Frame") -> Shown | None:
+def shown(voice: Voice) -> Shown | None:
     """All that a page shows of opening hours; None where none are said."""
-    hours, found = frame.facts.opening_hours, now_status(frame)
+    hours, found = voice.facts.opening_hours, now_status(voice)
     if hours is None or found is None:
         return None
-    return Shown(status_line(frame), found.is_open, list(_week(frame, hours)), list(_exceptions(frame, hours)))
+    return Shown(status_line(voice), found.is_open, list(_week(voice, hours)), list(_exceptions(voice, hours)))
 
 
 def _record(span: Span) -> Record:
