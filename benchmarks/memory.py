@@ -8,8 +8,10 @@ import sys
 import tempfile
 import threading
 import time
-from collections.abc import Iterator
+from collections.abc import Iterable, Iterator
+from contextlib import suppress
 from pathlib import Path
+from typing import Any
 
 import psutil
 
@@ -75,16 +77,23 @@ def _drive(server: Server, seconds: float) -> int:
     return next(done)
 
 
+def _weighed(processes: Iterable[psutil.Process]) -> Iterator[Any]:
+    """The memory of processes; a sandbox that has done its share of work ends, and is another one then."""
+    for process in processes:
+        with suppress(psutil.NoSuchProcess):
+            yield process.memory_full_info()
+
+
 def _unique(server: Server) -> list[float]:
     """The memory that each worker has for itself alone, in MB (Linux's USS)."""
     workers = psutil.Process(server.group).children(recursive=True)
-    return sorted(worker.memory_full_info().uss / 1_000_000 for worker in workers)
+    return sorted(memory.uss / 1_000_000 for memory in _weighed(workers))
 
 
 def _all(server: Server) -> float:
     """The memory of all processes, what they share counted once, in MB (Linux's PSS)."""
     first = psutil.Process(server.group)
-    return sum(one.memory_full_info().pss for one in (first, *first.children(recursive=True))) / 1_000_000
+    return sum(memory.pss for memory in _weighed((first, *first.children(recursive=True)))) / 1_000_000
 
 
 class _Started(Server):
