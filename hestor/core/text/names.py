@@ -3,7 +3,7 @@
 import unicodedata
 from collections.abc import Iterator
 
-from text_unidecode import unidecode
+from anyascii import anyascii
 
 HEAD = 5
 """Slips are sought within so many letters at a name's beginning."""
@@ -15,13 +15,13 @@ _ALPHABETS = tuple(
 
 
 def _letter(character: str) -> str:
-    """A letter without what it carries; Latin ones that carry nothing to be taken off (``ł``, ``ø``) by their look."""
+    """A letter without what it carries; Latin ones that carry nothing to be taken off (``ł``, ``ə``) by their look."""
     if unicodedata.combining(character) or character in "'’ʼʻ‘":
         return ""
     if not character.isalnum():
         return " "
     is_latin = not character.isascii() and "LATIN" in unicodedata.name(character, "")
-    return unidecode(character).casefold() if is_latin else character
+    return anyascii(character).casefold() if is_latin else character
 
 
 class _Letters(dict[int, str]):
