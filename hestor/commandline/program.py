@@ -156,21 +156,21 @@ class _Parser(argparse.ArgumentParser):
 def _parser() -> argparse.ArgumentParser:
     parser = _Parser(prog="hestor", description="Checks that all pages of a folder say the same of their site.")
     commands = parser.add_subparsers(dest="command", required=True, metavar="COMMAND", parser_class=_Parser)
-    each_parser = commands.add_parser("propose", help="prints the house style that most pages agree on")
-    each_parser.add_argument("folder")
-    each_parser.set_defaults(run=_propose)
-    each_parser = commands.add_parser("sweep", help="prints the strays; exit code 1 if there are any")
-    each_parser.add_argument("folder")
-    each_parser.add_argument(
+    command = commands.add_parser("propose", help="prints the house style that most pages agree on")
+    command.add_argument("folder")
+    command.set_defaults(run=_propose)
+    command = commands.add_parser("sweep", help="prints the strays; exit code 1 if there are any")
+    command.add_argument("folder")
+    command.add_argument(
         "--style", metavar="FILE", help="the house style to hold the pages to (default: the proposed one)"
     )
-    each_parser.add_argument("--format", choices=("text", "json"), default="text")
-    each_parser.set_defaults(run=_sweep)
-    each_parser = commands.add_parser("mend", help="writes mended copies; the original is never touched")
-    each_parser.add_argument("folder")
-    each_parser.add_argument("--style", metavar="FILE", required=True)
-    each_parser.add_argument("--out", metavar="FOLDER", required=True)
-    each_parser.set_defaults(run=_mend)
+    command.add_argument("--format", choices=("text", "json"), default="text")
+    command.set_defaults(run=_sweep)
+    command = commands.add_parser("mend", help="writes mended copies; the original is never touched")
+    command.add_argument("folder")
+    command.add_argument("--style", metavar="FILE", required=True)
+    command.add_argument("--out", metavar="FOLDER", required=True)
+    command.set_defaults(run=_mend)
     return parser
 
 

@@ -78,11 +78,11 @@ def _is_writable(path: Path) -> bool:
 
 
 def _backup() -> Iterator[Finding]:
-    found_findings = copies.listed()
-    if not found_findings:
+    copies_made = copies.listed()
+    if not copies_made:
         yield Finding("wrong", "no_copy", {"path": str(copies.folder())})
-    elif clock.now() - found_findings[0].manifest.made_at > _OLD:
-        yield Finding("wrong", "old_copy", {"days": (clock.now() - found_findings[0].manifest.made_at).days})
+    elif clock.now() - copies_made[0].manifest.made_at > _OLD:
+        yield Finding("wrong", "old_copy", {"days": (clock.now() - copies_made[0].manifest.made_at).days})
     others = copies.of_others()
     if others:
         yield Finding("wrong", "copies_of_another", {"path": str(copies.folder())})

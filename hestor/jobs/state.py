@@ -78,8 +78,8 @@ def queues() -> dict[str, int]:
 
 def newest_copy() -> datetime | None:
     """When the newest copy was made; None if there is none."""
-    found_newest_copy = copies.listed()
-    return found_newest_copy[0].manifest.made_at if found_newest_copy else None
+    copies_made = copies.listed()
+    return copies_made[0].manifest.made_at if copies_made else None
 
 
 def _reason(row: "DBTaskResult[..., Any]") -> str:

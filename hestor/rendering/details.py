@@ -123,8 +123,8 @@ def _footer_line(voice: Voice, part: str) -> Markup | None:
         return Markup("{} {}").format(said.label, said.link) if said.label else said.link
     if part == "hours":
         return escape(opening.status_line(voice)) if voice.facts.opening_hours else None
-    footer_line = list(_LINES[part](voice))
-    return Markup(_BETWEEN.get(part, " · ")).join(footer_line) if footer_line else None  # noqa: S704
+    part_lines = list(_LINES[part](voice))
+    return Markup(_BETWEEN.get(part, " · ")).join(part_lines) if part_lines else None  # noqa: S704
 
 
 _BETWEEN = {"address": ", "}

@@ -118,8 +118,8 @@ def files(renderer: Renderer, asset: Asset, former: Iterable[str] = ()) -> Itera
                 continue
         yield file_name(path), response.body
         for link in _links(response):
-            found_files = _local(link, base, root)
-            if found_files and found_files not in seen:
-                seen.add(found_files)
-                waiting.append(found_files)
+            local = _local(link, base, root)
+            if local and local not in seen:
+                seen.add(local)
+                waiting.append(local)
     yield "404.html", renderer.not_found().body

@@ -88,10 +88,14 @@ def _apply(site: Site, owner, step: tuple) -> None:
 
 
 # What random courses seldom meet: an address that passes from one page to another, and a page below one that waits.
-@example([("add", "/one/", None), ("hold", set()), ("move", "/one/", "/two/"), ("add", "/one/", None), ("hold", {0})])
-@example([("add", "/one/", None), ("add", "/two/", "/one/"), ("hold", {0}), ("hold", {1}), ("hold", set())])
-@example([("add", "/one/", None), ("hold", set()), ("remove", "/one/"), ("name", "Beta"), ("hold", {1}), ("hold", {0})])
-@example([("add", "/one/", None), ("add", "/two/", "/one/"), ("hold", set()), ("remove", "/one/"), ("hold", {0})])
+@example(
+    steps=[("add", "/one/", None), ("hold", set()), ("move", "/one/", "/two/"), ("add", "/one/", None), ("hold", {0})]
+)
+@example(steps=[("add", "/one/", None), ("add", "/two/", "/one/"), ("hold", {0}), ("hold", {1}), ("hold", set())])
+@example(
+    steps=[("add", "/one/", None), ("hold", set()), ("remove", "/one/"), ("name", "Beta"), ("hold", {1}), ("hold", {0})]
+)
+@example(steps=[("add", "/one/", None), ("add", "/two/", "/one/"), ("hold", set()), ("remove", "/one/"), ("hold", {0})])
 @examples(15, 200)
 @given(steps=STEPS)
 def test_any_choice_of_changes_leaves_one_whole_edition(steps, owner):

@@ -97,12 +97,31 @@ def apply(site: Site, owner, model: Model, step: tuple) -> None:
 
 # What random courses seldom meet: an address that is given up and taken again, and states that come back twice.
 @example(
-    [("add", "/one/"), ("publish",), ("remove", "/one/"), ("add", "/one/"), ("publish",), ("restore", 1), ("publish",)]
+    steps=[
+        ("add", "/one/"),
+        ("publish",),
+        ("remove", "/one/"),
+        ("add", "/one/"),
+        ("publish",),
+        ("restore", 1),
+        ("publish",),
+    ]
 )
-@example([("add", "/one/"), ("publish",), ("move", "/one/", "/two/"), ("add", "/one/"), ("publish",), ("restore", 1)])
-@example([("name", "Beta"), ("publish",), ("restore", 0), ("publish",), ("restore", 1), ("publish",), ("restore", 1)])
 @example(
-    [("add", "/one/"), ("change", "/one/", "Beta"), ("publish",), ("remove", "/one/"), ("publish",), ("restore", 1)]
+    steps=[("add", "/one/"), ("publish",), ("move", "/one/", "/two/"), ("add", "/one/"), ("publish",), ("restore", 1)]
+)
+@example(
+    steps=[("name", "Beta"), ("publish",), ("restore", 0), ("publish",), ("restore", 1), ("publish",), ("restore", 1)]
+)
+@example(
+    steps=[
+        ("add", "/one/"),
+        ("change", "/one/", "Beta"),
+        ("publish",),
+        ("remove", "/one/"),
+        ("publish",),
+        ("restore", 1),
+    ]
 )
 @examples(15, 200)
 @given(steps=STEPS)

@@ -172,8 +172,8 @@ def _hash(text: str) -> str:
 
 
 def _hosts(tree: LexborHTMLParser, selector: str, attribute: str) -> list[str]:
-    hosts = (_ADDRESS.fullmatch(node.attributes.get(attribute) or "") for node in tree.css(selector))
-    return [f"https://{host[1].lower()}" for host in hosts if host]
+    matches = (_ADDRESS.fullmatch(node.attributes.get(attribute) or "") for node in tree.css(selector))
+    return [f"https://{host[1].lower()}" for host in matches if host]
 
 
 def _inline(tree: LexborHTMLParser, selector: str) -> list[str]:

@@ -68,5 +68,5 @@ def pictures(**found: ImageReading | None) -> tuple[Picture, ...]:
 def line(role: str, text: str, sought: Sought, only: Iterable[str] | None = None) -> Line:
     """A line with the facts found in it: all, or ``only`` those that it can carry."""
     facts = sought if only is None else [fact for fact in only if fact in sought]
-    found_line = (Highlight(fact, start, end) for fact in facts for start, end in lines.occurrences(sought[fact], text))
-    return Line(role, text, tuple(found_line))
+    highlights = (Highlight(fact, start, end) for fact in facts for start, end in lines.occurrences(sought[fact], text))
+    return Line(role, text, tuple(highlights))

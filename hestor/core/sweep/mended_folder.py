@@ -29,11 +29,11 @@ class Mended:
 def _page(sweeper: Sweeper, page: Page) -> Mended | None:
     count, now = 0, page
     for _ in range(_TURNS):
-        found_page = [one for one in sweeper.page(now) if one.mend]
-        text = mended(now.source, found_page)
+        mendable = [one for one in sweeper.page(now) if one.mend]
+        text = mended(now.source, mendable)
         if text == now.source.text:
             break
-        count += len(found_page)
+        count += len(mendable)
         again = read_one(page.source.path, page.decoded.bytes_of(text))
         if not isinstance(again, Page):
             break

@@ -215,8 +215,8 @@ def _around(flat: str, hints: frozenset[str], room: int) -> Iterator[tuple[int, 
 
 
 def _slips(source: Source, style: Style, names: _Names, begin: int, end: int) -> Iterator[Stray]:
-    strays = _WORD.finditer(source.flat, begin, end)
-    words = [(word.start(), word.end(), _plain_word(word[0])) for word in strays]
+    matches = _WORD.finditer(source.flat, begin, end)
+    words = [(word.start(), word.end(), _plain_word(word[0])) for word in matches]
     suspects = [at for at, (_, _, word) in enumerate(words) if names.near(word)]
     former = _spans(_known(style.before("name")), source.flat) if suspects else []
     yield from _run_together(source, style, names, words)

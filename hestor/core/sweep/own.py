@@ -113,11 +113,11 @@ def of_page(html: str, page: OwnPage, house: OwnHouse) -> Iterator[OwnStray]:
     # A text's first words are its page's description, too: a spot is one stray wherever it is shown.
     for stray in sorted(_text_strays(source, house), key=lambda one: one.place != "text"):
         asks = person.is_for_a_person(stray)
-        strays = dataclasses.replace(_traced(stray, source, page), asks=asks)
-        spot = (strays.kind, strays.field, strays.start)
-        if not strays.field or spot not in told:
+        traced = dataclasses.replace(_traced(stray, source, page), asks=asks)
+        spot = (traced.kind, traced.field, traced.start)
+        if not traced.field or spot not in told:
             told.add(spot)
-            yield strays
+            yield traced
 
 
 def _text_strays(source: Source, house: OwnHouse) -> Iterator[Stray]:
@@ -143,9 +143,9 @@ def of_facts(facts: Mapping[str, str], language: str, house: OwnHouse) -> Iterat
         escaped = plain.replace("&", "&amp;").replace("<", "&lt;")
         source = positions.read("/", f'<html lang="{language}"><body><p>{escaped}</p></body></html>')
         for stray in _text_strays(source, house):
-            strays = _in_text(stray, source, text)
-            if strays is not None:
-                yield _made(stray, 0, "/", key, text, strays, key)
+            spot = _in_text(stray, source, text)
+            if spot is not None:
+                yield _made(stray, 0, "/", key, text, spot, key)
 
 
 def past_years(footer: str, year: int) -> Iterator[OwnStray]:

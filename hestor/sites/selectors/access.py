@@ -20,12 +20,12 @@ def reach_site(account: Account, slug: str, action: Action) -> tuple[Site, Role]
     listed = Membership.objects.select_related("site__timed").filter(
         account=account, site__slug=slug, site__deleted=None
     )
-    sites = next(iter(listed), None)
-    if sites is None:
+    reached = next(iter(listed), None)
+    if reached is None:
         raise NotFound
-    role = Role(sites.role)
+    role = Role(reached.role)
     require(role, action)
-    return sites.site, role
+    return reached.site, role
 
 
 def _standing(account: Account) -> tuple[int, bool]:

@@ -35,5 +35,5 @@ def deleted_of(account: Account) -> list[Deleted]:
 
 def timed_of(site: Site) -> tuple[TimedPublishing | None, bool]:
     """What is to be published by itself, and whether the draft was changed since, so that it would not be."""
-    publishings = TimedPublishing.objects.filter(site=site).select_related("by").first()
-    return publishings, publishings is not None and publishings.revision != site.revision
+    planned = TimedPublishing.objects.filter(site=site).select_related("by").first()
+    return planned, planned is not None and planned.revision != site.revision

@@ -91,13 +91,9 @@ def proof_sheet(
     page = read(path)
     spots = dict.fromkeys((slot.place, "/" if slot.home else path) for slot in wanted)
     makers = {each_place.place: each_place.proof for each_place in PAGE_PLACES if each_place.proof}
-    found_proof_sheet = [
-        _proof(state, makers[place], place, at, read, sought) for place, at in spots if place in makers
-    ]
+    proofs = [_proof(state, makers[place], place, at, read, sought) for place, at in spots if place in makers]
     places = {place for place, _ in spots}
     files = [each_place for each_place in FILE_PLACES if each_place.place in places]
     bodies = files_of(renderer, files)
-    found_proof_sheet += [
-        file.proof(bodies[file.source], sought) for file in files if file.proof and file.source in bodies
-    ]
-    return ProofSheet(path, facts, tuple(found_proof_sheet), problems, page.style.themes)
+    proofs += [file.proof(bodies[file.source], sought) for file in files if file.proof and file.source in bodies]
+    return ProofSheet(path, facts, tuple(proofs), problems, page.style.themes)

@@ -105,8 +105,8 @@ class StoredPages:
         below = revision.kind == "page" and self._below(revision.page_id).exists()
         trail = self._trail(revision)
         listed = {"news": self.news, "events": self.event_list}.get(tree.LISTED_BY.get(revision.kind, ""))
-        if listed and (page := listed()) and page not in trail:
-            trail = (page, *trail)
+        if listed and (list_page := listed()) and list_page not in trail:
+            trail = (list_page, *trail)
         return self._page(revision, trail, below)
 
     def _below(self, page_id: int) -> RevisionQuerySet:
@@ -186,8 +186,8 @@ class StoredPages:
 
     def event(self, name: str) -> Event | None:
         """The event whose address ends with a name, if there is one."""
-        event = self.revisions.filter(kind="event", path__endswith=f"/{name}/").order_by("path")
-        return next(iter(stored_events(event[:1])), None)
+        named = self.revisions.filter(kind="event", path__endswith=f"/{name}/").order_by("path")
+        return next(iter(stored_events(named[:1])), None)
 
     def around(self, post: Page) -> tuple[Named | None, Named | None]:
         """The post just older than one, and the one just newer: path and title of each."""

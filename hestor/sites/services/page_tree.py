@@ -76,9 +76,9 @@ def delete(site_id: int, page: int, now: datetime, revision: int | None = None) 
     """
     with transaction.atomic():
         site = locked(site_id, revision)
-        pages = current(site_id, page)
+        deleted = current(site_id, page)
         kept = []
-        for one in [*reversed(below(site_id, page)), pages]:
+        for one in [*reversed(below(site_id, page)), deleted]:
             fields = fields_of(one).model_dump(mode="json")
             remove_page(site_id, one.page_id)
             kept.append(RemovedPage.objects.create(site=site, page=one.page, fields=fields, removed=now))

@@ -26,8 +26,8 @@ def _address_problems(site: Site, given: PageFields, page: Page | None) -> Itera
     others = Revision.objects.in_draft_of(site.pk).exclude(page=page)
     if others.filter(path=given.path).exists():
         yield Problem("path", "path_taken", {"path": given.path})
-    elif problems := _alike(others, given.path):
-        yield Problem("path", "path_alike", {"path": given.path, "other": problems})
+    elif like_it := _alike(others, given.path):
+        yield Problem("path", "path_alike", {"path": given.path, "other": like_it})
     news = given.path if given.kind == "news" else others.filter(kind="news").values_list("path", flat=True).first()
     if news is None:
         return
