@@ -92,7 +92,7 @@ $(STAMPS)/front-lint: $(STAMPS)/node $(FRONT_CHECKED)
 
 types: $(STAMPS)/python $(STAMPS)/node ## makes the front end's API types anew
 	@$(VENV)/python -m hestor.config.export_schema build/openapi.json
-	@$(VENV)/python -m hestor.config.export_facts frontend/src/api
+	@$(VENV)/python -m hestor.config.export_facts frontend/src
 	@$(VENV)/python -m hestor.config.export_style docs/house-style.schema.json
 	@$(VENV)/python -m hestor.config.export_options README.md deploy/hestor.env
 	@cd frontend && npm run -s types

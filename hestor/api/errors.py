@@ -38,7 +38,7 @@ class Conflict(HestorError):
 
 def field_name(key: str) -> str:
     """What a field is called on the desk."""
-    known = translations.catalogue("desk", translations.FALLBACK)
+    known = translations.catalogue("desk", translations.speaking())
     if key.partition(".")[0].isdigit():
         # A cell of a table of pages.
         key = key.partition(".")[2]

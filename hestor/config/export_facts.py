@@ -1,6 +1,7 @@
-"""Writes what the front end lists: ``facts.gen.ts`` from the facts' specs, ``lists.gen.ts`` the core's other lists.
+"""Writes what the front end lists, into its folder: the facts from their specs, their names in each language, and the
+core's other lists.
 
-Used as ``python -m hestor.config.export_facts FOLDER``.
+Used as ``python -m hestor.config.export_facts frontend/src``.
 """
 
 import json
@@ -88,6 +89,19 @@ def lists_source() -> str:
     return "\n\n".join((_head("core's lists"), *_consts(lists), drawn)) + "\n"
 
 
+def names_source(language: str) -> str:
+    """What each fact is called in one of the desk's languages, as JSON: the names that the server says, too."""
+    known = translations.catalogue("desk", language)
+    return json.dumps({"factName": {key: known[f"fact.{key}"] for key in SPECS}}, ensure_ascii=False, indent=2) + "\n"
+
+
+def sources() -> dict[str, str]:
+    """All that is written, by its path in the front end's folder."""
+    languages = translations.languages("desk")
+    names = {f"i18n/facts.{language}.gen.json": names_source(language) for language in languages}
+    return {"api/facts.gen.ts": facts_source(), "api/lists.gen.ts": lists_source(), **names}
+
+
 def _defaults() -> str:
     """What a site says of which only the name is known."""
     said = json.dumps(document.plain(Facts(name="-")), indent=2)
@@ -95,6 +109,5 @@ def _defaults() -> str:
 
 
 if __name__ == "__main__":
-    folder = Path(sys.argv[1])
-    (folder / "facts.gen.ts").write_text(facts_source())
-    (folder / "lists.gen.ts").write_text(lists_source())
+    for name, source in sources().items():
+        (Path(sys.argv[1]) / name).write_text(source)

@@ -171,3 +171,15 @@ def test_a_page_that_is_refused_says_where(desk, site):
     answer = desk.post("/api/sites/seeds/pages", body, "application/json")
     (error,) = answer.json()["errors"]
     assert (error["field"], error["start"], error["end"], error["fix"]) == ("body", 6, 13, "{site}")
+
+
+def test_facts_are_called_by_their_names_in_the_desks_language(desk, site):
+    patch(desk, {"tagline": "Sow and share"}, site.revision)
+
+    def named(path: str, language: str) -> list[str]:
+        found = desk.get(f"/api/sites/seeds/{path}", headers={"accept-language": language}).json()
+        return [change["name"] for change in (found["changes"] if path == "changes" else found[0]["changes"])]
+
+    assert (named("changes", "de"), named("changes", "es")) == (["Leitspruch"], ["Lema"])
+    desk.post("/api/sites/seeds/editions", content_type="application/json")
+    assert (named("editions", "de"), named("editions", "en")) == (["Leitspruch"], ["Tagline"])

@@ -21,7 +21,7 @@ ADDED = [
         'msgid "fact.name"\nmsgstr "Name"\n',
         '\nmsgid "fact.motto"\nmsgstr "Motto"\n',
     ),
-    ("frontend/src/i18n/en.json", '  "fact": {\n', '    "motto": {"name": "Motto", "why": "W", "empty": "E"},\n'),
+    ("frontend/src/i18n/en.json", '  "fact": {\n', '    "motto": {"why": "W", "empty": "E"},\n'),
     (
         "hestor/rendering/templates/parts/foot.html.jinja",
         '<p class="footer-line">{{ footer }}</p>\n',

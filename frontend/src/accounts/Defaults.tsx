@@ -17,7 +17,7 @@ function Row({ one }: { one: Default }) {
   const others = one.sites.filter((site) => !site.is_same).map((site) => site.name);
   return (
     <li className="border-t border-line py-2.5">
-      <b className="font-semibold">{t(`fact.${one.key}.name`)}</b>
+      <b className="font-semibold">{t(`factName.${one.key}`)}</b>
       <p dir="auto" className="break-words">
         {one.words || t("defaults.nothing")}
       </p>

@@ -95,9 +95,9 @@ function useFactEntries(site: Site): Entry[] {
         return {
           key: `fact ${key}`,
           kind: "fact",
-          title: t(`fact.${key}.name`),
+          title: t(`factName.${key}`),
           more: typeof value === "string" ? value : "",
-          words: `${t(`band.${band.id}.title`)} ${t(`fact.${row.key}.name`)}`,
+          words: `${t(`band.${band.id}.title`)} ${t(`factName.${row.key}`)}`,
           go: () => {
             const spot = `fact-${row.key}`;
             holdKeys(() => document.getElementById(spot)?.closest("[role=group]") ?? null);

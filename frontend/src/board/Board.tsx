@@ -32,7 +32,7 @@ function FedBy({ proof }: { proof: Proof }) {
             to={`/${site.slug}/style#fact-${ROW_OF.get(fact)?.key ?? fact}`}
             className="underline underline-offset-2"
           >
-            {t(`fact.${fact}.name`)}
+            {t(`factName.${fact}`)}
           </Link>
         </span>
       ))}

@@ -63,7 +63,7 @@ export function BoardView() {
   const draw = useMutation({
     mutationFn: async () => board.current && save(await pictureOf(board.current), `${site.slug}-proofs.png`),
   });
-  const facts = DRAWN_ROWS.map((row): [string, string] => [row.key, t(`fact.${row.key}.name`)]);
+  const facts = DRAWN_ROWS.map((row): [string, string] => [row.key, t(`factName.${row.key}`)]);
   const sides: SideProps[] = [
     ...(source === "live" ? [] : [{ title: t("board.draftTitle"), path, at, edition: null, fact, language }]),
     ...(source === "draft" || !live

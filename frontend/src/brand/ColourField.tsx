@@ -43,7 +43,7 @@ export function ColourField({ fact, readOnly }: Props) {
     <>
       <div className="flex items-center gap-3">
         <ColourInput
-          label={t("colour.picker", { fact: t(`fact.${fact}.name`) })}
+          label={t("colour.picker", { fact: t(`factName.${fact}`) })}
           hideLabel
           disabled={readOnly}
           value={stands}

@@ -11,7 +11,7 @@ type Found = Schemas["TokensOut"];
 function Taken({ found }: { found: Found }) {
   const { t } = useTranslation();
   const facts = useFactActions();
-  const taken = Object.keys(found.facts).map((key) => t(`fact.${key}.name`));
+  const taken = Object.keys(found.facts).map((key) => t(`factName.${key}`));
   const others = [...new Set(Object.values(found.colours))].slice(0, 12);
   return (
     <div className="mt-2 text-xs">

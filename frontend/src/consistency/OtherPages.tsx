@@ -34,7 +34,7 @@ function Agreed({ style }: { style: Checked["style"] }) {
       <dl className="grid max-w-3xl grid-cols-[max-content_1fr] gap-x-4 gap-y-1 px-6 pb-4">
         {facts.map(([key, said]) => (
           <div key={key} className="contents">
-            <dt className="text-soft">{t(`fact.${key}.name`, { defaultValue: key })}</dt>
+            <dt className="text-soft">{t(`factName.${key}`, { defaultValue: key })}</dt>
             <dd className="break-words" dir="auto">
               {String(said)}
             </dd>

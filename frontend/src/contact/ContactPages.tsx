@@ -14,7 +14,7 @@ export function ContactPages({ readOnly }: { readOnly: boolean }) {
   const add = useAddContactPage(site);
   const country = useCountryName(now?.country ?? "");
   if (!now) return null;
-  const lacks = now.imprint_lacks.map((key) => t(`fact.${key}.name`)).join(", ");
+  const lacks = now.imprint_lacks.map((key) => t(`factName.${key}`)).join(", ");
   const offersImprint = now.imprint_asked && !now.imprint;
   return (
     <div className="mt-3 grid gap-1.5 border-t border-line pt-2.5">

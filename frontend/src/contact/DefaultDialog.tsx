@@ -110,7 +110,7 @@ export function DefaultDialog(props: Props) {
           className="fixed inset-x-0 top-24 z-50 mx-auto max-h-[80vh] w-[34rem] max-w-[calc(100%-1.5rem)] overflow-y-auto rounded-lg border border-line bg-paper p-6 text-ink shadow-xl"
         >
           <Dialog.Title className="text-xl font-[650]">
-            {t("defaults.title", { fact: t(`fact.${props.fact}.name`) })}
+            {t("defaults.title", { fact: t(`factName.${props.fact}`) })}
           </Dialog.Title>
           <p id="default-lead" className="mt-1 text-soft">
             {t("defaults.lead")}

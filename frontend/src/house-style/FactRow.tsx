@@ -36,7 +36,7 @@ export const FactRow = memo(function FactRow({ row, readOnly }: Props) {
       <ChangedBar row={row} />
       <div className="py-4 ps-6 pe-3 max-[899px]:pb-1">
         <h2 id={`fact-${row.key}`} className="text-[15px] font-semibold">
-          {t(`fact.${row.key}.name`)}
+          {t(`factName.${row.key}`)}
         </h2>
         <p id={`why-${row.key}`} className="mt-0.5 text-xs text-soft">
           {t(`fact.${row.key}.why`)}

@@ -28,7 +28,7 @@ function LiveValue({ fact, readOnly }: { fact: FactKey; readOnly: boolean }) {
         <button
           type="button"
           className="act-link"
-          aria-label={t("sheet.putBackFact", { fact: t(`fact.${fact}.name`) })}
+          aria-label={t("sheet.putBackFact", { fact: t(`factName.${fact}`) })}
           onClick={() => store.putBack(fact)}
         >
           {t("sheet.putBack")}
@@ -81,7 +81,7 @@ export function Notes({ fact, named = false, readOnly }: Props) {
       <div className="mt-1.5 flex flex-wrap items-baseline gap-x-3.5 gap-y-0.5 text-xs text-soft empty:hidden">
         {isText && <Length fact={fact} />}
         {isText && <Derived fact={fact} />}
-        {named && <b className="font-semibold text-ink">{t(`fact.${fact}.name`)}</b>}
+        {named && <b className="font-semibold text-ink">{t(`factName.${fact}`)}</b>}
         <LiveValue fact={fact} readOnly={readOnly} />
         <FieldStatus document="facts" field={fact} />
       </div>

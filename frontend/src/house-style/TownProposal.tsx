@@ -109,7 +109,7 @@ function Proposed({ proposal, onLanguage, onZone, onDone }: ProposedProps) {
                 />
                 <span>
                   <span className="text-xs text-soft">
-                    {t(`fact.${one.fact as ProposedFact & "language"}.name`)}
+                    {t(`factName.${one.fact as ProposedFact & "language"}`)}
                     {same && ` · ${t("proposal.already")}`}
                   </span>
                   <span dir="auto" lang={proposal.language} className="block font-medium">

@@ -1,5 +1,6 @@
 import i18next, { type Resource } from "i18next";
 import en from "./en.json";
+import factsEn from "./facts.en.gen.json";
 
 /** The languages of the desk, each by its own name, so that whoever can't read the present one finds theirs. */
 export const LANGUAGES = [
@@ -15,10 +16,11 @@ const COOKIE = "desk_language";
 const YEAR = 31_536_000;
 // British English, so that days and times come out as the words around them.
 const LOCALES: Record<DeskLanguage, string> = { en: "en-GB", de: "de", es: "es", ar: "ar" };
-const FETCHED: Record<Exclude<DeskLanguage, "en">, () => Promise<{ default: Resource[string][string] }>> = {
-  de: () => import("./de.json"),
-  es: () => import("./es.json"),
-  ar: () => import("./ar.json"),
+type Words = Resource[string][string];
+const FETCHED: Record<Exclude<DeskLanguage, "en">, () => Promise<{ default: Words }[]>> = {
+  de: () => Promise.all([import("./de.json"), import("./facts.de.gen.json")]),
+  es: () => Promise.all([import("./es.json"), import("./facts.es.gen.json")]),
+  ar: () => Promise.all([import("./ar.json"), import("./facts.ar.gen.json")]),
 };
 
 export function isDeskLanguage(tag: string | undefined): tag is DeskLanguage {
@@ -41,7 +43,7 @@ export function spoken(locale: string): DeskLanguage {
 export async function speak(language: DeskLanguage): Promise<void> {
   const locale = LOCALES[language];
   if (language !== "en" && !i18next.hasResourceBundle(locale, "translation"))
-    i18next.addResourceBundle(locale, "translation", (await FETCHED[language]()).default);
+    for (const words of await FETCHED[language]()) i18next.addResourceBundle(locale, "translation", words.default, true);
   await i18next.changeLanguage(locale);
   document.documentElement.lang = locale;
   document.documentElement.dir = i18next.dir(locale);
@@ -56,7 +58,7 @@ export function rememberLanguage(language: DeskLanguage): void {
 void i18next.init({
   lng: "en-GB",
   fallbackLng: "en",
-  resources: { en: { translation: en } },
+  resources: { en: { translation: { ...en, ...factsEn } } },
   interpolation: { escapeValue: false },
   returnNull: false,
 });

@@ -20,7 +20,7 @@ function Uses({ picture }: { picture: Picture }) {
         {picture.uses.map((use) => (
           <li key={use.fact + use.path}>
             <Link to={use.fact ? `/${site.slug}/style#brand` : `/${site.slug}/pages`} className="act-link">
-              {use.fact ? t(`fact.${use.fact}.name`) : use.title}
+              {use.fact ? t(`factName.${use.fact}`) : use.title}
             </Link>{" "}
             {use.path && <span className="text-xs text-soft">{t("pictures.onPage", { path: use.path })}</span>}
           </li>

@@ -70,7 +70,7 @@ function Done({ site, edition }: { site: Site; edition: Published }) {
 function NotSaved() {
   const { t } = useTranslation();
   const keys = useSelect(({ facts }) => facts.notSaved());
-  const names = keys.map((key) => t(`fact.${key}.name`));
+  const names = keys.map((key) => t(`factName.${key}`));
   if (!names.length) return null;
   return (
     <div className="mb-5">
