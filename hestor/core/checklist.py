@@ -2,15 +2,15 @@
 
 from collections.abc import Iterator
 from dataclasses import dataclass
-from typing import Literal
+from typing import Literal, cast
 
-from hestor.core.facts.document import Facts
+from hestor.core.facts.document import SPECS, Facts
 
 Kind = Literal[
     "tagline", "description", "logo", "icon", "contact_email", "notices_email", "starter_text", "one_page",
     "empty_pages", "titles", "undescribed_pictures", "unpublished",
 ]  # fmt: skip
-_FACTS: tuple[Kind, ...] = ("tagline", "description", "logo", "icon", "contact_email", "notices_email")
+_FACTS = tuple(cast(Kind, key) for key, spec in SPECS.items() if spec.missed)
 
 
 @dataclass(frozen=True)

@@ -41,7 +41,7 @@ _TYPES = {
     "webp": "image/webp",
     "avif": "image/avif",
 }
-DRAWN_FROM = (*(key for key, spec in SPECS.items() if spec.visual), "name", "tagline", "language")
+DRAWN_FROM = tuple(key for key, spec in SPECS.items() if spec.visual or spec.drawn)
 """The facts that a brand file can depend on: those about looks, and those written on the share picture."""
 Masters = Callable[[str], Master | None]
 

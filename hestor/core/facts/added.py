@@ -31,6 +31,7 @@ class AddedFacts(FactGroup):
             editor="cookie_notice",
             slots=(Slot(Place.COOKIES),),
             in_words=lambda notice: Words(text=notice.title) if notice else Words(),
+            texts=("title", "text"),
         ),
     ] = None
     added_code: Annotated[

@@ -78,6 +78,8 @@ class BrandFacts(FactGroup):
             ),
             in_words=_logo_words,
             visual=True,
+            texts=("description",),
+            missed=True,
         ),
     ] = None
     logo_dark: Annotated[
@@ -90,6 +92,7 @@ class BrandFacts(FactGroup):
             within="logo",
             in_words=_logo_words,
             visual=True,
+            texts=("description",),
         ),
     ] = None
     logo_plate: Annotated[
@@ -147,6 +150,7 @@ class BrandFacts(FactGroup):
             derived=lambda facts: "",
             in_words=_icon_words,
             visual=True,
+            missed=True,
         ),
     ] = None
     share_picture: Annotated[
@@ -160,5 +164,6 @@ class BrandFacts(FactGroup):
             derived=lambda facts: "",
             in_words=_share_words,
             visual=True,
+            texts=("description",),
         ),
     ] = None

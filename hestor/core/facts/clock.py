@@ -8,7 +8,7 @@ from hestor.core import languages
 from hestor.core.dates import calendars, forms, patterns, reckoning
 from hestor.core.dates.patterns import Kind
 from hestor.core.facts import rules
-from hestor.core.facts.spec import Band, FactGroup, FactSpec, Slot, Words
+from hestor.core.facts.spec import Band, FactGroup, FactSpec, Slot, Words, itself
 from hestor.core.hours import opening
 from hestor.core.hours.opening import OpeningHours
 from hestor.core.places.place import Place
@@ -88,6 +88,7 @@ def _form_fact(key: str, kind: Kind, in_effect: Callable[[Any], str], slot: Slot
         slots=(slot,),
         derived=lambda facts: _example(in_effect(facts), facts.language),
         in_words=_form_words,
+        held=in_effect if kind == "date" else None,
     )
 
 
@@ -102,6 +103,7 @@ class ClockFacts(FactGroup):
             lambda facts: _LATE if facts.time_zone in _FAR_EAST else _EARLY,
             editor="clock",
             slots=(Slot(Place.FOOTER),),
+            held=itself("time_zone"),
         ),
     ] = "UTC"
     date_long: Annotated[str, _form_fact("date_long", "date", long_form, Slot(Place.DATED))] = ""

@@ -6,7 +6,7 @@ from hestor.core.contact import addresses, details, protection
 from hestor.core.contact.details import Parts
 from hestor.core.contact.protection import PROTECTIONS
 from hestor.core.facts import rules
-from hestor.core.facts.spec import Band, FactGroup, FactSpec, Slot, Words
+from hestor.core.facts.spec import ITSELF, Band, FactGroup, FactSpec, Slot, Words, itself
 from hestor.core.facts.words import other_text
 from hestor.core.places.place import Place, Variant
 from hestor.core.rules import Line
@@ -39,6 +39,9 @@ class ContactFacts(FactGroup):
                 Slot(Place.CARD),
             ),
             common=True,
+            held=itself("contact_email"),
+            remembered=True,
+            missed=True,
         ),
     ] = ""
     contact_label: Annotated[
@@ -49,6 +52,7 @@ class ContactFacts(FactGroup):
             other_text("contact_label"),
             slots=(Slot(Place.FOOTER),),
             per_language=True,
+            texts=ITSELF,
         ),
     ] = ""
     contact_protection: Annotated[
@@ -64,7 +68,7 @@ class ContactFacts(FactGroup):
     ] = ""
     notices_email: Annotated[
         str,
-        FactSpec(Band.CONTACT, addresses.check, lambda facts: _ONE, editor="notices", private=True),
+        FactSpec(Band.CONTACT, addresses.check, lambda facts: _ONE, editor="notices", private=True, missed=True),
     ] = ""
     enquiry_days: Annotated[
         int,

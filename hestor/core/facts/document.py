@@ -36,6 +36,8 @@ SPECS = specs_of(Facts)
 KEYS: tuple[str, ...] = tuple(SPECS)
 PUBLIC_KEYS: tuple[str, ...] = tuple(key for key, spec in SPECS.items() if not spec.private)
 """The facts that editions hold and that visitors may meet."""
+PICTURES = frozenset(key for key, spec in SPECS.items() if spec.visual and Facts.model_fields[key].default is None)
+"""The facts that are pictures."""
 COMMON_KEYS: tuple[str, ...] = tuple(key for key, spec in SPECS.items() if spec.common)
 """The facts that an owner may say once for all sites."""
 
@@ -142,6 +144,12 @@ def sought(facts: Facts, year: int) -> dict[str, str]:
             text = getattr(facts, key) or (spec.derived(facts) if spec.derived else "")
             found[key] = " ".join((fillins.fill(text, values) if spec.takes_fill_ins else text).split())
     return {key: words for key, words in found.items() if words}
+
+
+def held(facts: Facts) -> dict[str, str]:
+    """What pages are held to, by fact; not what says nothing."""
+    found = {key: spec.held(facts) for key, spec in SPECS.items() if spec.held}
+    return {key: text for key, text in found.items() if text}
 
 
 def pictures_in(facts: Facts) -> dict[str, str]:

@@ -8,7 +8,7 @@ from pydantic import BaseModel, ConfigDict
 
 from hestor.core.errors import Problem
 from hestor.core.facts import rules
-from hestor.core.facts.spec import Band, FactGroup, FactSpec, Slot, Words
+from hestor.core.facts.spec import ITSELF, Band, FactGroup, FactSpec, Slot, Words
 from hestor.core.places.place import Place, Variant
 from hestor.core.rules import Checked, Line, read_as
 from hestor.core.text import lines, markdown
@@ -157,6 +157,7 @@ class FrameFacts(FactGroup):
             editor="site_notice",
             slots=(Slot(Place.NOTICE),),
             in_words=_notice_words,
+            texts=("text",),
         ),
     ] = None
     side_text: Annotated[
@@ -168,6 +169,7 @@ class FrameFacts(FactGroup):
             editor="side_text",
             slots=(Slot(Place.SIDE),),
             per_language=True,
+            texts=ITSELF,
         ),
     ] = ""
 

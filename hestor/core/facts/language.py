@@ -5,7 +5,7 @@ from typing import Annotated
 from hestor.core.facts import rules
 from hestor.core.facts.own_words import OwnWord, OwnWords
 from hestor.core.facts.own_words import rule as own_words_rule
-from hestor.core.facts.spec import Band, FactGroup, FactSpec, Words
+from hestor.core.facts.spec import Band, FactGroup, FactSpec, Words, itself
 
 
 class LanguageFacts(FactGroup):
@@ -18,6 +18,8 @@ class LanguageFacts(FactGroup):
             rules.language,
             lambda facts: "ar" if facts.language != "ar" else "de-CH",
             editor="language",
+            held=itself("language"),
+            drawn=True,
         ),
     ] = "en-GB"
     own_words: Annotated[

@@ -40,6 +40,12 @@ def _phone(facts: Any) -> str:
     return phones.shown(facts.phone, home_country(facts)) if facts.phone else ""
 
 
+def _international(facts: Any) -> str:
+    """The number as it is dialled from anywhere, by which others are told apart; as typed, where it can't be read."""
+    read = phones.read(facts.phone, home_country(facts)) if facts.phone else None
+    return read.international if read else str(facts.phone)
+
+
 def _address(facts: Any) -> str:
     return ", ".join(postal.written(facts.postal_address)) if facts.postal_address else ""
 
@@ -85,6 +91,8 @@ class OrganisationFacts(FactGroup):
             slots=(Slot(Place.CONTACT), Slot(Place.CARD)),
             shown=_phone,
             common=True,
+            held=_international,
+            remembered=True,
         ),
     ] = ""
     registrations: Annotated[

@@ -9,38 +9,22 @@ from typing import Any
 
 from hestor.core.errors import NotFound
 from hestor.core.facts import own_words
-from hestor.core.facts.document import Facts
+from hestor.core.facts.document import SPECS, Facts
 from hestor.core.rules import Value
 
-_PLAIN = (
-    "name",
-    "short_name",
-    "tagline",
-    "description",
-    "title_pattern",
-    "home_title",
-    "footer_text",
-    "contact_label",
-    "side_text",
-)
-_WITHIN = {
-    "site_notice": ("text",),
-    "cookie_notice": ("title", "text"),
-    "logo": ("description",),
-    "logo_dark": ("description",),
-    "share_picture": ("description",),
-}
+_OWN_WORDS = "own_words"
 # What is said of a picture is said as it stands.
-_NO_FILL_INS = frozenset((_OWN_WORDS := "own_words", "logo", "logo_dark", "share_picture"))
+_NO_FILL_INS = frozenset((_OWN_WORDS, *(key for key, spec in SPECS.items() if spec.visual)))
 _MESSAGE = f"{_OWN_WORDS}.message."
 
 
 def of_facts(facts: Facts) -> dict[str, str]:
     """All that say something, by their fields; of own words those that hold in the site's language."""
-    found = {key: str(getattr(facts, key)) for key in _PLAIN}
-    for key, names in _WITHIN.items():
+    found: dict[str, str] = {}
+    for key, spec in SPECS.items():
         if value := getattr(facts, key):
-            found |= {f"{key}.{name}": str(getattr(value, name)) for name in names}
+            for name in spec.texts:
+                found[f"{key}.{name}" if name else key] = str(getattr(value, name) if name else value)
     held = own_words.holding(facts.own_words, facts.language)
     found |= {f"{_OWN_WORDS}.{key}": text for key, text in held.items()}
     return {field: text for field, text in found.items() if text}

@@ -69,6 +69,15 @@ def plain_words(value: Any) -> Words:
     return Words(text=str(value))
 
 
+ITSELF = ("",)
+"""The texts of a fact that is one."""
+
+
+def itself(key: str) -> Callable[[Any], str]:
+    """Gives what the fact ``key`` says, for facts that pages are held to word by word."""
+    return lambda facts: str(getattr(facts, key))
+
+
 @dataclass(frozen=True)
 class FactSpec:
     """One fact.
@@ -77,6 +86,10 @@ class FactSpec:
     ``derived`` is what stands in while the fact is unset, as a text, for facts that have such a thing.
     ``within`` is the key of the fact in whose row this one is edited; ``slots`` are the proofs of its own row.
     ``shown`` is what pages show of it, for facts that are found in places by other words than their own.
+    ``texts`` are the texts of it that pages, feeds or messages show, by their names within it: ``ITSELF`` for one that
+    is a text; they are swept. ``held`` is what pages are held to, ``remembered`` says that they are to say no longer
+    what it said in earlier editions. ``missed`` says that visitors, or the owner, miss it while it is unset; ``drawn``
+    that it is written on the share picture.
     ``visual`` says that files are drawn from it; ``private`` that it is never on a page, in an
     edition or in a review; ``common`` that an owner may say it once for all sites; ``quiet`` that
     its default is no news before the first edition; ``per_language`` that a site of several languages may say it in
@@ -93,6 +106,11 @@ class FactSpec:
     derived: Callable[[Any], str] | None = None
     in_words: Callable[[Any], Words] = plain_words
     shown: Callable[[Any], str] | None = None
+    texts: tuple[str, ...] = ()
+    held: Callable[[Any], str] | None = None
+    remembered: bool = False
+    missed: bool = False
+    drawn: bool = False
     visual: bool = False
     private: bool = False
     common: bool = False

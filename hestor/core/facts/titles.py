@@ -5,7 +5,7 @@ from typing import Annotated, Any
 
 from hestor.core.errors import Problem
 from hestor.core.facts import rules
-from hestor.core.facts.spec import Band, FactGroup, FactSpec, Slot, Words
+from hestor.core.facts.spec import ITSELF, Band, FactGroup, FactSpec, Slot, Words
 from hestor.core.pages import titles
 from hestor.core.pages.titles import LONG_RULES, Long, Titling
 from hestor.core.places.place import Place
@@ -48,6 +48,7 @@ class TitleFacts(FactGroup):
             slots=(Slot(Place.TAB), Slot(Place.SEARCH)),
             quiet=True,
             per_language=True,
+            texts=ITSELF,
         ),
     ] = titles.PATTERN
     home_title: Annotated[
@@ -60,6 +61,7 @@ class TitleFacts(FactGroup):
             slots=(Slot(Place.TAB, home=True), Slot(Place.SEARCH, home=True)),
             quiet=True,
             per_language=True,
+            texts=ITSELF,
         ),
     ] = titles.HOME_PATTERN
     title_long: Annotated[

@@ -3,7 +3,7 @@
 from collections.abc import Callable
 from typing import Annotated, Any
 
-from hestor.core.facts.spec import Band, FactGroup, FactSpec, Slot
+from hestor.core.facts.spec import ITSELF, Band, FactGroup, FactSpec, Slot, itself
 from hestor.core.places.place import Place
 from hestor.core.rules import Line
 from hestor.core.text import lines
@@ -47,6 +47,10 @@ class WordFacts(FactGroup):
             size="name",
             slots=(Slot(Place.TAB), Slot(Place.HEADER)),
             per_language=True,
+            texts=ITSELF,
+            held=itself("name"),
+            remembered=True,
+            drawn=True,
         ),
     ]
     short_name: Annotated[
@@ -58,6 +62,8 @@ class WordFacts(FactGroup):
             slots=(Slot(Place.MANIFEST),),
             derived=shown_short_name,
             per_language=True,
+            texts=ITSELF,
+            held=itself("short_name"),
         ),
     ] = ""
     tagline: Annotated[
@@ -68,6 +74,10 @@ class WordFacts(FactGroup):
             other_text("tagline"),
             slots=(Slot(Place.SEARCH, home=True), Slot(Place.HEADER)),
             per_language=True,
+            texts=ITSELF,
+            held=itself("tagline"),
+            missed=True,
+            drawn=True,
         ),
     ] = ""
     description: Annotated[
@@ -79,6 +89,9 @@ class WordFacts(FactGroup):
             size="text",
             slots=(Slot(Place.SEARCH, home=True),),
             per_language=True,
+            texts=ITSELF,
+            held=itself("description"),
+            missed=True,
         ),
     ] = ""
     footer_text: Annotated[
@@ -89,5 +102,6 @@ class WordFacts(FactGroup):
             other_text("footer_text"),
             slots=(Slot(Place.FOOTER),),
             per_language=True,
+            texts=ITSELF,
         ),
     ] = "© {year} {site}"

@@ -8,10 +8,12 @@ from dataclasses import dataclass, field
 from typing import Any
 
 from hestor.core.errors import InternalError
-from hestor.core.facts.document import SPECS
+from hestor.core.facts.document import PICTURES, SPECS, Facts
 
 VERSION = 1
 KEYS: frozenset[str] = frozenset(SPECS)
+# Pictures are said by their files' paths.
+_TEXTS = frozenset(key for key, field in Facts.model_fields.items() if field.annotation is str) | PICTURES
 
 
 class UnreadableStyle(InternalError):
@@ -75,12 +77,6 @@ def read(given: object) -> ReadStyle:
     unknown += [f"facts.{key}" for key in given["facts"] if key not in KEYS]
     unknown += [f"former.{key}" for key in given.get("former", {}) if key not in KEYS]
     return ReadStyle(Style(facts, former), tuple(unknown))
-
-
-_TEXTS = frozenset(
-    "name short_name tagline description keywords footer_text logo icon share_picture brand_colour accent_colour "
-    "contact_email contact_label phone language time_zone date_long date_short time_style".split()
-)
 
 
 def schema() -> dict[str, Any]:

@@ -12,11 +12,9 @@ from django.db.models import Q
 from hestor import clock
 from hestor.core import zones
 from hestor.core.checklist import ChecklistItem
-from hestor.core.contact import phones
 from hestor.core.facts import clock as clock_facts
-from hestor.core.facts import shown_texts
-from hestor.core.facts.document import Facts
-from hestor.core.facts.organisation import home_country
+from hestor.core.facts import document, shown_texts
+from hestor.core.facts.document import SPECS, Facts
 from hestor.core.pages import parts
 from hestor.core.pages.faults import Fault, Row
 from hestor.core.sweep import hours, own
@@ -32,7 +30,6 @@ from hestor.sites.selectors.unlinked import UnlinkedPages, unlinked_draft
 
 _AT_ONCE = 20
 _TITLES: frozenset[Kind] = frozenset(("title_repeats_name", "title_empty", "title_twin", "title_long"))
-_UNSET = frozenset(("tagline", "description", "logo", "icon", "contact_email"))
 # In what the renderer itself writes these are none.
 _NEEDS_FIELD = frozenset(
     ("starter_text", "text_language", "former_name", "misspelt_name", "date_form", "date_ambiguous")
@@ -70,33 +67,11 @@ def _before(site: Site, facts: Facts, key: str) -> tuple[str, ...]:
 def house_of(site: Site, facts: Facts | None = None) -> OwnHouse:
     """What the pages of a draft are held to, or those of an edition by its facts."""
     facts = facts or site.facts
-    country = home_country(facts)
-    said: dict[str, Any] = {
-        "name": facts.name,
-        "short_name": facts.short_name,
-        "tagline": facts.tagline,
-        "description": facts.description,
-        "contact_email": facts.contact_email,
-        "phone": _international(facts.phone, country),
-        "language": facts.language,
-        "time_zone": facts.time_zone,
-        "date_long": clock_facts.long_form(facts),
-        "date_short": clock_facts.short_form(facts),
-    }
     week = hours.week_of(facts.opening_hours.model_dump(mode="json")) if facts.opening_hours else {}
-    former = {
-        "name": _before(site, facts, "name"),
-        "contact_email": _before(site, facts, "contact_email"),
-        "phone": _before(site, facts, "phone"),
-    }
-    style = Style({key: one for key, one in said.items() if one}, former)
+    former = {key: _before(site, facts, key) for key, spec in SPECS.items() if spec.remembered}
+    style = Style(document.held(facts), former)
     year = zones.day_in(facts.time_zone, clock.now()).year
-    return OwnHouse(style, (said["date_long"], said["date_short"]), week, year)
-
-
-def _international(typed: str, country: str) -> str:
-    found = phones.read(typed, country) if typed else None
-    return found.international if found else typed
+    return OwnHouse(style, (clock_facts.long_form(facts), clock_facts.short_form(facts)), week, year)
 
 
 def _house_key(house: OwnHouse) -> str:
@@ -236,9 +211,10 @@ def _title(row: Row, fault: Fault) -> OwnStray:
 
 
 def _unset(items: Iterable[ChecklistItem]) -> Iterator[OwnStray]:
-    for one in items:
-        if one.fact in _UNSET:
-            yield OwnStray("fact_unset", 0, "/", one.fact, one.fact, 0, 0, "", "", 0.9, key=f"unset-{one.fact}")
+    for item in items:
+        # What only the owner misses is no stray of a page.
+        if item.fact and not SPECS[item.fact].private:
+            yield OwnStray("fact_unset", 0, "/", item.fact, item.fact, 0, 0, "", "", 0.9, key=f"unset-{item.fact}")
 
 
 def consistency(site: Site, now: datetime) -> Consistency:
