@@ -12,7 +12,7 @@ DESK := hestor/desk/dist/index.html
 DESK_SOURCES := $(shell find frontend/src frontend/index.html frontend/*.ts frontend/*.json frontend/*.js -type f 2>/dev/null)
 FRONT_CHECKED := $(DESK_SOURCES) frontend/.prettierrc.json frontend/.prettierignore
 
-.PHONY: help demo run test test-long test-data bench build check lint types unit browser front lighthouse test-postgres screenshots lock clean towns
+.PHONY: help demo run test test-long test-data bench build check lint types unit browser front lighthouse test-postgres new-fact screenshots lock clean towns
 
 help: ## says what can be made
 	@grep -hE '^[a-z-]+:.*## ' $(MAKEFILE_LIST) | sed -E 's/:.*## /\t/' | expand -t 14
@@ -96,6 +96,9 @@ types: $(STAMPS)/python $(STAMPS)/node ## makes the front end's API types anew
 	@$(VENV)/python -m hestor.config.export_style docs/house-style.schema.json
 	@$(VENV)/python -m hestor.config.export_options README.md deploy/hestor.env
 	@cd frontend && npm run -s types
+
+new-fact: $(STAMPS)/python ## writes a new fact, NAME=motto: its spec, its texts, its tests (docs/newcomer.md)
+	@$(VENV)/python -m scripts.new_fact "$(NAME)"
 
 front: $(STAMPS)/front-tests
 

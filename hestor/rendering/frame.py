@@ -13,8 +13,8 @@ from propcache.api import cached_property
 from hestor.core import languages
 from hestor.core.added import code
 from hestor.core.events import occurrences
+from hestor.core.facts import document, plates
 from hestor.core.facts import frame as frame_facts
-from hestor.core.facts import plates
 from hestor.core.facts import titles as title_facts
 from hestor.core.imaging import palettes
 from hestor.core.pages import posting, titles
@@ -186,9 +186,9 @@ class Frame(Voice):
     def preloads(self, title: str, html: str) -> list[str]:
         """The fonts that a page needs at once, so that they are fetched with its stylesheet, not after it."""
         # Most pages are plain ASCII, which is told much faster than by looking for letters.
-        if self._is_plain and title.isascii() and html.isascii():
+        if self._header_text.isascii() and title.isascii() and html.isascii():
             return self._plain_preloads
-        return self._preloads(f"{self.facts.name}{self.facts.tagline}{title}{html}")
+        return self._preloads(f"{self._header_text}{title}{html}")
 
     def _preloads(self, text: str) -> list[str]:
         names = faces.needed(self.facts.typefaces, self._script, text)
@@ -199,8 +199,8 @@ class Frame(Voice):
         return self._preloads("")
 
     @cached_property
-    def _is_plain(self) -> bool:
-        return self.facts.name.isascii() and self.facts.tagline.isascii()
+    def _header_text(self) -> str:
+        return "".join(str(getattr(self.facts, key)) for key in document.HEADER_TEXTS)
 
     def _entry(self, item: MenuItem) -> MenuItem:
         return MenuItem(item.path, self.filled(item.title), tuple(self._entry(child) for child in item.children))

@@ -1,4 +1,4 @@
-"""A new fact is its spec, its texts and the template that shows it: here one is added to a copy of the code."""
+"""A new fact is its spec, its texts and its template: here `make new-fact` adds one to a copy of the code."""
 
 import json
 import os
@@ -7,27 +7,14 @@ import subprocess
 import sys
 from pathlib import Path
 
+from scripts import new_fact
+
 TOP = Path(__file__).parents[2]
-SPEC = """    motto: Annotated[
-        str,
-        FactSpec(Band.WORDS, Line(0, 40), other_text("motto"), slots=(Slot(Place.FOOTER),), per_language=True),
-    ] = ""
-"""
-# file, what is there, what is put behind it
-ADDED = [
-    ("hestor/core/facts/words.py", '    ] = "© {year} {site}"\n', SPEC),
-    (
-        "hestor/translations/locale/en/desk.po",
-        'msgid "fact.name"\nmsgstr "Name"\n',
-        '\nmsgid "fact.motto"\nmsgstr "Motto"\n',
-    ),
-    ("frontend/src/i18n/en.json", '  "fact": {\n', '    "motto": {"why": "W", "empty": "E"},\n'),
-    (
-        "hestor/rendering/templates/parts/foot.html.jinja",
-        '<p class="footer-line">{{ footer }}</p>\n',
-        "{% if facts.motto %}<p>{{ facts.motto }}</p>{% endif %}\n",
-    ),
-]
+# What a person says of it, and the one line by which pages show it.
+SAID = {"en": "Motto", "de": "Motto", "es": "Lema propio", "ar": "شعار"}
+TEMPLATE = "hestor/rendering/templates/parts/foot.html.jinja"
+BEHIND = '<p class="footer-line">{{ footer }}</p>\n'
+SHOWN = "{% if facts.motto %}<p>{{ facts.motto }}</p>{% endif %}\n"
 ASK = """
 import json
 import django
@@ -46,7 +33,7 @@ desk.force_login(owner, backend="django.contrib.auth.backends.ModelBackend")
 def call(method, path, body=None, **headers):
     data = json.dumps(body or {})
     return desk.generic(method, f"/api/sites/seeds{path}", data, "application/json", headers=headers).json()
-long = call("PATCH", "/style", {"facts": {"motto": "x" * 41}}, **{"if-match": "2"})
+long = call("PATCH", "/style", {"facts": {"motto": "x" * 161}}, **{"if-match": "2"})
 kept = call("PATCH", "/style", {"facts": {"motto": " Sow and share "}}, **{"if-match": "2"})
 schema = api.get_openapi_schema()["components"]["schemas"]
 print(json.dumps({
@@ -64,26 +51,40 @@ print(json.dumps({
 """
 
 
+def _changed(folder: Path) -> set[str]:
+    files = (path for part in ("hestor", "frontend", "tests") for path in (folder / part).rglob("*") if path.is_file())
+    names = {str(path.relative_to(folder)) for path in files if "__pycache__" not in path.parts}
+    return {
+        name for name in names if not (TOP / name).exists() or (TOP / name).read_bytes() != (folder / name).read_bytes()
+    }
+
+
 def with_sample_fact(folder: Path) -> Path:
     shutil.copytree(TOP / "hestor", folder / "hestor", ignore=shutil.ignore_patterns("__pycache__", "dist"))
-    (folder / "frontend/src/i18n").mkdir(parents=True)
-    shutil.copy(TOP / "frontend/src/i18n/en.json", folder / "frontend/src/i18n/en.json")
-    for name, before, added in ADDED:
-        file = folder / name
-        assert before in file.read_text(), name
-        file.write_text(file.read_text().replace(before, before + added, 1))
+    shutil.copytree(TOP / "frontend/src/i18n", folder / "frontend/src/i18n")
+    for name in ("scripts", "tests"):
+        (folder / name).mkdir()
+    shutil.copy(TOP / "scripts/new_fact.py", folder / "scripts/new_fact.py")
+    subprocess.run([sys.executable, "-m", "scripts.new_fact", "motto"], cwd=folder, check=True, capture_output=True)
+    for language, said in SAID.items():
+        for name in (f"frontend/src/i18n/{language}.json", f"hestor/translations/locale/{language}/desk.po"):
+            text = (folder / name).read_text()
+            assert "TO SAY" in text, name
+            (folder / name).write_text(text.replace("TO SAY", said))
+    template = folder / TEMPLATE
+    assert BEHIND in template.read_text()
+    template.write_text(template.read_text().replace(BEHIND, BEHIND + SHOWN, 1))
     return folder
 
 
 def test_a_fact_is_said_in_one_place(tmp_path):
     code = with_sample_fact(tmp_path)
-    json.loads((code / "frontend/src/i18n/en.json").read_text())
     own = {"DATA": str(tmp_path / "data"), "DJANGO_SETTINGS_MODULE": "hestor.config.settings"}
     environment = {**os.environ, **own, "PYTHONPATH": str(code)}
     run = subprocess.run([sys.executable, "-c", ASK], cwd=code, env=environment, capture_output=True, text=True)
     assert run.returncode == 0, run.stderr[-2000:]
     assert json.loads(run.stdout) == {
-        "refused": "Motto takes 40 characters at most; this has 41. Take out 1.",
+        "refused": "Motto takes 160 characters at most; this has 161. Take out 1.",
         "kept": "Sow and share",
         "changed": ["name", "footer_text", "motto", "brand_colour", "typefaces", "language", "time_zone"],
         "in_words": "Sow and share",
@@ -91,9 +92,17 @@ def test_a_fact_is_said_in_one_place(tmp_path):
         "reach": ["footer", "paper", "not_found"],
         "preview": [],
         "schema": "string",
-        "limit": 40,
+        "limit": 160,
         "in_the_list": True,
     }
-    touched = {Path(name).suffix for name, *_ in ADDED}
-    assert len(ADDED) == 4
-    assert touched == {".py", ".po", ".json", ".jinja"}
+    texts = {f"frontend/src/i18n/{tag}.json" for tag in SAID} | {
+        f"hestor/translations/locale/{tag}/desk.po" for tag in SAID
+    }
+    tests = {"tests/facts/__init__.py", "tests/facts/test_motto.py"}
+    assert _changed(code) == {"hestor/core/facts/words.py", TEMPLATE, *texts, *tests}
+    assert (code / "tests/facts/test_motto.py").read_text().count("def test_") == 2
+
+
+def test_a_name_that_no_fact_can_have_is_refused(capsys):
+    assert [new_fact.main(name) for name in ("", "Motto", "name", "a b")] == [1, 1, 1, 1]
+    assert "is no name for a new fact" in capsys.readouterr().err

@@ -17,10 +17,11 @@ from hestor.core.facts.contact import ContactFacts
 from hestor.core.facts.frame import FrameFacts
 from hestor.core.facts.language import LanguageFacts
 from hestor.core.facts.organisation import OrganisationFacts
-from hestor.core.facts.spec import Words, plain_words, specs_of
+from hestor.core.facts.spec import ITSELF, Words, plain_words, specs_of
 from hestor.core.facts.titles import TitleFacts
 from hestor.core.facts.upgrade import VERSION, upgraded
 from hestor.core.facts.words import WordFacts
+from hestor.core.places.place import Place
 from hestor.core.rules import Checked, Value
 from hestor.core.text import fillins, lines
 
@@ -38,6 +39,10 @@ PUBLIC_KEYS: tuple[str, ...] = tuple(key for key, spec in SPECS.items() if not s
 """The facts that editions hold and that visitors may meet."""
 PICTURES = frozenset(key for key, spec in SPECS.items() if spec.visual and Facts.model_fields[key].default is None)
 """The facts that are pictures."""
+HEADER_TEXTS = tuple(
+    key for key, spec in SPECS.items() if spec.texts == ITSELF and Place.HEADER in (slot.place for slot in spec.slots)
+)
+"""The facts that the page header says as texts, which are drawn at once."""
 COMMON_KEYS: tuple[str, ...] = tuple(key for key, spec in SPECS.items() if spec.common)
 """The facts that an owner may say once for all sites."""
 
