@@ -6,7 +6,7 @@ from typing import TYPE_CHECKING, Annotated, Any, Literal
 from ninja import Schema
 from pydantic import ConfigDict, Field, create_model
 
-from hestor.api.schemas import FieldErrorOut, Identifier, Strict
+from hestor.api.schemas import FieldErrorOut, Identifier, PermissionOut, Strict
 from hestor.core.events.schedule import Schedule
 from hestor.core.pages.fields import MOST_BODY, PageFields
 
@@ -85,15 +85,29 @@ class LookOut(Schema):
     title: str
 
 
+class PagePermissionsOut(Schema):
+    """What a person may do with a page: its words, its place, its address, a copy, which page it is, its end."""
+
+    edit: PermissionOut
+    move: PermissionOut
+    readdress: PermissionOut
+    duplicate: PermissionOut
+    make_home: PermissionOut
+    make_not_found: PermissionOut
+    delete: PermissionOut
+
+
 class PageFull(PageOut):
     """A page with its text, and the draft's revision that it was read at.
 
-    ``notices`` say what visitors will not see as it was meant, though it was kept.
+    ``notices`` say what visitors will not see as it was meant, though it was kept; ``may`` is what the caller may do
+    with it.
     """
 
     body: str
     revision: int
     notices: list[FieldErrorOut]
+    may: PagePermissionsOut
 
 
 class NewEvent(Strict):

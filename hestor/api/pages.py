@@ -7,7 +7,7 @@ from django.http import HttpRequest
 from ninja import Router, Status
 
 from hestor import clock
-from hestor.api.auth import given_revision, site_for
+from hestor.api.auth import given_revision, site_and_role, site_for
 from hestor.api.errors import Conflict, field_error
 from hestor.api.page_schemas import (
     LookIn,
@@ -23,11 +23,12 @@ from hestor.api.page_schemas import (
     PageOut,
     RemovedOut,
 )
+from hestor.api.permissions import page_permissions
 from hestor.api.schemas import Identifier, ProblemOut
 from hestor.core import zones
 from hestor.core.errors import NotFound, StaleRevision
 from hestor.core.pages import fields as page_fields
-from hestor.core.roles import Action
+from hestor.core.roles import Action, Role
 from hestor.sites.models import RemovedPage, Revision, Site
 from hestor.sites.selectors import previews
 from hestor.sites.selectors.live_preview import look
@@ -41,11 +42,12 @@ from hestor.sites.services.pages import add_page, change_page
 router = Router(tags=["pages"])
 
 
-def _full(site: Site, revision: Revision) -> dict[str, Any]:
+def _full(site: Site, revision: Revision, role: Role) -> dict[str, Any]:
     site.refresh_from_db()
     row = page_row(site, revision, clock.now())
     notices = [field_error(notice) for notice in page_fields.notices(fields_of(revision))]
-    return {**row, "body": revision.text.body, "revision": site.revision, "notices": notices}
+    may = page_permissions(role, revision.kind, revision.path)
+    return {**row, "body": revision.text.body, "revision": site.revision, "notices": notices, "may": may}
 
 
 @router.get("/sites/{site}/pages", response={200: list[PageOut], 404: ProblemOut})
@@ -57,24 +59,26 @@ def list_pages(request: HttpRequest, site: str) -> list[dict[str, Any]]:
 @router.get("/sites/{site}/pages/{page}", response={200: PageFull, 404: ProblemOut})
 def show(request: HttpRequest, site: str, page: Identifier) -> dict[str, Any]:
     """One page with its text."""
-    found_site = site_for(request, site, Action.VIEW)
-    return _full(found_site, current(found_site.pk, page))
+    found_site, role = site_and_role(request, site, Action.VIEW)
+    return _full(found_site, current(found_site.pk, page), role)
 
 
 @router.post("/sites/{site}/pages", response={201: PageFull, 412: ProblemOut, 422: ProblemOut})
 def add(request: HttpRequest, site: str, given: PageIn) -> Status[dict[str, Any]]:
     """Adds a page to the draft."""
-    found_site = site_for(request, site, Action.EDIT)
+    found_site, role = site_and_role(request, site, Action.EDIT)
     made = add_page(found_site.pk, given.model_dump(), given_revision(request))
-    return Status(201, _full(found_site, made))
+    return Status(201, _full(found_site, made, role))
 
 
 @router.post("/sites/{site}/new-pages", response={201: PageFull, 422: ProblemOut})
 def add_titled(request: HttpRequest, site: str, given: NewPage) -> Status[dict[str, Any]]:
     """Adds a page from its title, last below another; or a post of today, below the news."""
-    found_site = site_for(request, site, Action.EDIT)
+    found_site, role = site_and_role(request, site, Action.EDIT)
     today = clock.now().astimezone(zones.clock_of(found_site.facts.time_zone))
-    return Status(201, _full(found_site, page_tree.add_new(found_site, given.title, given.kind, given.parent, today)))
+    return Status(
+        201, _full(found_site, page_tree.add_new(found_site, given.title, given.kind, given.parent, today), role)
+    )
 
 
 @router.post("/sites/{site}/pages/{page}/move", response={200: list[PageOut], 404: ProblemOut, 422: ProblemOut})
@@ -107,8 +111,8 @@ def make_not_found(request: HttpRequest, site: str, page: Identifier, given: Pag
 @router.post("/sites/{site}/pages/{page}/duplicate", response={201: PageFull, 404: ProblemOut, 422: ProblemOut})
 def duplicate(request: HttpRequest, site: str, page: Identifier) -> Status[dict[str, Any]]:
     """The same page once more, at an address of its own."""
-    found_site = site_for(request, site, Action.EDIT)
-    return Status(201, _full(found_site, page_tree.duplicate(found_site, page)))
+    found_site, role = site_and_role(request, site, Action.EDIT)
+    return Status(201, _full(found_site, page_tree.duplicate(found_site, page), role))
 
 
 @router.get("/sites/{site}/pages/{page}/below", response={200: list[NamedPage], 404: ProblemOut})
@@ -136,30 +140,30 @@ def list_removed(request: HttpRequest, site: str) -> list[RemovedOut]:
 )
 def bring_back(request: HttpRequest, site: str, removed: Identifier) -> dict[str, Any]:
     """Puts a deleted page back into the draft."""
-    found_site = site_for(request, site, Action.EDIT)
-    return _full(found_site, page_tree.bring_back(found_site.pk, removed))
+    found_site, role = site_and_role(request, site, Action.EDIT)
+    return _full(found_site, page_tree.bring_back(found_site.pk, removed), role)
 
 
 @router.post("/sites/{site}/events", response={201: PageFull, 422: ProblemOut})
 def plan(request: HttpRequest, site: str, given: NewEvent) -> Status[dict[str, Any]]:
     """Adds an event to the draft, below the page that lists them; that page, too, where there is none yet."""
-    found_site = site_for(request, site, Action.EDIT)
-    return Status(201, _full(found_site, add_event(found_site, given.title, given.schedule)))
+    found_site, role = site_and_role(request, site, Action.EDIT)
+    return Status(201, _full(found_site, add_event(found_site, given.title, given.schedule), role))
 
 
 @router.patch("/sites/{site}/pages/{page}", response={200: PageFull, 412: ProblemOut, 422: ProblemOut})
 def change(request: HttpRequest, site: str, page: Identifier, given: PageChange) -> dict[str, Any]:
     """Changes a page in the draft; what is live stays as it is. A stale write is refused, with both values."""
-    found_site = site_for(request, site, Action.EDIT)
+    found_site, role = site_and_role(request, site, Action.EDIT)
     sent = given.model_dump(exclude_unset=True)
     try:
         before = current(found_site.pk, page).path if "path" in sent else ""
         changed = change_page(found_site.pk, page, sent, given_revision(request))
         if before not in ("", changed.path):
             follow(found_site.pk, {before: changed.path})
-        return _full(found_site, current(found_site.pk, page))
+        return _full(found_site, current(found_site.pk, page), role)
     except StaleRevision as error:
-        theirs = PageFull.model_validate(_full(found_site, current(found_site.pk, page))).model_dump(mode="json")
+        theirs = PageFull.model_validate(_full(found_site, current(found_site.pk, page), role)).model_dump(mode="json")
         raise Conflict(error, given.model_dump(mode="json", exclude_unset=True), theirs) from error
 
 

@@ -16,7 +16,7 @@ from hestor.core.facts import document, frame
 from hestor.core.facts.contact import ENQUIRY_DAYS
 from hestor.core.facts.document import SPECS, Facts
 from hestor.core.facts.spec import Band, FactSpec, Slot
-from hestor.core.pages import faults, fields, parts, titles
+from hestor.core.pages import faults, parts, titles
 from hestor.core.places.all import DRAWN, FILE_PLACES
 
 _HEAD = "// Made from the {made_from} by `make types`; never edited by hand.\n"
@@ -79,8 +79,6 @@ def lists_source() -> str:
         "FOLDS": frame.FOLDS,
         "LONG_RULES": titles.LONG_RULES,
         "TITLE_FILL_INS": (*titles.OWN_FILL_INS, "site", "tagline"),
-        "HOME_KINDS": fields.HOME_KINDS,
-        "COPIED_KINDS": fields.COPIED_KINDS,
         "SHARED_PARTS": parts.PARTS,
         "TITLE_FIELDS": faults.FIELDS,
         "CONTACT_PAGE_PARTS": (*details.PARTS, *details.ON_PAGE),

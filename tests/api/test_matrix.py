@@ -9,6 +9,8 @@ from django.db import transaction
 from django.test import Client
 
 from hestor.api.api import api
+from hestor.core.pages import actions
+from hestor.core.pages.actions import PageAction
 from hestor.core.roles import Role
 from hestor.mail.models import Enquiry, Message, NoticesAddress, State
 from hestor.mail.selectors.letters import Voice
@@ -326,6 +328,17 @@ def test_the_desk_is_told_what_the_calls_allow_and_why_not(person, site, role):
     told = person(role).get(f"/api/sites/{site.slug}").json()["may"]
     assert {action for action, said in told.items() if said["allowed"]} == MAY[role]
     assert all(bool(said["reason"]) is not said["allowed"] for said in told.values())
+
+
+@pytest.mark.parametrize("role", Role)
+@pytest.mark.parametrize("path", ["/", "/about/", "/news/first/"])
+def test_the_desk_is_told_what_it_may_do_with_a_page(person, site, role, path):
+    page = Revision.objects.in_draft_of(site.pk).get(path=path)
+    may = person(role).get(f"/api/sites/{site.slug}/pages/{page.page_id}").json()["may"]
+    refused = {action.value for action in PageAction if actions.refusal(action, page.kind, path)}
+    allowed = {action.value for action in PageAction} - refused if "edit" in MAY[role] else set()
+    assert {name for name, said in may.items() if said["allowed"]} == allowed | ({"edit"} & MAY[role])
+    assert all(bool(said["reason"]) is not said["allowed"] for said in may.values())
 
 
 def test_why_not_is_said_in_the_language_of_the_desk(person, site):

@@ -111,19 +111,6 @@ export const TITLE_FILL_INS = [
   "tagline",
 ] as const;
 
-export const HOME_KINDS = [
-  "page",
-  "news",
-  "events",
-  "contact",
-] as const;
-
-export const COPIED_KINDS = [
-  "page",
-  "post",
-  "event",
-] as const;
-
 export const SHARED_PARTS = [
   "header",
   "menu",

@@ -4333,7 +4333,8 @@ export interface components {
          * PageFull
          * @description A page with its text, and the draft's revision that it was read at.
          *
-         *     ``notices`` say what visitors will not see as it was meant, though it was kept.
+         *     ``notices`` say what visitors will not see as it was meant, though it was kept; ``may`` is what the caller may do
+         *     with it.
          */
         PageFull: {
             /** Address */
@@ -4360,6 +4361,7 @@ export interface components {
              * @default []
              */
             left_out: ("header" | "menu" | "notice" | "trail" | "side" | "footer" | "contact")[];
+            may: components["schemas"]["PagePermissionsOut"];
             /**
              * Menu Title
              * @default
@@ -4558,6 +4560,19 @@ export interface components {
             tab_title: string;
             /** Title */
             title: string;
+        };
+        /**
+         * PagePermissionsOut
+         * @description What a person may do with a page: its words, its place, its address, a copy, which page it is, its end.
+         */
+        PagePermissionsOut: {
+            delete: components["schemas"]["PermissionOut"];
+            duplicate: components["schemas"]["PermissionOut"];
+            edit: components["schemas"]["PermissionOut"];
+            make_home: components["schemas"]["PermissionOut"];
+            make_not_found: components["schemas"]["PermissionOut"];
+            move: components["schemas"]["PermissionOut"];
+            readdress: components["schemas"]["PermissionOut"];
         };
         /**
          * PageWords

@@ -14,6 +14,8 @@ export function style(change: Partial<Facts> = {}, revision = 1): Style {
   return { revision, facts, live_facts: FACTS, changed, changed_pages: 0, live_number: 1, shown_on: "/", ...words };
 }
 
+const MAY = { allowed: true, reason: "" };
+
 export const PAGE: PageFull = {
   id: 7,
   path: "/about/",
@@ -37,6 +39,15 @@ export const PAGE: PageFull = {
   depth: 0,
   notices: [],
   revision: 1,
+  may: {
+    edit: MAY,
+    move: MAY,
+    readdress: MAY,
+    duplicate: MAY,
+    make_home: MAY,
+    make_not_found: MAY,
+    delete: MAY,
+  },
 };
 
 function kept<V extends object>(values: V): V {

@@ -43,7 +43,8 @@ export function spoken(locale: string): DeskLanguage {
 export async function speak(language: DeskLanguage): Promise<void> {
   const locale = LOCALES[language];
   if (language !== "en" && !i18next.hasResourceBundle(locale, "translation"))
-    for (const words of await FETCHED[language]()) i18next.addResourceBundle(locale, "translation", words.default, true);
+    for (const words of await FETCHED[language]())
+      i18next.addResourceBundle(locale, "translation", words.default, true);
   await i18next.changeLanguage(locale);
   document.documentElement.lang = locale;
   document.documentElement.dir = i18next.dir(locale);

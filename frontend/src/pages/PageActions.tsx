@@ -1,8 +1,7 @@
 import { ArrowDown, ArrowUp, CornerDownRight, CornerLeftUp } from "lucide-react";
 import { useState } from "react";
 import { useNavigate } from "react-router";
-import type { Page } from "../api/client";
-import { COPIED_KINDS, HOME_KINDS } from "../api/lists.gen";
+import type { Page, PageFull } from "../api/client";
 import { useSite } from "../draft/hooks";
 import { useTranslation } from "../i18n/useTranslation";
 import { ActionLink } from "../ui/ActionLink";
@@ -12,7 +11,6 @@ import { Notice } from "../ui/Notice";
 import { useBelow, useDeletePage, useDuplicate, useMakeHome, useMakeNotFound, useMove } from "./api";
 import { moves, type Move } from "./moves";
 
-const isOf = (kinds: readonly Page["kind"][], page: Page) => kinds.includes(page.kind);
 const ICONS = { up: ArrowUp, down: ArrowDown, into: CornerDownRight, out: CornerLeftUp };
 
 /** Asks before a page is deleted, its subpages named. */
@@ -93,7 +91,7 @@ function Moves({ page, pages }: { page: Page; pages: Page[] }) {
 }
 
 /** What can be done with a page as a whole: moved, copied, deleted. */
-export function PageActions({ page, pages }: { page: Page; pages: Page[] }) {
+export function PageActions({ page, pages, may }: { page: Page; pages: Page[]; may: PageFull["may"] }) {
   const { t } = useTranslation();
   const site = useSite();
   const navigate = useNavigate();
@@ -104,8 +102,8 @@ export function PageActions({ page, pages }: { page: Page; pages: Page[] }) {
   if (sure) return <Deletion page={page} onKeep={() => setSure(false)} />;
   return (
     <div className="flex flex-wrap items-center gap-x-4 gap-y-2 border-t border-line pt-2.5">
-      {page.kind !== "post" && <Moves page={page} pages={pages} />}
-      {isOf(COPIED_KINDS, page) && page.path !== "/" && (
+      {may.move.allowed && <Moves page={page} pages={pages} />}
+      {may.duplicate.allowed && (
         <ActionLink
           onClick={() =>
             copy.mutate(page.id, {
@@ -116,15 +114,13 @@ export function PageActions({ page, pages }: { page: Page; pages: Page[] }) {
           {t("pageActions.duplicate")}
         </ActionLink>
       )}
-      {page.path !== "/" && isOf(HOME_KINDS, page) && (
-        <ActionLink onClick={() => home.mutate(page.id)}>{t("pageActions.home")}</ActionLink>
-      )}
-      {page.path !== "/" && (page.kind === "page" || page.kind === "not_found") && (
+      {may.make_home.allowed && <ActionLink onClick={() => home.mutate(page.id)}>{t("pageActions.home")}</ActionLink>}
+      {may.make_not_found.allowed && (
         <ActionLink onClick={() => notFound.mutate({ page: page.id, on: page.kind === "page" })}>
           {t(page.kind === "page" ? "pageActions.notFound" : "pageActions.found")}
         </ActionLink>
       )}
-      {page.path !== "/" && <ActionLink onClick={() => setSure(true)}>{t("pageActions.delete")}</ActionLink>}
+      {may.delete.allowed && <ActionLink onClick={() => setSure(true)}>{t("pageActions.delete")}</ActionLink>}
       <ErrorNotice error={copy.error ?? home.error ?? notFound.error} />
     </div>
   );

@@ -159,7 +159,7 @@ export function PageEditor({ page, pages }: { page: Page; pages: Page[] }) {
               <PageProofs page={page.id} path={now.path} />
             </div>
           )}
-          <PageActions page={page} pages={pages} />
+          <PageActions page={page} pages={pages} may={now.may} />
         </>
       )}
     </QueryBoundary>

@@ -4,8 +4,8 @@ from typing import Any
 
 from django.db import transaction
 
-from hestor.core.errors import InvalidInput, Problem
-from hestor.core.pages.fields import HOME_KINDS
+from hestor.core.pages import actions
+from hestor.core.pages.actions import PageAction
 from hestor.sites.models import Revision
 from hestor.sites.selectors.page_fields import current
 from hestor.sites.services import page_values
@@ -22,8 +22,7 @@ def make_home(site_id: int, page_id: int) -> None:
         home = Revision.objects.in_draft_of(site_id).filter(path="/").first()
         if chosen.path == "/":
             return
-        if chosen.kind not in HOME_KINDS:
-            raise InvalidInput([Problem("kind", "no_home")])
+        actions.require(PageAction.MAKE_HOME, chosen.kind, chosen.path)
         former = chosen.path
         if home:
             # Its address is free only once the new one is at hand, and the other way round: by a third, in between.
@@ -41,8 +40,8 @@ def make_not_found(site_id: int, page_id: int, on: bool) -> None:
     with transaction.atomic():
         site = locked(site_id)
         chosen = current(site_id, page_id)
-        if on and (chosen.kind != "page" or chosen.path == "/"):
-            raise InvalidInput([Problem("kind", "no_not_found")])
+        if on:
+            actions.require(PageAction.MAKE_NOT_FOUND, chosen.kind, chosen.path)
         below = Revision.objects.in_draft_of(site_id).filter(parent_id=page_id)
         wanted: dict[int, dict[str, Any]] = {}
         if on:

@@ -7,9 +7,10 @@ from typing import Any
 from django.db import IntegrityError, transaction
 from django.db.models import QuerySet
 
-from hestor.core.errors import InvalidInput, NotFound, Problem
-from hestor.core.pages import paths, placing, tree
-from hestor.core.pages.fields import COPIED_KINDS, Kind
+from hestor.core.errors import NotFound
+from hestor.core.pages import actions, paths, placing, tree
+from hestor.core.pages.actions import PageAction
+from hestor.core.pages.fields import Kind
 from hestor.core.text import lines
 from hestor.sites.models import RemovedPage, Revision, Site
 from hestor.sites.selectors.page_fields import current, fields_of
@@ -58,8 +59,7 @@ def move(site_id: int, page: int, parent: int | None, index: int) -> None:
 def duplicate(site: Site, page: int) -> Revision:
     """The same page once more, right below, at an address of its own and not in the menu. Raises InvalidInput."""
     fields = fields_of(current(site.pk, page))
-    if fields.kind not in COPIED_KINDS:
-        raise InvalidInput([Problem("kind", "one_of_a_kind")])
+    actions.require(PageAction.DUPLICATE, fields.kind, fields.path)
     path = free_path(site.pk, paths.above(fields.path), fields.title, fields.kind)
     return add_page(site.pk, {**fields.model_dump(), "path": path, "in_menu": False})
 

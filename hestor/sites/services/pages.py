@@ -9,8 +9,9 @@ from django.db import transaction
 from hestor import clock
 from hestor.core.errors import InvalidInput, Problem, TooMuchWork
 from hestor.core.events import expansion
+from hestor.core.pages import actions, intake, paths, signature
 from hestor.core.pages import fields as page_fields
-from hestor.core.pages import intake, paths, signature
+from hestor.core.pages.actions import PageAction
 from hestor.core.pages.fields import PageFields
 from hestor.core.pages.pagination import page_number
 from hestor.core.pages.tree import MOST_LEVELS
@@ -207,7 +208,6 @@ def remove_page(site_id: int, page_id: int, revision: int | None = None) -> None
     with transaction.atomic():
         site = locked(site_id, revision)
         found = current(site_id, page_id)
-        if found.path == "/":
-            raise InvalidInput([Problem("path", "home_stays")])
+        actions.require(PageAction.DELETE, found.kind, found.path)
         take_out(found)
         bump(site, pages=True)
