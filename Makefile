@@ -67,6 +67,7 @@ $(STAMPS)/nginx:
 # Lint, types and the front end's own tests run beside the others, which wait for browsers much of the time.
 test: build $(STAMPS)/python-dev $(STAMPS)/chromium $(STAMPS)/nginx $(STAMPS)/test-data ## linters, types, unit, API and browser tests
 	@scripts/together "$(MAKE) -s lint front" "$(VENV)/python -m pytest -q -n 2 --dist loadgroup"
+	@echo "make test-long last ran: $$(cat tests/last-long-run.txt 2>/dev/null || echo never)"
 
 test-postgres: build $(STAMPS)/python-dev $(STAMPS)/chromium $(STAMPS)/nginx ## the same tests on PostgreSQL
 	@scripts/with-postgres bash -c '$(VENV)/python -m tests.support.template build/test-demo-postgres && $(VENV)/python -m pytest -q -n 2 --dist loadgroup $(ONLY)'
