@@ -5,24 +5,7 @@ from dataclasses import dataclass
 from datetime import date
 
 from hestor.core.reading.source import Source
-from hestor.core.sweep import (
-    asked,
-    brand,
-    colour_rules,
-    contacts,
-    contrast,
-    dates,
-    hours,
-    langs,
-    links,
-    names,
-    page_titles,
-    parts,
-    pictures,
-    starters,
-    unset,
-    years,
-)  # fmt: skip
+from hestor.core.sweep import asked, colour_rules, contrast, dates, detectors, links, page_titles, unset
 from hestor.core.sweep.encodings import Undecodable, decode
 from hestor.core.sweep.files import Files
 from hestor.core.sweep.others import of_text
@@ -72,8 +55,6 @@ class Sweeper:
     def __init__(self, files: Files, agreed: Usual, today: date, home: str) -> None:
         self.files, self.agreed, self._today = files, agreed, today
         self._forms = dates.house_forms(agreed.style, agreed.date_forms)
-        self._tag = dates.tag_of(agreed.style)
-        self._own = names.words_of(agreed.style)
         self._home = home
         self._sheets: dict[str, colour_rules.Sheet] = {}
         self._looks: dict[tuple[int, ...], contrast.Looks] = {}
@@ -84,24 +65,10 @@ class Sweeper:
         return asked.left_to_a_person(page.source, self._amiss(page), self.agreed.style, self._today.year)
 
     def _amiss(self, page: Page) -> Iterator[Stray]:
-        source, style = page.source, self.agreed.style
-        yield from names.former_names(source, style, self._today.year)
-        yield from names.misspelt_names(source, style)
-        yield from names.short_names(source, style)
-        yield from starters.starter_texts(source)
-        yield from page_titles.of_page(source, style, self._home)
-        yield from langs.of_page(source, style)
-        yield from langs.passages_of(source, style)
-        yield from dates.of_page(source, style, self._forms)
-        yield from contacts.other_addresses(source, style)
-        yield from contacts.other_phones(source, style)
-        yield from hours.of_page(source, hours.said_on(source, self._tag, self._own), self.agreed.week, False)
-        yield from years.past_years(source, self._today.year)
-        yield from brand.logos(source, self.files, style, self.agreed.logo)
-        yield from brand.icons(source, self.files, style, dict(self.agreed.icons))
-        yield from pictures.undescribed(source)
-        yield from parts.left_out(source, page.parts, self.agreed.wanted)
-        yield from contrast.unreadable(source, self._looks_of(source))
+        agreed = self.agreed
+        held = detectors.Held(page.source, agreed.style, self._forms, agreed.week, self._today.year)
+        looks = self._looks_of(page.source)
+        return detectors.on_page(held, detectors.InFolder(self.files, agreed, self._home, page.parts, looks))
 
     def _looks_of(self, source: Source) -> contrast.Looks:
         sheets = tuple(self._sheets_of(source))

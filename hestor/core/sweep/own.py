@@ -10,17 +10,12 @@ import regex
 from hestor.core.facts import shown_texts
 from hestor.core.reading import positions
 from hestor.core.reading.source import Source
-from hestor.core.sweep import asked, contacts, dates, hours, langs, names, phrases, pictures, starters, years
+from hestor.core.sweep import asked, detectors, hours, phrases, years
 from hestor.core.sweep.stray import Kind, Stray
 from hestor.core.sweep.style import Style
 
 FIELDS = ("body", "title", "own_title", "menu_title", "summary")
 """The fields of a page in which a stray may be found, in the order in which they are looked through."""
-OF_TEXTS: frozenset[Kind] = frozenset(
-    ("former_name", "misspelt_name", "starter_text", "text_language", "date_form", "date_ambiguous", "contact", "phone",
-     "hours", "alt_missing")
-)  # fmt: skip
-"""The kinds that are found in a page by itself."""
 RULES_VERSION = 4
 """Counts up when the same page would be found to say something else."""
 _AROUND = 60
@@ -121,18 +116,7 @@ def of_page(html: str, page: OwnPage, house: OwnHouse) -> Iterator[OwnStray]:
 
 
 def _text_strays(source: Source, house: OwnHouse) -> Iterator[Stray]:
-    style = house.style
-    yield from names.former_names(source, style)
-    yield from names.misspelt_names(source, style)
-    yield from starters.starter_texts(source)
-    yield from langs.passages_of(source, style)
-    yield from dates.of_page(source, style, house.forms)
-    yield from contacts.other_addresses(source, style)
-    yield from contacts.other_phones(source, style)
-    yield from hours.of_page(
-        source, hours.said_on(source, dates.tag_of(style), names.words_of(style)), house.week, True
-    )
-    yield from pictures.undescribed(source)
+    return detectors.in_texts(detectors.Held(source, house.style, house.forms, house.week, is_whole=True))
 
 
 def of_facts(facts: Mapping[str, str], language: str, house: OwnHouse) -> Iterator[OwnStray]:

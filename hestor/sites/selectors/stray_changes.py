@@ -10,7 +10,7 @@ from typing import Any
 from cachetools import LRUCache, cached
 
 from hestor.core import zones
-from hestor.core.sweep import own
+from hestor.core.sweep import detectors
 from hestor.core.sweep.own import OwnStray
 from hestor.rendering import Renderer
 from hestor.sites.models import Edition, Revision, RevisionQuerySet, Site
@@ -109,7 +109,7 @@ def _of_first(site: Site, now: datetime) -> tuple[OwnStray, ...]:
 
 def _is_of_texts(stray: OwnStray) -> bool:
     """Whether a stray is one of a text, which the review tells of; of what leads nowhere, fill-ins are."""
-    return stray.kind in own.OF_TEXTS or (stray.kind == "link_broken" and stray.says.startswith("{next:"))
+    return stray.kind in detectors.TEXT_KINDS or (stray.kind == "link_broken" and stray.says.startswith("{next:"))
 
 
 def _beyond(strays: Sequence[OwnStray], before: Counter[Said]) -> Iterator[OwnStray]:
