@@ -50,11 +50,11 @@ def test_a_pattern_is_written_and_its_slips_mended_by_keyboard(server, people):
 def test_a_second_calendar_stands_beside_the_first_on_every_page(server, people):
     person = people(server, width=390).sign_in().open("narjis")
     page = person.page
-    row = person.fact("A second calendar")
+    row = person.fact("The second calendar")
     row.get_by_role("radio", name="Persian (Solar Hijri)").focus()
     page.keyboard.press("Space")
     expect(row).to_contain_text("✓ Kept")
-    expect(person.proof("A second calendar", "Dates on the page")).to_contain_text("1405")
+    expect(person.proof("The second calendar", "Dates on the page")).to_contain_text("1405")
     assert (person.faults(row), person.overflows()) == ([], 0)
     page.get_by_role("button", name="Review").first.click()
     expect(page.get_by_role("group", name="As it will be")).to_contain_text("1405")
