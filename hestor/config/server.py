@@ -28,7 +28,9 @@ if _said.metrics:
     os.environ.setdefault("PROMETHEUS_MULTIPROC_DIR", tempfile.mkdtemp(prefix="hestor-figures-"))
 
 
-readings.make_folder()
+if __name__ == "__config__":
+    # As gunicorn calls what it reads its settings from: whoever only imports them has no server.
+    readings.make_folder()
 
 
 def on_exit(server: object) -> None:
