@@ -1,13 +1,9 @@
-"""The small files of a site that are not pages: site map, robots file, manifest."""
+"""The small files of a site that are not pages: robots file, manifest."""
 
 import json
-from collections.abc import Mapping
-from datetime import datetime
 from functools import lru_cache
 from typing import Any
 from urllib.parse import quote
-
-from lxml import etree
 
 from hestor.core import languages
 from hestor.core.facts import words
@@ -15,24 +11,11 @@ from hestor.core.facts.document import Facts
 from hestor.core.imaging import palettes
 from hestor.rendering.brand_files import BrandFiles
 
-_SITEMAP = "http://www.sitemaps.org/schemas/sitemap/0.9"
-
 
 @lru_cache(maxsize=4096)
 def address(origin: str, path: str) -> str:
     """The full address of a path, percent-encoded (RFC 3986)."""
     return origin + quote(path, safe="/-._~", errors="replace")
-
-
-def sitemap(origin: str, paths: Mapping[str, datetime | None]) -> bytes:
-    """A site map (sitemaps.org protocol 0.9): each address once, with when its words last changed."""
-    root = etree.Element("urlset", nsmap={None: _SITEMAP})  # type: ignore[dict-item]
-    for path, worded in paths.items():
-        entry = etree.SubElement(root, "url")
-        etree.SubElement(entry, "loc").text = address(origin, path)
-        if worded:
-            etree.SubElement(entry, "lastmod").text = worded.isoformat(timespec="seconds")
-    return etree.tostring(root, xml_declaration=True, encoding="utf-8")
 
 
 def robots(origin: str) -> bytes:

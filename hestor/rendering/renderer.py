@@ -9,10 +9,23 @@ from hestor import translations
 from hestor.core import languages
 from hestor.core.messages.kinds import MessageKind
 from hestor.core.pages.fields import Kind
-from hestor.core.pages.pagination import POSTS_A_PAGE, numbered_paths, page_count, page_number, page_path, split_number
+from hestor.core.pages.pagination import POSTS_A_PAGE, page_count, page_number, page_path, split_number
 from hestor.core.reading.page import PageReading
 from hestor.core.reading.stylesheet import StyleReading, read_style
-from hestor.rendering import card, contact_page, events, feed, files, ics, message, news, not_found, page, static_files
+from hestor.rendering import (
+    card,
+    contact_page,
+    events,
+    feed,
+    files,
+    ics,
+    message,
+    news,
+    not_found,
+    page,
+    sitemap,
+    static_files,
+)  # fmt: skip
 from hestor.rendering.brand_files import BrandFiles
 from hestor.rendering.contact_page import FormState
 from hestor.rendering.frame import JINJA, Frame, Preview
@@ -45,6 +58,7 @@ class Renderer:
         if found_page := self.state.page(path):
             return self.page(found_page)
         below = self._numbered_page(path) or self._month_page(path) or self._own_calendar(path) or self._sent(path)
+        below = below or sitemap.part(self.frame, path)
         return below or self._elsewhere(path) or self.not_found()
 
     def page(self, page: Page) -> Response:
@@ -161,20 +175,14 @@ class Renderer:
 
     def paths(self) -> list[str]:
         """The addresses of all pages, the numbered pages of the news list included."""
-        return list(self._wordings())
+        return list(sitemap.entries(self.frame))
 
-    def _wordings(self) -> dict[str, datetime | None]:
-        """The address of each page, with when its words last changed: those of a list with its newest post."""
-        paths = dict(self.state.paths())
-        listed = self.state.news()
-        if listed:
-            newest = max((post.worded for post in self.state.posts(0, 1) if post.worded), default=None)
-            lists = [listed[0], *numbered_paths(listed[0], self.state.post_count())]
-            paths |= dict.fromkeys(lists, newest or paths.get(listed[0]))
-        return paths
+    def files(self) -> tuple[str, ...]:
+        """The addresses of all files that are no pages; some may lead nowhere."""
+        return (*FILES, *sitemap.parts(self.frame))
 
     def _sitemap(self) -> Response:
-        return Response(200, "application/xml; charset=utf-8", files.sitemap(self.state.origin, self._wordings()))
+        return sitemap.respond(self.frame)
 
     def _robots(self) -> Response:
         return Response(200, "text/plain; charset=utf-8", files.robots(self.state.origin))
@@ -202,7 +210,7 @@ _FILES: Mapping[str, Callable[[Renderer], Response]] = {
     "/feed.xml": Renderer._feed,
     ics.PATH: Renderer._calendar,
     card.PATH: Renderer._card,
-    "/sitemap.xml": Renderer._sitemap,
+    sitemap.PATH: Renderer._sitemap,
     "/robots.txt": Renderer._robots,
     "/site.webmanifest": Renderer._manifest,
     "/favicon.ico": Renderer._favicon,

@@ -135,8 +135,14 @@ class SiteState(Protocol):
     def event(self, name: str) -> Event | None:
         """The event whose address ends with a name, if there is one."""
 
-    def paths(self) -> Iterable[tuple[str, datetime | None]]:
-        """The addresses of all pages and posts, without the numbered pages of the news list, each with its wording."""
+    def paths(self, start: int = 0, count: int | None = None) -> Iterable[tuple[str, datetime | None]]:
+        """Addresses of pages and posts, without the numbered pages of the news list, each with its wording.
+
+        ``count`` of them, or all, from number ``start`` on.
+        """
+
+    def path_count(self) -> int:
+        """How many addresses of pages and posts there are."""
 
     @property
     def standings(self) -> Standings:

@@ -13,7 +13,7 @@ from selectolax.lexbor import LexborHTMLParser
 
 from hestor.core.facts.document import Facts
 from hestor.core.text import urls
-from hestor.rendering.renderer import FILES, Renderer
+from hestor.rendering.renderer import Renderer
 from hestor.rendering.response import HTML, Response
 
 _MOST_LISTS = 120
@@ -99,7 +99,7 @@ def files(renderer: Renderer, asset: Asset, former: Iterable[str] = ()) -> Itera
     frame = renderer.frame
     pages = renderer.paths()
     base, root = frame.state.origin.removesuffix("/").removesuffix(frame.root), frame.root
-    waiting = deque([*pages, *FILES, *former])
+    waiting = deque([*pages, *renderer.files(), *former])
     seen = set(waiting)
     written, lists = set(pages), 0
     while waiting:

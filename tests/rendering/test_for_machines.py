@@ -11,7 +11,7 @@ from lxml import etree, html
 from hestor.core.facts import document
 from hestor.core.facts.document import Facts
 from hestor.core.reading.page import PageReading
-from hestor.rendering import render
+from hestor.rendering import Renderer, render, sitemap
 from tests.support.memory import MemoryState, page, small
 from tests.support.pictures import master_of, noise
 
@@ -162,6 +162,28 @@ def test_the_site_map_says_when_words_changed_and_no_address_twice():
     assert len(places) == len(set(places))
     assert "https://seeds.example/news/3/" in places
     assert {one.text for one in root.iter("{*}lastmod")} == {"2026-06-02T20:30:15+00:00"}
+
+
+def test_a_large_site_has_an_index_of_site_maps(monkeypatch):
+    def named(path: str, kind: str) -> list[str]:
+        root = etree.fromstring(render(state, path, NOW).body)
+        assert etree.QName(root).localname == kind
+        return [one.text for one in root.iter("{*}loc")]
+
+    state = long_news()
+    whole = named("/sitemap.xml", "urlset")
+    assert render(state, "/sitemap-1.xml", NOW).status == 404
+    monkeypatch.setattr(sitemap, "MOST", len(whole))
+    assert named("/sitemap.xml", "urlset") == whole
+    monkeypatch.setattr(sitemap, "MOST", len(whole) - 1)
+    # So that one file holds both pages and the numbered pages of a list.
+    for size in (3, 7, len(whole) - 1):
+        monkeypatch.setattr(sitemap, "A_PART", size)
+        parts = [address.removeprefix("https://seeds.example") for address in named("/sitemap.xml", "sitemapindex")]
+        assert [address for part in parts for address in named(part, "urlset")] == whole
+        assert all(len(named(part, "urlset")) <= size for part in parts)
+        assert render(state, f"/sitemap-{len(parts) + 1}.xml", NOW).status == 404
+        assert set(parts) <= set(Renderer(state, NOW).files())
 
 
 def test_the_manifest_says_what_it_is_about():

@@ -101,8 +101,11 @@ class MemoryState:
     def event(self, name: str) -> Event | None:
         return next((e for e in self.events(date.min, date.max) if e.path.endswith(f"/{name}/")), None)
 
-    def paths(self) -> Iterable[tuple[str, datetime | None]]:
-        return [(p.path, p.worded) for p in self.pages]
+    def paths(self, start: int = 0, count: int | None = None) -> Iterable[tuple[str, datetime | None]]:
+        return [(p.path, p.worded) for p in self.pages][start : None if count is None else start + count]
+
+    def path_count(self) -> int:
+        return len(self.pages)
 
 
 def small(facts: Facts) -> MemoryState:

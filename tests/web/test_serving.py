@@ -1,4 +1,5 @@
 import gzip
+import re
 from datetime import UTC, date, datetime
 
 import brotli
@@ -8,6 +9,7 @@ from django.test import Client
 
 from hestor.core.events.schedule import Schedule
 from hestor.core.reading.page import PageReading
+from hestor.rendering import sitemap
 from hestor.sites.models import Site
 from hestor.sites.services.events import add_event
 from hestor.sites.services.facts import write_facts
@@ -15,6 +17,7 @@ from hestor.sites.services.pages import add_page
 from hestor.sites.services.publishing import publish
 from hestor.web import serving
 from tests.conftest import NOW
+from tests.support import caches
 
 
 def test_pages_revalidate_by_a_strong_validator(public, site):
@@ -208,3 +211,16 @@ def test_what_is_over_leaves_the_list_at_the_sites_own_midnight(public, site, ow
 
     assert [ahead(f"2026-05-{at}:00+00:00") for at in ("01T12:00", "08T22:59", "08T23:00")] == [True, True, False]
     assert public.get("/events.ics")["content-type"] == "text/calendar; charset=utf-8"
+
+
+def test_the_files_of_a_large_site_map_are_served(public, site, monkeypatch):
+    whole = public.get("/sitemap.xml").content.decode().count("<url>")
+    caches.forget()
+    monkeypatch.setattr(sitemap, "MOST", 1)
+    monkeypatch.setattr(sitemap, "A_PART", 2)
+    index = public.get("/sitemap.xml")
+    assert (index.status_code, index["Content-Type"]) == (200, "application/xml; charset=utf-8")
+    parts = re.findall(r"<loc>http://seeds\.localhost:8000(/sitemap-\d+\.xml)</loc>", index.content.decode())
+    assert len(parts) == -(-whole // 2)
+    assert sum(public.get(part).content.decode().count("<url>") for part in parts) == whole
+    assert public.get("/sitemap-99.xml").status_code == 404

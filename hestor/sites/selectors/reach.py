@@ -68,6 +68,7 @@ class _Sample:
         self.facts, self.origin, self.folder = state.facts, state.origin, state.folder
         self.page, self.menu, self.not_found_page = state.page, state.menu, state.not_found_page
         self.post_count, self.news, self.paths = state.post_count, state.news, state.paths
+        self.path_count = state.path_count
         self.around, self.moved, self.identity = state.around, state.moved, state.identity
         self.standings = state.standings
         self.post_months, self.posts_of = state.post_months, state.posts_of

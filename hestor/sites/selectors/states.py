@@ -207,10 +207,18 @@ class StoredPages:
                 return now
         return None
 
-    def paths(self) -> Iterable[tuple[str, datetime]]:
-        """The addresses of all pages and posts, each with when its words last changed."""
-        listed = self.revisions.exclude(kind="not_found")
-        return listed.order_by("path").values_list("path", "worded")
+    @property
+    def _addressed(self) -> RevisionQuerySet:
+        return self.revisions.exclude(kind="not_found")
+
+    def paths(self, start: int = 0, count: int | None = None) -> Iterable[tuple[str, datetime]]:
+        """Addresses of pages and posts, each with when its words last changed: ``count``, or all, from ``start`` on."""
+        listed = self._addressed.order_by("path").values_list("path", "worded")
+        return listed[start:] if count is None else listed[start : start + count]
+
+    def path_count(self) -> int:
+        """How many addresses of pages and posts there are."""
+        return self._addressed.count()
 
 
 class CachedPages(StoredPages):
@@ -316,7 +324,7 @@ class StoredState:
         self.posts = pages.posts
         self.post_count = pages.post_count
         self.news = pages.news
-        self.paths = pages.paths
+        self.paths, self.path_count = pages.paths, pages.path_count
         self.around = pages.around
         self.moved = pages.moved
         self.post_months, self.posts_of = pages.post_months, pages.posts_of
