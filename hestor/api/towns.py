@@ -49,8 +49,8 @@ def search(request: HttpRequest, q: str, country: str = "") -> list[TownOut]:
 def countries(request: HttpRequest) -> list[CountryOut]:
     """The countries that have towns, by their names."""
     reader = translations.speaking()
-    outs = [CountryOut(code=code, name=languages.country_name(code, reader)) for code in selectors.countries()]
-    return sorted(outs, key=lambda country: country.name.casefold())
+    offered = [CountryOut(code=code, name=languages.country_name(code, reader)) for code in selectors.countries()]
+    return sorted(offered, key=lambda country: country.name.casefold())
 
 
 @router.get("/towns/{int:town}/proposal", response={200: ProposalOut, 404: ProblemOut, 422: ProblemOut})

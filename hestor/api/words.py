@@ -62,9 +62,9 @@ def changes_out(changes: Iterable[Change]) -> list[ChangeOut]:
 
 def stray_kinds(there: Iterable[str]) -> list[StrayKindOut]:
     """The kinds of strays that there are, in words, in their order."""
-    outs = set(there)
+    present = set(there)
     return [
         StrayKindOut(kind=kind, name=translations.say(f"sweep.kind.{kind}"), why=translations.say(f"sweep.why.{kind}"))
         for kind in KINDS
-        if kind in outs
+        if kind in present
     ]

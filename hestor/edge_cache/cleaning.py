@@ -62,10 +62,10 @@ def clean(most_bytes: int) -> int:
     if not paths.is_on():
         return 0
     linked = _linked()
-    found_clean = [_measured(path, linked) for path in paths.editions().glob("*/*") if path.is_dir()]
+    laid_down = [_measured(path, linked) for path in paths.editions().glob("*/*") if path.is_dir()]
     now = time.time()
-    gone = [one for one in found_clean if not one.is_linked and now - one.newest > _GRACE]
-    kept = sorted((one for one in found_clean if one not in gone), key=lambda one: (one.is_linked, one.newest))
+    gone = [one for one in laid_down if not one.is_linked and now - one.newest > _GRACE]
+    kept = sorted((one for one in laid_down if one not in gone), key=lambda one: (one.is_linked, one.newest))
     total = sum(one.bytes for one in kept)
     for one in kept:
         if total <= most_bytes:

@@ -94,8 +94,8 @@ def _next(frame: Frame, event: Event) -> Occurrence | None:
 def ahead(frame: Frame) -> list[Listed]:
     """The events ahead, each once, by when it comes next; with the days on which it comes after that."""
     today = frame.now.date()
-    listeds = ((event, _next(frame, event)) for event in frame.state.events(today, today + AHEAD))
-    coming = [(one.start, event.path, event, one) for event, one in listeds if one]
+    with_next = ((event, _next(frame, event)) for event in frame.state.events(today, today + AHEAD))
+    coming = [(one.start, event.path, event, one) for event, one in with_next if one]
     return [_listed(frame, event, one) for _, _, event, one in nsmallest(_LISTED, coming, key=lambda row: row[:2])]
 
 

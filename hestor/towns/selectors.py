@@ -109,13 +109,13 @@ def _in_country(begin: str, country: str) -> list[Found]:
 
 
 def _each_once(names: Iterable[_Named]) -> list[Found]:
-    founds: dict[int, str] = {}
+    name_of_town: dict[int, str] = {}
     for each_name in names:
-        founds.setdefault(each_name.town, each_name.name)
-        if len(founds) == SHOWN:
+        name_of_town.setdefault(each_name.town, each_name.name)
+        if len(name_of_town) == SHOWN:
             break
-    towns = Town.objects.in_bulk(founds)
-    return [Found(towns[town], name) for town, name in founds.items()]
+    towns = Town.objects.in_bulk(name_of_town)
+    return [Found(towns[town], name) for town, name in name_of_town.items()]
 
 
 def town(town_id: int) -> Town | None:

@@ -23,24 +23,22 @@ Refusal = Literal["home_stays", "home_already", "post_by_day", "one_of_a_kind", 
 _HOME = "/"
 
 
-def _of_home(action: PageAction, kind: str) -> Refusal | None:
+def _of_home(action: PageAction) -> Refusal | None:
     if action is PageAction.MAKE_HOME:
         return "home_already"
     if action is PageAction.MAKE_NOT_FOUND:
         return "no_not_found"
-    if action is PageAction.DUPLICATE:
-        return None if kind in COPIED_KINDS else "one_of_a_kind"
     return None if action is PageAction.MOVE else "home_stays"
 
 
 def refusal(action: PageAction, kind: str, path: str) -> Refusal | None:
     """Why something can't be done with a page of a kind at an address; None where it can."""
-    if path == _HOME:
-        return _of_home(action, kind)
-    if action is PageAction.MOVE:
-        return "post_by_day" if kind == "post" else None
     if action is PageAction.DUPLICATE:
         return None if kind in COPIED_KINDS else "one_of_a_kind"
+    if path == _HOME:
+        return _of_home(action)
+    if action is PageAction.MOVE:
+        return "post_by_day" if kind == "post" else None
     if action is PageAction.MAKE_HOME:
         return None if kind in HOME_KINDS else "no_home"
     if action is PageAction.MAKE_NOT_FOUND:

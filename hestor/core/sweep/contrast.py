@@ -92,13 +92,13 @@ class Looks:
 
     def _declared(self, source: Source, element: Element) -> tuple[Declared, Declared]:
         own = inline(element)
-        declareds = dict(hinted(element))
+        said_here = dict(hinted(element))
         fitting = [rule for rule in self._likely(element) if rule.fits(source, element)]
         for rule in sorted(fitting, key=lambda one: one.weight):
             if "background" in rule.declared:
-                declareds.pop("background-color", None)
-            declareds.update(rule.declared)
-        return declareds, own
+                said_here.pop("background-color", None)
+            said_here.update(rule.declared)
+        return said_here, own
 
     def _says(self, element: Element) -> bool:
         """Whether anything may be said of an element's colours or size, by itself or by a rule."""

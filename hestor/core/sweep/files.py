@@ -101,8 +101,8 @@ class Files:
             # Beyond the top there is only the top (RFC 3986, 5.2.4), if the folder is the whole site.
             inside = self.at(path.rpartition("../")[2])
             return ("found", inside, address.fragment) if inside else ("out", "", "")
-        leadses = self.at(whole)
-        return ("found", leadses, address.fragment) if leadses else ("broken", whole, "")
+        there = self.at(whole)
+        return ("found", there, address.fragment) if there else ("broken", whole, "")
 
     def _base(self, source: Source) -> str | None:
         """The folder that a page's addresses are seen from; None where the page says one elsewhere."""

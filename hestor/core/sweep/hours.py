@@ -62,14 +62,14 @@ def _clock(minutes: int) -> str:
 
 def said_on(source: Source, tag: str, own: frozenset[str] = frozenset()) -> tuple[WrittenHours, ...]:
     """What a page says of when the site is open; ``own`` are the words of its name, in small letters."""
-    hourses: dict[int, tuple[WrittenHours, ...]] = {}
+    by_block: dict[int, tuple[WrittenHours, ...]] = {}
     for at in may_say_hours(source):
         block = source.block_at(at)
-        if block.start not in hourses and block.place not in _NOT_READ:
+        if block.start not in by_block and block.place not in _NOT_READ:
             begin = _begin(source, block)
             text = source.flat[begin : min(block.end, begin + _LONGEST_BLOCK)].replace(BETWEEN, " ")
-            hourses[block.start] = tuple(hour.moved(begin) for hour in hours_in(text, tag))
-    return tuple(one for said in hourses.values() for one in said if _is_opening(source, one, own))
+            by_block[block.start] = tuple(hour.moved(begin) for hour in hours_in(text, tag))
+    return tuple(one for said in by_block.values() for one in said if _is_opening(source, one, own))
 
 
 def _begin(source: Source, block: Block) -> int:

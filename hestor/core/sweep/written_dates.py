@@ -194,12 +194,12 @@ def dates_in(source: Source, tags: tuple[str, ...]) -> tuple[Written, ...]:
     """The whole dates of a page in some languages, the first of which says how numeric ones are read."""
     if not source.numbers:
         return ()
-    writtens: list[Written] = []
+    dates_said: list[Written] = []
     for tag in tags:
-        writtens.extend(_named(source, tag))
-    writtens.extend(_numbers(source, tags[0]))
+        dates_said.extend(_named(source, tag))
+    dates_said.extend(_numbers(source, tags[0]))
     kept: list[Written] = []
-    for one in sorted(writtens, key=lambda one: (one.start, one.start - one.end)):
+    for one in sorted(dates_said, key=lambda one: (one.start, one.start - one.end)):
         if not kept or one.start >= kept[-1].end:
             kept.append(one)
     return tuple(kept)

@@ -91,9 +91,9 @@ def _keep_identities(site: Site, said: Described, files: Iterable[str]) -> None:
 def read(body: bytes) -> tuple[Described, Package]:
     """What a package says of itself, and its files. Raises InvalidInput if it is none."""
     said = run_within(TO_UNPACK, site_package.of_zip, body)
-    describeds = run_within(TO_UNPACK, package.of_zip, body)
+    unpacked = run_within(TO_UNPACK, package.of_zip, body)
     return said, Package(
-        describeds.texts, describeds.pictures, tuple(problem for problem in describeds.problems if not _is_own(problem))
+        unpacked.texts, unpacked.pictures, tuple(problem for problem in unpacked.problems if not _is_own(problem))
     )
 
 
