@@ -93,3 +93,10 @@ def test_after_thirty_days_it_is_gone(site):
     assert RemovedPage.objects.count() == 2
     page_tree.purge(NOW + timedelta(days=31))
     assert RemovedPage.objects.count() == 0
+
+
+def test_a_copy_of_the_home_page_gets_an_address_of_its_own(site):
+    home = Revision.objects.in_draft_of(site.pk).get(path="/")
+    made = page_tree.duplicate(site, home.page_id)
+    assert (made.path != "/", made.title, made.in_menu) == (True, home.title, False)
+    assert Revision.objects.in_draft_of(site.pk).filter(path="/").count() == 1
