@@ -10,7 +10,7 @@ from pathlib import Path
 from statistics import median
 
 from benchmarks.figures import Figure, p95, quietest, times
-from hestor.core.pages import signature
+from hestor.core.pages import signature, tree_keys
 from hestor.core.pages.fields import PageFields
 from tests.support.server import OWNER, Caller, Server, make_data
 
@@ -42,6 +42,10 @@ _FIELDS = (
 )
 
 
+def _day(number: int) -> date:
+    return date(2020, 1, 1) + timedelta(days=number % 2000)
+
+
 def _fill_site(site, owner, count: int) -> None:
     from datetime import UTC, datetime
 
@@ -56,6 +60,7 @@ def _fill_site(site, owner, count: int) -> None:
     add_page(site.pk, {"path": "/news/", "title": "News", "kind": "news", "in_menu": True})
     made = markdown.compile_text(_BODY)
     rest = count - len(tops) - 2
+    places = dict(Revision.objects.in_draft_of(site.pk).values_list("page_id", "place"))
     pages = Page.objects.bulk_create([Page(site=site) for _ in range(rest)])
     texts = Text.objects.bulk_create(
         [
@@ -72,7 +77,10 @@ def _fill_site(site, owner, count: int) -> None:
             title=f"Page {n}",
             kind="post" if n % 2 else "page",
             parent_id=None if n % 2 else tops[n % 8].page_id,
-            published=date(2020, 1, 1) + timedelta(days=n % 2000) if n % 2 else None,
+            published=_day(n) if n % 2 else None,
+            place=tree_keys.post_key(_day(n), f"/news/{n}-x/")
+            if n % 2
+            else tree_keys.key_of(places[tops[n % 8].page_id], 0, f"/p{n % 8}/{n}/"),
             signature=signature.signature_of(_FIELDS[n % 2], made).text,
         )
         for n, (page, text) in enumerate(zip(pages, texts, strict=True))

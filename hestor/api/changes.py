@@ -4,11 +4,11 @@ from django.http import HttpRequest
 from ninja import Router
 
 from hestor.api.auth import site_for
-from hestor.api.schemas import ChangesOut, PreviewOut, ProblemOut
+from hestor.api.schemas import MOST_AT_ONCE, ChangesOut, Count, Number, PreviewOut, ProblemOut
 from hestor.api.words import changes_out
 from hestor.core.roles import Action
 from hestor.sites.selectors import previews
-from hestor.sites.selectors.changes import changes_of, page_shown
+from hestor.sites.selectors.changes import change_window, page_shown
 
 router = Router(tags=["changes"])
 
@@ -20,14 +20,18 @@ def preview(request: HttpRequest, site: str) -> PreviewOut:
 
 
 @router.get("/sites/{site}/changes", response={200: ChangesOut, 404: ProblemOut})
-def show(request: HttpRequest, site: str) -> ChangesOut:
-    """What would change for visitors, in words, old and new, with reach; and a preview of the whole draft."""
+def show(request: HttpRequest, site: str, start: Number = 0, count: Count = MOST_AT_ONCE) -> ChangesOut:
+    """What would change for visitors, in words, old and new, with reach; and a preview of the whole draft.
+
+    Of many changes those from number ``start`` on, facts first, then pages by their addresses.
+    """
     found_site = site_for(request, site, Action.VIEW)
-    changes = changes_of(found_site)
+    window = change_window(found_site, start, count)
     return ChangesOut(
         revision=found_site.revision,
         live_number=found_site.live_number,
-        changes=changes_out(changes),
-        shown_on=page_shown(found_site, changes),
+        changes=changes_out(window.changes),
+        count=window.count,
+        shown_on=page_shown(found_site, unchanged=True),
         preview_url=previews.link(found_site, None),
     )

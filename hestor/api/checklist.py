@@ -8,7 +8,7 @@ from hestor.api.auth import site_for
 from hestor.api.schemas import ProblemOut
 from hestor.core.checklist import Kind
 from hestor.core.roles import Action
-from hestor.sites.selectors.checklist import checklist
+from hestor.sites.selectors.checklist import Checklist, checklist
 
 router = Router(tags=["still to say"])
 
@@ -22,8 +22,17 @@ class ChecklistItemOut(Schema):
     count: int
 
 
-@router.get("/sites/{site}/unsaid", response={200: list[ChecklistItemOut], 404: ProblemOut})
-def show(request: HttpRequest, site: str) -> list[ChecklistItemOut]:
+class ChecklistOut(Schema):
+    """What is still to be said.
+
+    ``is_whole`` says whether titles were looked over on all pages; while it does not, each call looks over more.
+    """
+
+    items: list[ChecklistItemOut]
+    is_whole: bool
+
+
+@router.get("/sites/{site}/unsaid", response={200: ChecklistOut, 404: ProblemOut})
+def show(request: HttpRequest, site: str) -> Checklist:
     """What the draft lacks, or never changed from its start; what was said is not in it."""
-    found_site = site_for(request, site, Action.VIEW)
-    return [ChecklistItemOut.model_validate(one, from_attributes=True) for one in checklist(found_site, clock.now())]
+    return checklist(site_for(request, site, Action.VIEW), clock.now())

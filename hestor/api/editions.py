@@ -10,12 +10,15 @@ from hestor import clock
 from hestor.api.auth import given_revision, needed_revision, signed_in, site_for
 from hestor.api.lifecycle import HeldChanges
 from hestor.api.schemas import (
+    MOST_AT_ONCE,
     ComparedOut,
+    Count,
     DeedOut,
     EditionName,
     EditionOut,
     EditionPartIn,
     Identifier,
+    Number,
     ProblemOut,
     PublishedOut,
     RestoredOut,
@@ -46,6 +49,7 @@ def _values(site: Site, edition: Edition, live: int) -> dict[str, Any]:
         "name": edition.facts.name,
         "label": edition.label,
         "changes": changes_out(Change.parse(change) for change in edition.changes),
+        "more": edition.more_changes,
         "preview_url": previews.link(site, edition.number),
     }
 
@@ -111,10 +115,17 @@ def name(request: HttpRequest, site: str, number: Identifier, given: EditionName
 
 
 @router.get("/sites/{site}/editions/{number}/compared", response={200: ComparedOut, 404: ProblemOut})
-def compare(request: HttpRequest, site: str, number: Identifier, other: Identifier) -> ComparedOut:
-    """What edition ``other`` says otherwise than this one: facts, then pages."""
-    found_site = site_for(request, site, Action.VIEW)
-    return ComparedOut(one=number, other=other, changes=changes_out(compared(found_site, number, other)))
+def compare(
+    request: HttpRequest,
+    site: str,
+    number: Identifier,
+    other: Identifier,
+    start: Number = 0,
+    count: Count = MOST_AT_ONCE,
+) -> ComparedOut:
+    """What edition ``other`` says otherwise than this one: facts, then pages, from number ``start`` on."""
+    window = compared(site_for(request, site, Action.VIEW), number, other, start, count)
+    return ComparedOut(one=number, other=other, changes=changes_out(window.changes), count=window.count)
 
 
 @router.post(

@@ -9,6 +9,7 @@ from pydantic import ConfigDict, Field, create_model
 from hestor.api.schemas import FieldErrorOut, Identifier, PermissionOut, Strict
 from hestor.core.events.schedule import Schedule
 from hestor.core.pages.fields import MOST_BODY, PageFields
+from hestor.core.pages.placing import LAST, Way, Where
 
 
 class NewPage(Strict):
@@ -23,7 +24,43 @@ class PageMove(Strict):
     """Where a page is to stand: the page above it, and its place among those below that one (0 is first)."""
 
     parent: Identifier | None = None
-    index: int = Field(ge=0, le=1_000_000)
+    index: int = Field(ge=0, le=LAST)
+
+
+class PageStep(Strict):
+    """One step of a page: past the one before it or after it, below the one before, or out from below."""
+
+    way: Way
+
+
+class PageDrop(Strict):
+    """The page that another is dropped on, and where on it."""
+
+    on: Identifier
+    where: Where
+
+
+class PlaceOut(Schema):
+    """Where a page stands, as ``PageMove`` says it."""
+
+    parent: int | None
+    index: int
+
+
+class MovedOut(Schema):
+    """Where a page was, which takes it back there, and where it is now."""
+
+    before: PlaceOut
+    after: PlaceOut
+
+
+class StepsOut(Schema):
+    """Which steps a page can take within the tree."""
+
+    up: bool
+    down: bool
+    into: bool
+    out: bool
 
 
 class NamedPage(Schema):
@@ -47,8 +84,8 @@ class RemovedOut(Schema):
 class PageOut(PageFields):
     """A page of the draft. ``address`` is where the public reads it, ``tab_title`` what its tab says.
 
-    ``shown_title`` is its title with the fill-ins filled; ``depth`` how many pages stand above it. A post that is
-    ``held`` was published, and comes out on its day.
+    ``shown_title`` is its title with the fill-ins filled; ``depth`` how many pages stand above it, and ``above`` which,
+    from the top. A post that is ``held`` was published, and comes out on its day.
     """
 
     model_config = ConfigDict(extra="ignore")
@@ -59,7 +96,16 @@ class PageOut(PageFields):
     state: Literal["live", "held", "changed", "new"]
     address: str
     depth: int
+    above: list[int]
     body: str = Field(default="", exclude=True)
+
+
+class PageWindowOut(Schema):
+    """A part of the list of pages: the number of its first row (0 is the first of all), and how many there are."""
+
+    start: int
+    count: int
+    rows: list[PageOut]
 
 
 class PageChoice(Strict):
@@ -101,13 +147,14 @@ class PageFull(PageOut):
     """A page with its text, and the draft's revision that it was read at.
 
     ``notices`` say what visitors will not see as it was meant, though it was kept; ``may`` is what the caller may do
-    with it.
+    with it, ``steps`` where it can go from where it stands.
     """
 
     body: str
     revision: int
     notices: list[FieldErrorOut]
     may: PagePermissionsOut
+    steps: StepsOut
 
 
 class NewEvent(Strict):

@@ -1,10 +1,12 @@
 """Pages of the draft."""
 
+from collections.abc import Sequence
 from datetime import timedelta
-from typing import Any
+from typing import Annotated, Any
 
-from django.http import HttpRequest
-from ninja import Router, Status
+from django.http import HttpRequest, HttpResponse
+from ninja import Query, Router, Status
+from pydantic import Field
 
 from hestor import clock
 from hestor.api.auth import given_revision, site_and_role, site_for
@@ -12,28 +14,33 @@ from hestor.api.errors import Conflict, field_error
 from hestor.api.page_schemas import (
     LookIn,
     LookOut,
+    MovedOut,
     NamedPage,
     NewEvent,
     NewPage,
     PageChange,
     PageChoice,
+    PageDrop,
     PageFull,
     PageIn,
     PageMove,
     PageOut,
+    PageStep,
+    PageWindowOut,
     RemovedOut,
 )
 from hestor.api.permissions import page_permissions
-from hestor.api.schemas import Identifier, ProblemOut
+from hestor.api.schemas import MOST_AT_ONCE, Count, Identifier, Number, ProblemOut, Strict
 from hestor.core import zones
 from hestor.core.errors import NotFound, StaleRevision
 from hestor.core.pages import fields as page_fields
+from hestor.core.pages.placing import Target
 from hestor.core.roles import Action, Role
 from hestor.sites.models import RemovedPage, Revision, Site
 from hestor.sites.selectors import previews
 from hestor.sites.selectors.live_preview import look
 from hestor.sites.selectors.page_fields import current, fields_of
-from hestor.sites.selectors.page_list import page_row, page_rows
+from hestor.sites.selectors.page_list import PageWindow, Wanted, page_row, page_window, steps_of
 from hestor.sites.services import home_page, page_tree
 from hestor.sites.services.events import add_event
 from hestor.sites.services.link_updates import follow
@@ -42,18 +49,55 @@ from hestor.sites.services.pages import add_page, change_page
 router = Router(tags=["pages"])
 
 
+class TreeQuery(Strict):
+    """Which part of the list is asked for.
+
+    With ``around`` it begins so that this page is in it. ``sought`` are words of a title or an address;
+    ``parents_only`` leaves those below which others can stand, ``leaving_out`` those that leave out shared parts.
+    """
+
+    start: Number = 0
+    count: Count = 200
+    around: Identifier | None = None
+    sought: Annotated[str, Field(max_length=200)] = ""
+    parents_only: bool = False
+    leaving_out: bool = False
+
+
 def _full(site: Site, revision: Revision, role: Role) -> dict[str, Any]:
     site.refresh_from_db()
     row = page_row(site, revision, clock.now())
     notices = [field_error(notice) for notice in page_fields.notices(fields_of(revision))]
     may = page_permissions(role, revision.kind, revision.path)
-    return {**row, "body": revision.text.body, "revision": site.revision, "notices": notices, "may": may}
+    return {
+        **row,
+        "body": revision.text.body,
+        "revision": site.revision,
+        "notices": notices,
+        "may": may,
+        "steps": steps_of(site, revision),
+    }
 
 
 @router.get("/sites/{site}/pages", response={200: list[PageOut], 404: ProblemOut})
-def list_pages(request: HttpRequest, site: str) -> list[dict[str, Any]]:
-    """All pages of the draft, in the order of the tree."""
-    return page_rows(site_for(request, site, Action.VIEW), clock.now())
+def list_pages(
+    request: HttpRequest, site: str, response: HttpResponse, start: Number = 0, count: Count = MOST_AT_ONCE
+) -> Sequence[dict[str, Any]]:
+    """Pages of the draft, in the order of the tree: ``count`` from number ``start`` on.
+
+    Where there are more, a ``Link`` (RFC 8288) leads on to them.
+    """
+    window = page_window(site_for(request, site, Action.VIEW), Wanted(start, count), clock.now())
+    following = start + len(window.rows)
+    if window.rows and following < window.count:
+        response["Link"] = f'<{request.path}?start={following}&count={count}>; rel="next"'
+    return window.rows
+
+
+@router.get("/sites/{site}/tree", response={200: PageWindowOut, 404: ProblemOut})
+def show_tree(request: HttpRequest, site: str, wanted: Query[TreeQuery]) -> PageWindow:
+    """A part of the list of pages, in the order of the tree, and how many there are in all."""
+    return page_window(site_for(request, site, Action.VIEW), Wanted(**wanted.model_dump()), clock.now())
 
 
 @router.get("/sites/{site}/pages/{page}", response={200: PageFull, 404: ProblemOut})
@@ -81,31 +125,32 @@ def add_titled(request: HttpRequest, site: str, given: NewPage) -> Status[dict[s
     )
 
 
-@router.post("/sites/{site}/pages/{page}/move", response={200: list[PageOut], 404: ProblemOut, 422: ProblemOut})
-def move(request: HttpRequest, site: str, page: Identifier, given: PageMove) -> list[dict[str, Any]]:
-    """Puts a page elsewhere in the tree; its address stays. Gives all pages, in the order of the tree."""
-    found_site = site_for(request, site, Action.EDIT)
-    page_tree.move(found_site.pk, page, given.parent, given.index)
-    found_site.refresh_from_db()
-    return page_rows(found_site, clock.now())
+@router.post("/sites/{site}/pages/{page}/move", response={200: MovedOut, 404: ProblemOut, 422: ProblemOut})
+def move(request: HttpRequest, site: str, page: Identifier, given: PageMove | PageStep | PageDrop) -> MovedOut:
+    """Puts a page elsewhere in the tree: to a place, by a step, or beside another page; its address stays."""
+    site_id = site_for(request, site, Action.EDIT).pk
+    if isinstance(given, PageStep):
+        target = page_tree.step(site_id, page, given.way)
+    elif isinstance(given, PageDrop):
+        target = page_tree.drop(site_id, page, given.on, given.where)
+    else:
+        target = Target(given.parent, given.index)
+    before = page_tree.move(site_id, page, target)
+    return MovedOut.model_validate({"before": before, "after": target}, from_attributes=True)
 
 
-@router.post("/sites/{site}/pages/{page}/home", response={200: list[PageOut], 404: ProblemOut, 422: ProblemOut})
-def make_home(request: HttpRequest, site: str, page: Identifier) -> list[dict[str, Any]]:
-    """Makes a page the home page; the one that was gets an address of its own. Gives all pages."""
-    found_site = site_for(request, site, Action.EDIT)
-    home_page.make_home(found_site.pk, page)
-    found_site.refresh_from_db()
-    return page_rows(found_site, clock.now())
+@router.post("/sites/{site}/pages/{page}/home", response={204: None, 404: ProblemOut, 422: ProblemOut})
+def make_home(request: HttpRequest, site: str, page: Identifier) -> Status[None]:
+    """Makes a page the home page; the one that was gets an address of its own."""
+    home_page.make_home(site_for(request, site, Action.EDIT).pk, page)
+    return Status(204, None)
 
 
-@router.post("/sites/{site}/pages/{page}/not-found", response={200: list[PageOut], 404: ProblemOut, 422: ProblemOut})
-def make_not_found(request: HttpRequest, site: str, page: Identifier, given: PageChoice) -> list[dict[str, Any]]:
-    """Makes a page the one for addresses that lead nowhere, or a page like others again. Gives all pages."""
-    found_site = site_for(request, site, Action.EDIT)
-    home_page.make_not_found(found_site.pk, page, given.on)
-    found_site.refresh_from_db()
-    return page_rows(found_site, clock.now())
+@router.post("/sites/{site}/pages/{page}/not-found", response={204: None, 404: ProblemOut, 422: ProblemOut})
+def make_not_found(request: HttpRequest, site: str, page: Identifier, given: PageChoice) -> Status[None]:
+    """Makes a page the one for addresses that lead nowhere, or a page like others again."""
+    home_page.make_not_found(site_for(request, site, Action.EDIT).pk, page, given.on)
+    return Status(204, None)
 
 
 @router.post("/sites/{site}/pages/{page}/duplicate", response={201: PageFull, 404: ProblemOut, 422: ProblemOut})

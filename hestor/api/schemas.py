@@ -15,6 +15,13 @@ from hestor.core.roles import Role
 Identifier = Annotated[int, Field(ge=1, le=2**63 - 1)]
 """What a row is called by in addresses and bodies; more than the database's integers hold is none."""
 
+MOST_AT_ONCE = 1_000
+"""As many rows of a list come with one call."""
+Number = Annotated[int, Field(ge=0, le=10_000_000)]
+"""The number of the first row that is asked for; 0 is the first of all."""
+Count = Annotated[int, Field(ge=1, le=MOST_AT_ONCE)]
+"""How many rows are asked for."""
+
 
 class Strict(Schema):
     """Input that refuses what it doesn't know."""
@@ -284,17 +291,21 @@ class ChangeOut(Schema):
 
 
 class ChangesOut(Schema):
-    """The draft against the live edition. ``shown_on`` is the page on which changed facts are best looked at."""
+    """The draft against the live edition, or a part of it: ``count`` is how many changes there are in all.
+
+    ``shown_on`` is the page on which changed facts are best looked at.
+    """
 
     revision: int
     live_number: int
     changes: list[ChangeOut]
+    count: int
     shown_on: str
     preview_url: str
 
 
 class EditionOut(Schema):
-    """A published state: who, when and what."""
+    """A published state: who, when and what; ``more`` is how many changes of pages are not among ``changes``."""
 
     number: int
     published: datetime
@@ -303,6 +314,7 @@ class EditionOut(Schema):
     name: str
     label: str
     changes: list[ChangeOut]
+    more: int
     preview_url: str
 
 
@@ -313,11 +325,15 @@ class EditionName(Strict):
 
 
 class ComparedOut(Schema):
-    """What one edition says otherwise than another: ``old`` is what ``one`` said, ``new`` what ``other`` said."""
+    """What one edition says otherwise than another: ``old`` is what ``one`` said, ``new`` what ``other`` said.
+
+    It may be a part of it: ``count`` is how many differences there are in all.
+    """
 
     one: int
     other: int
     changes: list[ChangeOut]
+    count: int
 
 
 class EditionPartIn(Strict):

@@ -49,12 +49,18 @@ class FaultCount(Schema):
 
 
 class TitlesOut(Schema):
-    """A part of the table: ``count`` is how many pages there are; cuts are where a tab and a search result end."""
+    """A part of the table: ``count`` is how many pages there are of those that were asked for.
+
+    ``looked_over`` says of how many pages of the whole table ``faults`` are known so far, ``is_whole`` whether that is
+    all; each call looks over more. Cuts are where a tab and a search result end.
+    """
 
     revision: int
     count: int
     rows: list[TitleRow]
     faults: list[FaultCount]
+    looked_over: int
+    is_whole: bool
     search_cut: int
     tab_cut: int
     description_cut: int
@@ -96,9 +102,15 @@ class CsvIn(Strict):
     text: Annotated[str, Field(max_length=MOST_TEXT)]
 
 
+class ProposedCell(TitleCell):
+    """New words for one field of a page, and those that it has."""
+
+    was: str
+
+
 class TitleProposal(Schema):
     """What would change, to be looked at before it is kept: ``count`` is how many spots were found."""
 
     count: int
-    cells: list[TitleCell]
+    cells: list[ProposedCell]
     errors: list[FieldErrorOut]

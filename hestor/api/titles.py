@@ -1,20 +1,23 @@
 """The table of titles and descriptions: read, written, sought through, mended, taken out and in as CSV."""
 
 from collections.abc import Iterable, Mapping, Sequence
+from typing import Annotated
 
 from django.http import HttpRequest, HttpResponse
-from ninja import Router
+from ninja import Query, Router
+from pydantic import Field
 
 from hestor import clock, translations
 from hestor.api.auth import needed_revision, site_for
 from hestor.api.description import gives
 from hestor.api.errors import Conflict, field_error
-from hestor.api.schemas import FieldErrorOut, ProblemOut
+from hestor.api.schemas import MOST_AT_ONCE, Count, FieldErrorOut, Number, ProblemOut, Strict
 from hestor.api.title_schemas import (
     CsvIn,
     FaultCount,
     FaultOut,
     MendIn,
+    ProposedCell,
     ReplaceIn,
     TitleCell,
     TitleProposal,
@@ -28,11 +31,10 @@ from hestor.core.pages.faults import KINDS, Row
 from hestor.core.pages.title_changes import Proposal
 from hestor.core.roles import Action
 from hestor.sites.models import Site
-from hestor.sites.selectors.title_table import counts_of, rows_for, table_of
+from hestor.sites.selectors.title_table import every_page, every_row, rows_for, rows_with, survey_of, title_window
 from hestor.sites.services.bulk_titles import Cell, write_cells
 
 router = Router(tags=["titles"])
-_MOST_ROWS = 5_000
 
 
 def _row(row: Row, words: Mapping[faults.Kind, str]) -> TitleRow:
@@ -56,30 +58,47 @@ def _row(row: Row, words: Mapping[faults.Kind, str]) -> TitleRow:
     )
 
 
-def _out(site: Site, rows: Iterable[Row], whole: Sequence[Row]) -> TitlesOut:
+def _out(site: Site, rows: Iterable[Row], count: int) -> TitlesOut:
     known = translations.catalogue("desk", translations.speaking())
     words: dict[faults.Kind, str] = {kind: known[f"fault.{kind}"] for kind in KINDS}
+    survey = survey_of(site, clock.now(), 0)
     return TitlesOut.model_construct(
         revision=site.revision,
-        count=len(whole),
+        count=count,
         rows=[_row(row, words) for row in rows],
-        faults=[
-            FaultCount(kind=kind, pages=pages, mends=mends)
-            for kind, (pages, mends) in counts_of(site, clock.now()).items()
-        ],
+        faults=[FaultCount(kind=kind, pages=pages, mends=mends) for kind, (pages, mends) in survey.counts().items()],
+        looked_over=len(survey),
+        is_whole=survey.is_whole,
         search_cut=round(titles.SEARCH_CUT),
         tab_cut=round(titles.TAB_CUT),
         description_cut=descriptions.MOST_SHOWN,
     )
 
 
+def _changed(site: Site, pages: Sequence[int]) -> TitlesOut:
+    """The rows of pages that were written."""
+    site.refresh_from_db()
+    return _out(site, rows_for(site, set(pages), clock.now()), len(pages))
+
+
+class TitlesQuery(Strict):
+    """Which part of the table is asked for: ``count`` rows from number ``start`` on.
+
+    ``sought`` are words of an address, a title or a description; ``fault`` is what those pages have that are wanted.
+    """
+
+    start: Number = 0
+    count: Count = MOST_AT_ONCE
+    sought: Annotated[str, Field(max_length=200)] = ""
+    fault: faults.Kind | None = None
+
+
 @router.get("/sites/{site}/titles", response={200: TitlesOut, 404: ProblemOut})
-def show(request: HttpRequest, site: str, start: int = 0, count: int = 1_000) -> TitlesOut:
-    """A part of the table: ``count`` pages from number ``start`` on, in the order of the tree."""
+def show(request: HttpRequest, site: str, wanted: Query[TitlesQuery]) -> TitlesOut:
+    """A part of the table, in the order of the tree."""
     found_site = site_for(request, site, Action.VIEW)
-    whole = table_of(found_site, clock.now())
-    first = max(0, start)
-    return _out(found_site, whole[first : first + max(1, min(count, _MOST_ROWS))], whole)
+    window = title_window(found_site, clock.now(), wanted.start, wanted.count, wanted.sought, wanted.fault)
+    return _out(found_site, window.rows, window.count)
 
 
 def _given(cells: Iterable[TitleCell]) -> list[Cell]:
@@ -94,29 +113,27 @@ def change(request: HttpRequest, site: str, given: TitlesChange) -> TitlesOut:
     try:
         write_cells(found_site.pk, _given(given.cells), needed_revision(request))
     except StaleRevision as error:
-        found_site.refresh_from_db()
-        theirs = _out(found_site, rows_for(found_site, pages, clock.now()), table_of(found_site, clock.now()))
-        raise Conflict(error, given.model_dump(mode="json"), theirs.model_dump(mode="json")) from error
-    found_site.refresh_from_db()
-    return _out(found_site, rows_for(found_site, pages, clock.now()), table_of(found_site, clock.now()))
+        theirs = _changed(found_site, pages).model_dump(mode="json")
+        raise Conflict(error, given.model_dump(mode="json"), theirs) from error
+    return _changed(found_site, pages)
 
 
 def _proposal(proposal: Proposal, errors: Iterable[FieldErrorOut] = ()) -> TitleProposal:
-    made = [TitleCell.model_construct(page=page, field=field, value=value) for page, field, value in proposal.cells]
+    made = [ProposedCell.model_construct(**cell._asdict()) for cell in proposal.cells]
     return TitleProposal(count=proposal.count, cells=made, errors=list(errors))
 
 
 @router.post("/sites/{site}/titles/replace", response={200: TitleProposal, 404: ProblemOut, 422: ProblemOut})
 def replace(request: HttpRequest, site: str, given: ReplaceIn) -> TitleProposal:
     """What putting other words in place of some would change, with how many spots; nothing is kept."""
-    rows = table_of(site_for(request, site, Action.EDIT), clock.now())
-    return _proposal(title_changes.replacing(rows, given.find, given.by, given.fields, given.match_case))
+    pages = every_page(site_for(request, site, Action.EDIT), clock.now())
+    return _proposal(title_changes.replacing(pages, given.find, given.by, given.fields, given.match_case))
 
 
 @router.post("/sites/{site}/titles/mends", response={200: TitleProposal, 404: ProblemOut, 422: ProblemOut})
 def mends(request: HttpRequest, site: str, given: MendIn) -> TitleProposal:
     """The mends that are proposed for one kind of fault, on all pages or on some; nothing is kept."""
-    rows = table_of(site_for(request, site, Action.EDIT), clock.now())
+    rows = rows_with(site_for(request, site, Action.EDIT), clock.now(), given.kind)
     return _proposal(title_changes.mending(rows, given.kind, None if given.pages is None else set(given.pages)))
 
 
@@ -124,7 +141,7 @@ def mends(request: HttpRequest, site: str, given: MendIn) -> TitleProposal:
 def take_out(request: HttpRequest, site: str) -> HttpResponse:
     """The whole table as CSV (RFC 4180)."""
     found_site = site_for(request, site, Action.VIEW)
-    text = titles_csv.written(table_of(found_site, clock.now()))
+    text = titles_csv.written(every_row(found_site, clock.now()))
     name = f"{found_site.slug}-titles.csv"
     headers = {"Content-Disposition": f'attachment; filename="{name}"'}
     return HttpResponse(text.encode(), content_type="text/csv; charset=utf-8", headers=headers)
@@ -134,6 +151,6 @@ def take_out(request: HttpRequest, site: str) -> HttpResponse:
 def take_in(request: HttpRequest, site: str, given: CsvIn) -> TitleProposal:
     """What a file of titles says otherwise than the draft; nothing is kept. What can't be taken is named."""
     found_site = site_for(request, site, Action.EDIT)
-    read = titles_csv.read(given.text, [row.page for row in table_of(found_site, clock.now())])
+    read = titles_csv.read(given.text, every_page(found_site, clock.now()))
     proposal = Proposal(len(read.cells), read.cells)
     return _proposal(proposal, [FieldErrorOut(**field_error(problem)) for problem in read.problems[:50]])

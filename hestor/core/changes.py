@@ -1,7 +1,7 @@
 """What differs between two states of a site, with the reach of each difference."""
 
 import json
-from collections.abc import Iterable, Mapping
+from collections.abc import Collection, Iterable, Mapping
 from dataclasses import dataclass
 from typing import Any, Literal
 
@@ -89,10 +89,9 @@ def page_changes(gone: Iterable[PageState], come: Iterable[PageState]) -> tuple[
     return tuple(changes)
 
 
-def shown_on(menu: Iterable[str], changes: Iterable[Change]) -> str:
-    """The page on which facts are looked at: an inner one, as most pages are, that no change touches.
+def shown_on(menu: Iterable[str], touched: Collection[str]) -> str:
+    """The page on which facts are looked at: an inner one, as most pages are, that no change has ``touched``.
 
     ``menu`` are the addresses of the pages that the menu names, in its order; where none will do, it is the home page.
     """
-    touched = {change.key for change in changes if change.kind != "fact"}
     return next((path for path in menu if path != "/" and path not in touched), "/")

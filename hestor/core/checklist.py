@@ -17,14 +17,15 @@ _FACTS = tuple(cast(Kind, key) for key, spec in SPECS.items() if spec.missed)
 class Seen:
     """What was found of a site: how many pages, which say nothing or still Hestor's own start, and what else waits.
 
-    ``starters`` and ``empty`` are pages by their numbers; ``faulty`` are pages whose title misleads; ``undescribed``
-    is how many pictures on pages have no description.
+    ``starters`` are pages by their numbers, ``empty`` the first without a text, of ``bare`` ones in all; ``faulty`` is
+    how many pages have a title that misleads, ``undescribed`` how many pictures on pages have no description.
     """
 
     facts: Facts
     pages: int
     starters: tuple[int, ...] = ()
-    empty: tuple[int, ...] = ()
+    empty: int | None = None
+    bare: int = 0
     faulty: int = 0
     undescribed: int = 0
     published: bool = True
@@ -53,8 +54,8 @@ def _found(seen: Seen) -> Iterator[ChecklistItem]:
             yield ChecklistItem(kind, fact=kind)
     if seen.pages <= 1:
         yield ChecklistItem("one_page")
-    if seen.empty:
-        yield ChecklistItem("empty_pages", page=seen.empty[0], count=len(seen.empty))
+    if seen.bare:
+        yield ChecklistItem("empty_pages", page=seen.empty, count=seen.bare)
     if seen.faulty:
         yield ChecklistItem("titles", count=seen.faulty)
     if seen.undescribed:

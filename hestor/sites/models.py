@@ -130,7 +130,8 @@ class Edition(models.Model):
     """One published state of a site. Written once; its pages are the revisions that span its number.
 
     ``identity`` is what it alone is known by: after a restore another one may have its number. ``label`` is what it is
-    called at the desk, which may change.
+    called at the desk, which may change. ``changes`` is what it said otherwise than the one before; of very many pages
+    only the first, and ``more_changes`` is of how many others.
     """
 
     identity = models.UUIDField(default=uuid4, unique=True, editable=False)
@@ -138,6 +139,7 @@ class Edition(models.Model):
     number = models.PositiveIntegerField()
     facts_document = models.JSONField()
     changes = models.JSONField(default=list)
+    more_changes = models.PositiveIntegerField(default=0)
     published = models.DateTimeField()
     label = models.CharField(max_length=80, blank=True)
     by = models.ForeignKey(settings.AUTH_USER_MODEL, on_delete=models.SET_NULL, null=True)
@@ -215,6 +217,14 @@ class RevisionQuerySet(models.QuerySet["Revision"]):
         open_or_later = Q(last_day__isnull=True) | Q(last_day__gte=first)
         return self.filter(open_or_later, kind="event", first_day__lte=last)
 
+    def come_in(self) -> None:
+        """Puts these states into the draft; where each stands in its tree is found when the write is counted."""
+        self.update(in_draft=True, place="")
+
+    def leave(self) -> None:
+        """Takes these states out of the draft; they stay in the database."""
+        self.update(in_draft=False)
+
     def leaving(self, site_id: int) -> "RevisionQuerySet":
         """Live pages that the draft doesn't hold any more: replaced, or taken out."""
         return self.filter(site_id=site_id, in_draft=False, live_from__isnull=False, live_to__isnull=True)
@@ -229,9 +239,11 @@ class Revision(models.Model):
 
     It was public from edition ``live_from`` to ``live_to``, both included; ``live_from`` is empty before it
     was ever published, ``live_to`` while it is live. ``in_draft`` says that the draft holds this state. ``signature``
-    is what its text was found to show (``core.pages.signature``), by which pages are counted. ``worded`` is when the
-    page's words last changed: its title, summary or text, and not its address or its place in the tree. ``first_day``
-    and ``last_day`` are those that an event's schedule may touch; one that goes on without end has no last one.
+    is what its text was found to show (``core.pages.signature``), by which pages are counted. ``place`` puts the states
+    of the draft into the order of the tree (``core.pages.tree_keys``); it says nothing of others. ``worded`` is when
+    the page's words last changed: its title, summary or text, and not its address or its place in the tree.
+    ``first_day`` and ``last_day`` are those that an event's schedule may touch; one that goes on without end has no
+    last one. ``is_bare`` says that its text is empty, ``shows_pictures`` that it names pictures of the site.
     """
 
     site = models.ForeignKey(Site, on_delete=models.CASCADE, related_name="page_revisions")
@@ -254,6 +266,9 @@ class Revision(models.Model):
     left_out = models.JSONField(default=list)
     shows_heading = models.BooleanField(default=True)
     signature = models.CharField(max_length=500, blank=True)
+    place = models.TextField(blank=True)
+    is_bare = models.BooleanField(default=False)
+    shows_pictures = models.BooleanField(default=False)
 
     in_draft = models.BooleanField(default=True)
     live_from = models.PositiveIntegerField(null=True)
@@ -270,7 +285,7 @@ class Revision(models.Model):
             models.CheckConstraint(condition=Q(live_to__isnull=True) | Q(live_to__gte=F("live_from")), name="span"),
         )
         # Each index answers one question whatever the number of pages: this page, the posts, the first page of a
-        # kind, the pages below another, the menu, the draft, and what a publish moves.
+        # kind, the pages below another, the menu, the draft and its order, and what a publish moves.
         indexes = (
             models.Index(fields=["site", "path", "live_from"], name="rev_by_path"),
             models.Index(fields=["site", "kind", "published"], name="rev_by_kind"),
@@ -278,9 +293,14 @@ class Revision(models.Model):
             models.Index(fields=["site"], condition=Q(in_menu=True), name="rev_in_menu"),
             models.Index(fields=["site", "kind", "path"], name="rev_by_kind_and_path"),
             models.Index(fields=["site", "first_day"], condition=Q(kind="event"), name="rev_by_first_day"),
-            models.Index(fields=["site", "signature"], condition=Q(in_draft=True), name="rev_by_signature"),
-            models.Index(fields=["site"], condition=Q(in_draft=True, live_from=None), name="rev_coming"),
-            models.Index(fields=["site"], condition=Q(in_draft=False, live_to=None), name="rev_leaving"),
+            models.Index(fields=["site", "signature", "path"], condition=Q(in_draft=True), name="rev_by_signature"),
+            models.Index(fields=["site", "place"], condition=Q(in_draft=True), name="rev_by_place"),
+            models.Index(fields=["site", "path"], condition=Q(in_draft=True, live_from=None), name="rev_coming"),
+            models.Index(fields=["site", "path"], condition=Q(in_draft=False, live_to=None), name="rev_leaving"),
+            models.Index(fields=["site", "place"], condition=Q(in_draft=True, is_bare=True), name="rev_bare"),
+            models.Index(
+                fields=["site", "path"], condition=Q(in_draft=True, shows_pictures=True), name="rev_with_pictures"
+            ),
         )
 
     def __str__(self) -> str:

@@ -15,7 +15,7 @@ pytestmark = pytest.mark.django_db
 
 def kinds(site):
     site.refresh_from_db()
-    return [one.kind for one in checklist(site, NOW)]
+    return [one.kind for one in checklist(site, NOW).items]
 
 
 @pytest.mark.parametrize("language", ["en-GB", "de-CH", "ar"])
@@ -44,5 +44,5 @@ def test_a_new_site_has_all_of_it_to_say_and_each_falls_away(owner, language):
 def test_titles_that_mislead_are_counted(site):
     for number in (1, 2):
         add_page(site.pk, {"path": f"/same-{number}/", "title": "Same", "body": "Words."})
-    found = {one.kind: one.count for one in checklist(site, NOW)}
+    found = {one.kind: one.count for one in checklist(site, NOW).items}
     assert found["titles"] == 2

@@ -11,7 +11,7 @@ from hestor.rendering import Renderer
 from hestor.sites.models import Revision
 from hestor.sites.selectors.changes import changes_of
 from hestor.sites.selectors.states import draft_of
-from hestor.sites.selectors.title_table import former_names, table_of
+from hestor.sites.selectors.title_table import every_row, former_names
 from hestor.sites.services import page_tree
 from hestor.sites.services.bulk_titles import Cell, write_cells
 from hestor.sites.services.facts import write_facts
@@ -123,7 +123,7 @@ def test_many_cells_are_kept_at_once_or_none(site, owner):
     ]
     assert set(write_cells(site.pk, cells, site.revision)) == {people, about}
     site.refresh_from_db()
-    shown = {row.page.path: row.shown for row in table_of(site, NOW)}
+    shown = {row.page.path: row.shown for row in every_row(site, NOW)}
     assert (shown["/about/"], shown["/about/people/"]) == ("About Seed Library", "The people – Seed Library")
     assert [(one.kind, one.key) for one in changes_of(site)] == [
         ("page_changed", "/about/"),
@@ -163,7 +163,7 @@ def test_the_table_says_what_the_pages_say(site):
     write_facts(site.pk, {"title_pattern": "{page} – {section} – {site}"}, site.revision + 1)
     site.refresh_from_db()
     renderer = Renderer(draft_of(site), NOW)
-    for row in table_of(site, NOW):
+    for row in every_row(site, NOW):
         read = renderer.read(row.page.path)
         assert (row.shown, row.description) == (read.title, read.description), row.page.path
 

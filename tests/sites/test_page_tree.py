@@ -5,9 +5,10 @@ from datetime import timedelta
 import pytest
 
 from hestor.core.errors import InvalidInput, NotFound
+from hestor.core.pages.placing import Target
 from hestor.sites.models import RemovedPage, Revision
 from hestor.sites.selectors.changes import changes_of
-from hestor.sites.selectors.page_list import page_rows
+from hestor.sites.selectors.page_list import Wanted, page_window
 from hestor.sites.services import page_tree
 from hestor.sites.services.publishing import publish
 from tests.conftest import NOW
@@ -21,7 +22,7 @@ def page(site, path: str) -> int:
 
 def paths(site) -> list[str]:
     site.refresh_from_db()
-    return [row["path"] for row in page_rows(site, NOW)]
+    return [row["path"] for row in page_window(site, Wanted(), NOW).rows]
 
 
 def test_a_page_needs_no_more_than_a_title(site):
@@ -40,15 +41,15 @@ def test_a_page_needs_no_more_than_a_title(site):
 def test_moving_changes_the_tree_and_no_address(site):
     people, news = page(site, "/about/people/"), page(site, "/news/")
     assert paths(site) == ["/", "/about/", "/about/people/", "/news/", "/news/first/"]
-    page_tree.move(site.pk, news, None, 0)
-    page_tree.move(site.pk, people, None, 99)
+    page_tree.move(site.pk, news, Target(None, 0))
+    page_tree.move(site.pk, people, Target(None, 99))
     assert paths(site) == ["/news/", "/", "/about/", "/about/people/", "/news/first/"]
-    page_tree.move(site.pk, page(site, "/about/"), people, 0)
-    assert {row["path"]: row["depth"] for row in page_rows(site, NOW)}["/about/"] == 1
+    page_tree.move(site.pk, page(site, "/about/"), Target(people, 0))
+    assert {row["path"]: row["depth"] for row in page_window(site, Wanted(), NOW).rows}["/about/"] == 1
     with pytest.raises(InvalidInput):
-        page_tree.move(site.pk, people, page(site, "/about/"), 0)
+        page_tree.move(site.pk, people, Target(page(site, "/about/"), 0))
     with pytest.raises(NotFound):
-        page_tree.move(site.pk, page(site, "/news/first/"), None, 0)
+        page_tree.move(site.pk, page(site, "/news/first/"), Target(None, 0))
 
 
 def test_a_copy_stands_at_an_address_of_its_own(site):

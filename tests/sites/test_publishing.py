@@ -10,11 +10,12 @@ from hypothesis import strategies as st
 
 from hestor.core.errors import InvalidInput, NotFound, NothingToPublish, StaleRevision
 from hestor.sites.models import Edition, Revision, Site, Text
+from hestor.sites.selectors.changes import changes_of
 from hestor.sites.selectors.states import draft_of, edition_of
 from hestor.sites.services.creation import make_site
 from hestor.sites.services.facts import write_facts
 from hestor.sites.services.pages import add_page, change_page, remove_page
-from hestor.sites.services.publishing import changes_of, publish, restore
+from hestor.sites.services.publishing import publish, restore
 from tests.conftest import NOW
 from tests.support.sampling import examples
 

@@ -1459,7 +1459,9 @@ export interface paths {
         };
         /**
          * List Pages
-         * @description All pages of the draft, in the order of the tree.
+         * @description Pages of the draft, in the order of the tree: ``count`` from number ``start`` on.
+         *
+         *     Where there are more, a ``Link`` (RFC 8288) leads on to them.
          */
         get: operations["hestor_api_pages_list_pages"];
         put?: never;
@@ -1573,7 +1575,7 @@ export interface paths {
         put?: never;
         /**
          * Make Home
-         * @description Makes a page the home page; the one that was gets an address of its own. Gives all pages.
+         * @description Makes a page the home page; the one that was gets an address of its own.
          */
         post: operations["hestor_api_pages_make_home"];
         delete?: never;
@@ -1613,7 +1615,7 @@ export interface paths {
         put?: never;
         /**
          * Move
-         * @description Puts a page elsewhere in the tree; its address stays. Gives all pages, in the order of the tree.
+         * @description Puts a page elsewhere in the tree: to a place, by a step, or beside another page; its address stays.
          */
         post: operations["hestor_api_pages_move"];
         delete?: never;
@@ -1633,7 +1635,7 @@ export interface paths {
         put?: never;
         /**
          * Make Not Found
-         * @description Makes a page the one for addresses that lead nowhere, or a page like others again. Gives all pages.
+         * @description Makes a page the one for addresses that lead nowhere, or a page like others again.
          */
         post: operations["hestor_api_pages_make_not_found"];
         delete?: never;
@@ -2083,7 +2085,7 @@ export interface paths {
         };
         /**
          * Show
-         * @description A part of the table: ``count`` pages from number ``start`` on, in the order of the tree.
+         * @description A part of the table, in the order of the tree.
          */
         get: operations["hestor_api_titles_show"];
         put?: never;
@@ -2210,6 +2212,26 @@ export interface paths {
          * @description Colours and typefaces of the draft as a file: design tokens (``json``) or custom properties (``css``).
          */
         get: operations["hestor_api_brand_export"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/tree": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Show Tree
+         * @description A part of the list of pages, in the order of the tree, and how many there are in all.
+         */
+        get: operations["hestor_api_pages_show_tree"];
         put?: never;
         post?: never;
         delete?: never;
@@ -4127,6 +4149,14 @@ export interface components {
             tries: number;
         };
         /**
+         * MovedOut
+         * @description Where a page was, which takes it back there, and where it is now.
+         */
+        MovedOut: {
+            after: components["schemas"]["PlaceOut"];
+            before: components["schemas"]["PlaceOut"];
+        };
+        /**
          * NamedPage
          * @description A page by its title and address.
          */
@@ -4330,13 +4360,28 @@ export interface components {
             on: boolean;
         };
         /**
+         * PageDrop
+         * @description The page that another is dropped on, and where on it.
+         */
+        PageDrop: {
+            /** On */
+            on: number;
+            /**
+             * Where
+             * @enum {string}
+             */
+            where: "before" | "after" | "into";
+        };
+        /**
          * PageFull
          * @description A page with its text, and the draft's revision that it was read at.
          *
          *     ``notices`` say what visitors will not see as it was meant, though it was kept; ``may`` is what the caller may do
-         *     with it.
+         *     with it, ``steps`` where it can go from where it stands.
          */
         PageFull: {
+            /** Above */
+            above: number[];
             /** Address */
             address: string;
             /** Body */
@@ -4402,6 +4447,7 @@ export interface components {
              * @enum {string}
              */
             state: "live" | "held" | "changed" | "new";
+            steps: components["schemas"]["StepsOut"];
             /**
              * Summary
              * @default
@@ -4489,10 +4535,12 @@ export interface components {
          * PageOut
          * @description A page of the draft. ``address`` is where the public reads it, ``tab_title`` what its tab says.
          *
-         *     ``shown_title`` is its title with the fill-ins filled; ``depth`` how many pages stand above it. A post that is
-         *     ``held`` was published, and comes out on its day.
+         *     ``shown_title`` is its title with the fill-ins filled; ``depth`` how many pages stand above it, and ``above`` which,
+         *     from the top. A post that is ``held`` was published, and comes out on its day.
          */
         PageOut: {
+            /** Above */
+            above: number[];
             /** Address */
             address: string;
             /** Depth */
@@ -4573,6 +4621,29 @@ export interface components {
             make_not_found: components["schemas"]["PermissionOut"];
             move: components["schemas"]["PermissionOut"];
             readdress: components["schemas"]["PermissionOut"];
+        };
+        /**
+         * PageStep
+         * @description One step of a page: past the one before it or after it, below the one before, or out from below.
+         */
+        PageStep: {
+            /**
+             * Way
+             * @enum {string}
+             */
+            way: "up" | "down" | "into" | "out";
+        };
+        /**
+         * PageWindowOut
+         * @description A part of the list of pages: the number of its first row (0 is the first of all), and how many there are.
+         */
+        PageWindowOut: {
+            /** Count */
+            count: number;
+            /** Rows */
+            rows: components["schemas"]["PageOut"][];
+            /** Start */
+            start: number;
         };
         /**
          * PageWords
@@ -4858,6 +4929,16 @@ export interface components {
             place: "tab" | "notice" | "header" | "side" | "footer" | "search" | "cookies" | "dated" | "event" | "calendar" | "archive" | "hours" | "contact" | "share" | "paper" | "aloud" | "links" | "structured" | "not_found" | "feed" | "manifest" | "message" | "card";
         };
         /**
+         * PlaceOut
+         * @description Where a page stands, as ``PageMove`` says it.
+         */
+        PlaceOut: {
+            /** Index */
+            index: number;
+            /** Parent */
+            parent: number | null;
+        };
+        /**
          * PlaceReachOut
          * @description In one place: on how many pages, or in how many files.
          */
@@ -5098,6 +5179,23 @@ export interface components {
             zone: string;
             /** Zones */
             zones: components["schemas"]["TownClockOut"][];
+        };
+        /**
+         * ProposedCell
+         * @description New words for one field of a page, and those that it has.
+         */
+        ProposedCell: {
+            /**
+             * Field
+             * @enum {string}
+             */
+            field: "title" | "own_title" | "menu_title" | "summary";
+            /** Page */
+            page: number;
+            /** Value */
+            value: string;
+            /** Was */
+            was: string;
         };
         /**
          * ProposedOut
@@ -5582,6 +5680,20 @@ export interface components {
             opens: string;
         };
         /**
+         * StepsOut
+         * @description Which steps a page can take within the tree.
+         */
+        StepsOut: {
+            /** Down */
+            down: boolean;
+            /** Into */
+            into: boolean;
+            /** Out */
+            out: boolean;
+            /** Up */
+            up: boolean;
+        };
+        /**
          * StrayChangesOut
          * @description Strays that a change makes, and how many it ends; ``is_whole``: whether all pages were compared.
          */
@@ -5909,7 +6021,7 @@ export interface components {
          */
         TitleProposal: {
             /** Cells */
-            cells: components["schemas"]["TitleCell"][];
+            cells: components["schemas"]["ProposedCell"][];
             /** Count */
             count: number;
             /** Errors */
@@ -5958,7 +6070,10 @@ export interface components {
         };
         /**
          * TitlesOut
-         * @description A part of the table: ``count`` is how many pages there are; cuts are where a tab and a search result end.
+         * @description A part of the table: ``count`` is how many pages there are of those that were asked for.
+         *
+         *     ``looked_over`` says of how many pages of the whole table ``faults`` are known so far, ``is_whole`` whether that is
+         *     all; each call looks over more. Cuts are where a tab and a search result end.
          */
         TitlesOut: {
             /** Count */
@@ -5967,6 +6082,10 @@ export interface components {
             description_cut: number;
             /** Faults */
             faults: components["schemas"]["FaultCount"][];
+            /** Is Whole */
+            is_whole: boolean;
+            /** Looked Over */
+            looked_over: number;
             /** Revision */
             revision: number;
             /** Rows */
@@ -5975,6 +6094,31 @@ export interface components {
             search_cut: number;
             /** Tab Cut */
             tab_cut: number;
+        };
+        /**
+         * TitlesQuery
+         * @description Which part of the table is asked for: ``count`` rows from number ``start`` on.
+         *
+         *     ``sought`` are words of an address, a title or a description; ``fault`` is what those pages have that are wanted.
+         */
+        TitlesQuery: {
+            /**
+             * Count
+             * @default 1000
+             */
+            count: number;
+            /** Fault */
+            fault?: ("title_repeats_name" | "title_empty" | "title_twin" | "title_long" | "former_name" | "description_unset" | "description_twin" | "description_long" | "description_stuffed") | null;
+            /**
+             * Sought
+             * @default
+             */
+            sought: string;
+            /**
+             * Start
+             * @default 0
+             */
+            start: number;
         };
         /**
          * TokenIn
@@ -6063,6 +6207,42 @@ export interface components {
             more: boolean;
             /** Sends */
             sends: boolean;
+        };
+        /**
+         * TreeQuery
+         * @description Which part of the list is asked for.
+         *
+         *     With ``around`` it begins so that this page is in it. ``sought`` are words of a title or an address;
+         *     ``parents_only`` leaves those below which others can stand, ``leaving_out`` those that leave out shared parts.
+         */
+        TreeQuery: {
+            /** Around */
+            around?: number | null;
+            /**
+             * Count
+             * @default 200
+             */
+            count: number;
+            /**
+             * Leaving Out
+             * @default false
+             */
+            leaving_out: boolean;
+            /**
+             * Parents Only
+             * @default false
+             */
+            parents_only: boolean;
+            /**
+             * Sought
+             * @default
+             */
+            sought: string;
+            /**
+             * Start
+             * @default 0
+             */
+            start: number;
         };
         /**
          * TypefacesOut
@@ -10040,7 +10220,10 @@ export interface operations {
     };
     hestor_api_pages_list_pages: {
         parameters: {
-            query?: never;
+            query?: {
+                start?: number;
+                count?: number;
+            };
             header?: never;
             path: {
                 site: string;
@@ -10408,14 +10591,12 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description OK */
-            200: {
+            /** @description No Content */
+            204: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content: {
-                    "application/json": components["schemas"]["PageOut"][];
-                };
+                content?: never;
             };
             /** @description Not Found */
             404: {
@@ -10512,7 +10693,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["PageMove"];
+                "application/json": components["schemas"]["PageMove"] | components["schemas"]["PageStep"] | components["schemas"]["PageDrop"];
             };
         };
         responses: {
@@ -10522,7 +10703,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["PageOut"][];
+                    "application/json": components["schemas"]["MovedOut"];
                 };
             };
             /** @description Not Found */
@@ -10570,14 +10751,12 @@ export interface operations {
             };
         };
         responses: {
-            /** @description OK */
-            200: {
+            /** @description No Content */
+            204: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content: {
-                    "application/json": components["schemas"]["PageOut"][];
-                };
+                content?: never;
             };
             /** @description Not Found */
             404: {
@@ -11918,6 +12097,8 @@ export interface operations {
             query?: {
                 start?: number;
                 count?: number;
+                sought?: string;
+                fault?: ("title_repeats_name" | "title_empty" | "title_twin" | "title_long" | "former_name" | "description_unset" | "description_twin" | "description_long" | "description_stuffed") | null;
             };
             header?: never;
             path: {
@@ -12272,6 +12453,53 @@ export interface operations {
                 content: {
                     "application/json": unknown;
                     "text/css": unknown;
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_pages_show_tree: {
+        parameters: {
+            query?: {
+                start?: number;
+                count?: number;
+                around?: number | null;
+                sought?: string;
+                parents_only?: boolean;
+                leaving_out?: boolean;
+            };
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PageWindowOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
             /** @description Why it was not done */

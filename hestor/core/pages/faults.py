@@ -3,11 +3,11 @@
 A mend is new words for some of a page's own fields. It is a proposal: nothing is changed here.
 """
 
-from collections import Counter, defaultdict
+from collections import Counter
 from collections.abc import Callable, Iterable, Iterator, Mapping, Sequence
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from datetime import date
-from typing import Literal
+from typing import Literal, Protocol
 
 import regex
 
@@ -48,6 +48,10 @@ class NamedPage:
     excerpt: str = ""
     section: str = ""
     published: date | None = None
+
+    def titled(self, title: str) -> "NamedPage":
+        """The same page with another title."""
+        return replace(self, title=title)
 
 
 Field = Literal["title", "own_title", "menu_title", "summary"]
@@ -90,36 +94,55 @@ class House:
     day: Callable[[date], str] = date.isoformat
 
 
-class _Table:
-    def __init__(self, pages: Sequence[NamedPage], house: House) -> None:
-        self._house, self._values = house, house.titling.values
-        self._pages = pages
-        self._shown = [self.shown(page) for page in pages]
-        self._first: dict[str, int] = {}
-        for page, shown in zip(pages, self._shown, strict=True):
-            self._first.setdefault(shown.casefold(), page.page_id)
-        self._counts = Counter(shown.casefold() for shown in self._shown)
-        self._described: dict[str, list[int]] = defaultdict(list)
-        for page in pages:
-            if page.summary:
-                self._described[page.summary.casefold()].append(page.page_id)
+class Others(Protocol):
+    """What a page is held to of all others: whether they are called and described as it is."""
+
+    def is_twin(self, shown: str) -> bool:
+        """Whether several pages have a title."""
+
+    def has_title(self, shown: str) -> bool:
+        """Whether a page has a title."""
+
+    def is_first_titled(self, page_id: int, shown: str) -> bool:
+        """Whether a page is the first of those with a title."""
+
+    def is_described_twin(self, summary: str) -> bool:
+        """Whether several pages have a description of their own that says this."""
+
+    def is_first_described(self, page_id: int, summary: str) -> bool:
+        """Whether a page is the first of those that say this."""
+
+
+class Reader:
+    """Reads pages as rows of the table, held to the house style, and to others as far as those are known."""
+
+    def __init__(self, house: House, others: Others | None = None) -> None:
+        self._house, self._values, self._others = house, house.titling.values, others
 
     def filled(self, text: str) -> str:
+        """A text with its fill-ins filled."""
         return fillins.fill(text, self._values) if "{" in text or "'" in text else text
 
     def shown(self, page: NamedPage, own: str | None = None) -> str:
+        """The title of a page as its tab says it; with another ``own`` title, if that is given."""
         own_title = self.filled(page.own_title if own is None else own)
         return titles.title_of(self._house.titling, page.path, self.filled(page.title), page.section, own_title)
 
-    def rows(self) -> Iterator[Row]:
-        for page, shown in zip(self._pages, self._shown, strict=True):
-            source = descriptions.source(page.summary, page.excerpt)
-            own = self.filled(page.summary) if source == "summary" else page.excerpt
-            described = descriptions.description(page.path == "/", own, self._house.description)
-            wide = widths.width(shown, titles.SEARCH_SIZE)
-            tab = wide * titles.TAB_SIZE / titles.SEARCH_SIZE
-            faults = tuple(self._faults(page, shown, wide, source))
-            yield Row(page, shown, described, source, round(wide), round(tab), faults)
+    def row(self, page: NamedPage) -> Row:
+        """A page with all that is known to be amiss with it."""
+        shown = self.shown(page)
+        source = descriptions.source(page.summary, page.excerpt)
+        own = self.filled(page.summary) if source == "summary" else page.excerpt
+        described = descriptions.description(page.path == "/", own, self._house.description)
+        wide = widths.width(shown, titles.SEARCH_SIZE)
+        tab = wide * titles.TAB_SIZE / titles.SEARCH_SIZE
+        faults = tuple(self._faults(page, shown, wide, source))
+        return Row(page, shown, described, source, round(wide), round(tab), faults)
+
+    def renamed(self, page: NamedPage) -> str:
+        """The title that would tell a page from another one of the same: with its day, or its section; or nothing."""
+        apart = self._house.day(page.published) if page.published else page.section
+        return f"{page.title} ({apart})" if apart else ""
 
     def _faults(self, page: NamedPage, shown: str, wide: float, source: str) -> Iterator[Fault]:
         yield from self._former(page)
@@ -156,14 +179,13 @@ class _Table:
         yield Fault("title_empty", mend)
 
     def _twin(self, page: NamedPage, shown: str) -> Iterator[Fault]:
-        if self._counts[shown.casefold()] < 2:
+        if self._others is None or not self._others.is_twin(shown):
             return
-        if self._first[shown.casefold()] == page.page_id:
+        if self._others.is_first_titled(page.page_id, shown):
             yield Fault("title_twin")
             return
-        apart = self._house.day(page.published) if page.published else page.section
-        title = f"{page.title} ({apart})" if apart else ""
-        is_new = bool(title) and self.shown(_with(page, title=title)).casefold() not in self._counts
+        title = self.renamed(page)
+        is_new = bool(title) and not self._others.has_title(self.shown(page.titled(title)))
         yield Fault("title_twin", {"title": title} if is_new and not page.own_title else {})
 
     def _shorter(self, page: NamedPage) -> Cells:
@@ -182,19 +204,14 @@ class _Table:
         if source != "summary":
             return
         text = self.filled(page.summary)
-        same = self._described[page.summary.casefold()]
-        if len(same) > 1:
-            mends = same[0] != page.page_id and bool(page.excerpt)
+        if self._others is not None and self._others.is_described_twin(page.summary):
+            mends = bool(page.excerpt) and not self._others.is_first_described(page.page_id, page.summary)
             yield Fault("description_twin", {"summary": ""} if mends else {})
         if is_stuffed(text):
             yield Fault("description_stuffed", {"summary": ""} if page.excerpt else {})
         elif len(text) > descriptions.MOST_SHOWN:
             short = _whole_sentences(lines.cut(page.summary, descriptions.MOST_SHOWN))
             yield Fault("description_long", {"summary": short} if short else {})
-
-
-def _with(page: NamedPage, title: str) -> NamedPage:
-    return NamedPage(page.page_id, page.path, title, page.own_title, section=page.section)
 
 
 def _first_sentence(text: str) -> str:
@@ -226,8 +243,3 @@ def without_former(text: str, name: str, former: Iterable[str]) -> str:
     for start, end in sorted(spans, reverse=True):
         text = f"{text[:start]}{{site}}{text[end:]}"
     return text
-
-
-def rows_of(pages: Sequence[NamedPage], house: House) -> tuple[Row, ...]:
-    """All pages, in their order, with what is amiss with each."""
-    return tuple(_Table(pages, house).rows())

@@ -1,9 +1,26 @@
-"""Moving a page within the tree: what its new place makes of it and of its siblings."""
+"""Moving a page within the tree: where a step or a drop leads, and what that makes of it and of its siblings."""
 
 from collections.abc import Sequence
 from dataclasses import dataclass
+from typing import Literal
 
 from hestor.core.pages.tree import Placed
+
+Way = Literal["up", "down", "into", "out"]
+"""A step: past the sibling before, past the one after, below the one before, out from below the page above."""
+WAYS: tuple[Way, ...] = ("up", "down", "into", "out")
+Where = Literal["before", "after", "into"]
+"""Beside a page that another is dropped on, or below it."""
+LAST = 1_000_000
+"""A place after all siblings."""
+
+
+@dataclass(frozen=True)
+class Target:
+    """Where a page is to stand: the page above it (none: at the top), and its place among those below that one."""
+
+    parent: int | None
+    index: int
 
 
 @dataclass(frozen=True)
@@ -15,21 +32,40 @@ class NewPlace:
     order: int
 
 
-def moved(pages: Sequence[Placed], page: int, parent: int | None, index: int) -> list[NewPlace]:
-    """Who has to be written so that ``page`` stands at ``index`` (0 is first) below ``parent``.
+def moved(page: Placed, siblings: Sequence[Placed], target: Target) -> list[NewPlace]:
+    """Who has to be written so that ``page`` stands where it is to.
 
-    Places begin with 1, as those of pages that were never moved may be 0 and stand by their address. Raises KeyError
-    for a page that is not among ``pages``.
+    ``siblings`` are the pages that stand below the target's page, in their order; ``page`` may be one of them. Places
+    begin with 1, as those of pages that were never moved may be 0 and stand by their address.
     """
-    here = {each_page.page_id: each_page for each_page in pages}
-    known = here[page]
-    siblings = [
-        each_page
-        for each_page in sorted(pages, key=lambda one: (one.order, one.path))
-        if each_page.page_id != page and (each_page.parent_id if each_page.parent_id in here else None) == parent
-    ]
-    row: list[Placed] = [*siblings]
-    row.insert(max(0, min(index, len(row))), known)
-    places = [NewPlace(one.page_id, parent, order) for order, one in enumerate(row, 1)]
-    before = {one.page_id: (one.parent_id if one.parent_id in here else None, one.order) for one in row}
+    row = [one for one in siblings if one.page_id != page.page_id]
+    row.insert(max(0, min(target.index, len(row))), page)
+    before = {one.page_id: (one.parent_id, one.order) for one in row}
+    places = [NewPlace(one.page_id, target.parent, order) for order, one in enumerate(row, 1)]
     return [place for place in places if before[place.page] != (place.parent, place.order)]
+
+
+def stepped(
+    page: int, way: Way, siblings: Sequence[int], above: int | None, beside: Sequence[int], beyond: int | None
+) -> Target | None:
+    """Where a step leads; None where there is none.
+
+    ``siblings`` are the pages below the page ``above``, this one among them, ``beside`` those beside that page, which
+    stand below the page ``beyond``; all in their order.
+    """
+    at = siblings.index(page)
+    if way == "out":
+        return Target(beyond, beside.index(above) + 1) if above is not None else None
+    if way == "down":
+        return Target(above, at + 1) if at + 1 < len(siblings) else None
+    if at == 0:
+        return None
+    return Target(above, at - 1) if way == "up" else Target(siblings[at - 1], LAST)
+
+
+def dropped(page: int, on: int, where: Where, siblings: Sequence[int], above: int | None) -> Target:
+    """Where a page goes that is dropped on another: ``siblings`` are the pages below ``above``, that one among them."""
+    if where == "into":
+        return Target(on, LAST)
+    others = [one for one in siblings if one != page]
+    return Target(above, others.index(on) + (where == "after"))

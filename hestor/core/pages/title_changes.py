@@ -2,12 +2,19 @@
 
 from collections.abc import Collection, Iterable
 from dataclasses import dataclass
+from typing import NamedTuple
 
-from hestor.core.pages.faults import Field, Kind, Row
+from hestor.core.pages.faults import Field, Kind, NamedPage, Row
 from hestor.core.text import lines
 
-Cell = tuple[int, Field, str]
-"""A page by its number, a field of it, and its new words."""
+
+class Cell(NamedTuple):
+    """New words for a field of a page, and those that it has."""
+
+    page: int
+    field: Field
+    value: str
+    was: str
 
 
 @dataclass(frozen=True)
@@ -26,23 +33,23 @@ def replaced(text: str, find: str, by: str, match_case: bool) -> tuple[str, int]
     return text, len(spans)
 
 
-def replacing(rows: Iterable[Row], find: str, by: str, fields: Iterable[Field], match_case: bool) -> Proposal:
+def replacing(pages: Iterable[NamedPage], find: str, by: str, fields: Iterable[Field], match_case: bool) -> Proposal:
     """What putting other words in place of some would change, in some fields of all pages."""
     fields, total, cells = tuple(fields), 0, list[Cell]()
-    for row in rows:
+    for page in pages:
         for field in fields:
-            before = getattr(row.page, field)
+            before = getattr(page, field)
             after, count = replaced(before, find, by, match_case)
             total += count
             if after != before:
-                cells.append((row.page.page_id, field, after))
+                cells.append(Cell(page.page_id, field, after, before))
     return Proposal(total, tuple(cells))
 
 
 def mending(rows: Iterable[Row], kind: Kind, pages: Collection[int] | None = None) -> Proposal:
     """The mends that are proposed for one kind of fault, on all pages or on some."""
     cells = tuple(
-        (row.page.page_id, field, value)
+        Cell(row.page.page_id, field, value, getattr(row.page, field))
         for row in rows
         if pages is None or row.page.page_id in pages
         for fault in row.faults

@@ -6,7 +6,8 @@ from collections.abc import Iterable, Iterator, Mapping
 from dataclasses import dataclass
 
 from hestor.core.errors import Problem
-from hestor.core.pages.faults import FIELDS, Field, NamedPage, Row
+from hestor.core.pages.faults import FIELDS, NamedPage, Row
+from hestor.core.pages.title_changes import Cell
 from hestor.core.text import lines
 
 COLUMNS = ("path", *FIELDS, "shown_title", "description")
@@ -41,7 +42,7 @@ def written(rows: Iterable[Row]) -> str:
 class Read:
     """What a file would change: words by page and field; and what of it could not be taken, by its line."""
 
-    cells: tuple[tuple[int, Field, str], ...]
+    cells: tuple[Cell, ...]
     problems: tuple[Problem, ...]
 
 
@@ -77,7 +78,7 @@ def _read(text: str, known: Mapping[str, NamedPage]) -> Read:
     names = [name.strip().casefold() for name in next(rows, (0, []))[1]]
     if "path" not in names or not set(names) & set(FIELDS):
         return Read((), (Problem("file", "csv_columns", {"names": ", ".join(COLUMNS[:5])}),))
-    cells: list[tuple[int, Field, str]] = []
+    cells: list[Cell] = []
     problems: list[Problem] = []
     for count, (line, row) in enumerate(rows):
         if not any(row):
@@ -92,7 +93,7 @@ def _read(text: str, known: Mapping[str, NamedPage]) -> Read:
             problems.append(Problem("file", "csv_page_unknown", {"line": line, "path": path}))
             continue
         cells += [
-            (page.page_id, name, _plain(values[name]))
+            Cell(page.page_id, name, _plain(values[name]), getattr(page, name))
             for name in FIELDS
             if name in values and lines.tidy(_plain(values[name])) != getattr(page, name)
         ]

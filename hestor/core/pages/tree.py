@@ -53,16 +53,6 @@ def nested(pages: Sequence[P]) -> tuple[Node[P], ...]:
     return nodes(None)
 
 
-def below(pages: Sequence[P], page_id: int) -> tuple[P, ...]:
-    """All pages below one, each after the one above it; none for a page that is not among them."""
-    nodes = list(nested(pages))
-    for node in nodes:
-        if node.page.page_id == page_id:
-            return tuple(page for page, _ in walk(node.children))
-        nodes.extend(node.children)
-    return ()
-
-
 def above(page: int, kind: str, parents: Mapping[int, int | None], lists: Mapping[str, int]) -> tuple[int, ...]:
     """The pages above one, from the top, by their numbers; ``lists`` are those that list others, by their kind."""
     found: list[int] = []

@@ -1,15 +1,18 @@
 """What a site's draft still has to say, found from its facts and pages themselves."""
 
+from dataclasses import dataclass
 from datetime import datetime
+
+from django.db.models import Exists, OuterRef
 
 from hestor import translations
 from hestor.core.checklist import ChecklistItem, Seen, items
 from hestor.core.pages.faults import MISLEADING
 from hestor.core.pages.fields import COPIED_KINDS
 from hestor.pictures.models import Picture
-from hestor.sites.models import Revision, Site
+from hestor.sites.models import Revision, RevisionQuerySet, Site
 from hestor.sites.selectors.picture_uses import uses_of
-from hestor.sites.selectors.title_table import table_of
+from hestor.sites.selectors.title_table import survey_of
 
 
 def _starters() -> set[str]:
@@ -19,25 +22,36 @@ def _starters() -> set[str]:
     }
 
 
-def checklist(site: Site, now: datetime) -> tuple[ChecklistItem, ...]:
+@dataclass(frozen=True)
+class Checklist:
+    """What is still to be said; ``is_whole`` says whether titles were looked over on all pages yet."""
+
+    items: tuple[ChecklistItem, ...]
+    is_whole: bool
+
+
+def _empty(drafts: RevisionQuerySet) -> RevisionQuerySet:
+    """Pages without a text. One that lists those below it says something without."""
+    below = drafts.filter(parent_id=OuterRef("page_id"), kind="page")
+    return drafts.filter(~Exists(below), is_bare=True, kind__in=COPIED_KINDS).order_by("place")
+
+
+def checklist(site: Site, now: datetime) -> Checklist:
     """All that is still to be said; done ones are not in it."""
     drafts = Revision.objects.in_draft_of(site.pk)
     starters = _starters()
     home = drafts.filter(path="/").values_list("page_id", "text__body")
-    pages = drafts.exclude(kind="not_found").count()
-    below = set(drafts.filter(kind="page", parent__isnull=False).values_list("parent_id", flat=True))
-    bare = drafts.filter(kind__in=COPIED_KINDS, text__body="").order_by("path").values_list("page_id", flat=True)
-    used = uses_of(site, now)
-    silent = Picture.objects.kept_by(site.pk).filter(description="", key__in=used)
-    return items(
-        Seen(
-            site.facts,
-            pages,
-            tuple(page for page, body in home if body.strip() in starters),
-            # A page that lists those below it says something without a text of its own.
-            tuple(page for page in bare if page not in below),
-            sum(any(fault.kind in MISLEADING for fault in row.faults) for row in table_of(site, now)),
-            silent.count(),
-            site.live_number > 0,
-        )
+    empty = _empty(drafts)
+    silent = Picture.objects.kept_by(site.pk).filter(description="", key__in=uses_of(site, now))
+    survey = survey_of(site, now)
+    seen = Seen(
+        site.facts,
+        drafts.count() - drafts.filter(kind="not_found").count(),
+        tuple(page for page, body in home if body.strip() in starters),
+        empty.values_list("page_id", flat=True).first(),
+        empty.count(),
+        survey.misleading(MISLEADING),
+        silent.count(),
+        site.live_number > 0,
     )
+    return Checklist(items(seen), survey.is_whole)

@@ -1,11 +1,12 @@
 """Two published states of a site beside each other."""
 
-from hestor.core.changes import Change, fact_change, page_changes
+from hestor.core.changes import fact_change
 from hestor.core.errors import NotFound
 from hestor.core.facts import document
 from hestor.core.places.reach import NOWHERE
 from hestor.sites.models import Edition, Revision, RevisionQuerySet, Site
-from hestor.sites.selectors.changes import states_of
+from hestor.sites.selectors.changes import ChangeWindow
+from hestor.sites.selectors.page_diff import PageDiff
 
 
 def edition(site: Site, number: int) -> Edition:
@@ -22,9 +23,14 @@ def _only(site: Site, number: int, other: int) -> RevisionQuerySet:
     return Revision.objects.in_edition_of(site.pk, number).exclude(pk__in=theirs)
 
 
-def compared(site: Site, number: int, other: int) -> tuple[Change, ...]:
-    """What edition ``other`` says otherwise than edition ``number``: facts, then pages. Raises NotFound."""
+def compared(site: Site, number: int, other: int, start: int = 0, count: int | None = None) -> ChangeWindow:
+    """What edition ``other`` says otherwise than edition ``number``, from number ``start`` on: facts, then pages.
+
+    Raises NotFound.
+    """
     one, two = edition(site, number), edition(site, other)
     keys = document.differing(one.facts, two.facts)
-    facts = tuple(fact_change(key, one.facts, two.facts, NOWHERE) for key in keys)
-    return facts + page_changes(states_of(_only(site, number, other)), states_of(_only(site, other, number)))
+    facts = tuple(fact_change(key, one.facts, two.facts, NOWHERE) for key in keys[start:][:count])
+    diff = PageDiff(_only(site, number, other), _only(site, other, number))
+    pages = diff.window(max(0, start - len(keys)), None if count is None else count - len(facts))
+    return ChangeWindow(facts + pages, len(keys) + diff.count())

@@ -15,21 +15,20 @@ from hestor.core.checklist import ChecklistItem
 from hestor.core.facts import clock as clock_facts
 from hestor.core.facts import document, shown_texts
 from hestor.core.facts.document import SPECS, Facts
-from hestor.core.pages import parts
+from hestor.core.pages import faults, parts
 from hestor.core.pages.faults import Fault, Row
 from hestor.core.sweep import hours, own
 from hestor.core.sweep.own import OwnHouse, OwnPage, OwnStray
-from hestor.core.sweep.stray import Kind
 from hestor.core.sweep.style import Style
 from hestor.rendering import Renderer
 from hestor.sites.models import Edition, Meant, Revision, RevisionQuerySet, Site, SweptPage
 from hestor.sites.selectors import own_texts
 from hestor.sites.selectors.checklist import checklist
-from hestor.sites.selectors.title_table import table_of
+from hestor.sites.selectors.title_table import rows_with
 from hestor.sites.selectors.unlinked import UnlinkedPages, unlinked_draft
 
 _AT_ONCE = 20
-_TITLES: frozenset[Kind] = frozenset(("title_repeats_name", "title_empty", "title_twin", "title_long"))
+_TITLES: tuple[faults.Kind, ...] = ("title_repeats_name", "title_empty", "title_twin", "title_long")
 # In what the renderer itself writes these are none.
 _NEEDS_FIELD = frozenset(
     ("starter_text", "text_language", "former_name", "misspelt_name", "date_form", "date_ambiguous")
@@ -146,8 +145,8 @@ class Sweeping:
         own_ones = (page for page in pages if page.field or (page.kind, page.says) not in told)
         listed = (
             *texts,
-            *_titles(table_of(self._site, self._now)),
-            *_unset(checklist(self._site, self._now)),
+            *_titles(rows_with(self._site, self._now, *_TITLES)),
+            *_unset(checklist(self._site, self._now).items),
             *filter(is_told, own_ones),
             *own_texts.strays(self._site, self._now),
             *own.past_years(self._site.facts.footer_text, zones.day_in(self._site.facts.time_zone, self._now).year),

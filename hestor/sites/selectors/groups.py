@@ -5,10 +5,10 @@ trail above them, also show what those pages' names and descriptions show; that 
 """
 
 from collections import Counter
-from collections.abc import Iterable, Iterator
+from collections.abc import Iterable, Iterator, Sequence
 from dataclasses import dataclass
 from threading import Lock
-from typing import Any
+from typing import Any, NamedTuple
 
 from cachetools import LRUCache, cached
 from django.db.models import Count, Min
@@ -16,6 +16,7 @@ from django.db.models import Count, Min
 from hestor.core.pages import signature
 from hestor.core.pages.descriptions import DESCRIBED_BY
 from hestor.core.pages.pagination import POSTS_A_PAGE, page_path
+from hestor.core.pages.signature import Signature
 from hestor.sites.models import Revision, RevisionQuerySet, Site
 
 Teasers = frozenset[tuple[Any, ...]]
@@ -33,17 +34,34 @@ class Group:
     children: tuple[str, ...] = ()
 
 
-def _plain(draft: RevisionQuerySet, apart: set[int]) -> Iterator[Group]:
-    """Pages that name no others, counted by their own signature (one indexed GROUP BY)."""
+class _Alike(NamedTuple):
+    """Pages of one signature: how many those are, and the first of their addresses."""
+
+    signature: str
+    pages: int
+    first: str
+
+    @property
+    def traits(self) -> Signature:
+        return signature.parse(self.signature)
+
+
+def _counted(draft: RevisionQuerySet) -> list[_Alike]:
+    """All pages by their signatures, read from an index alone."""
     counted = draft.values("signature").annotate(count=Count("pk"), first=Min("path"))
+    alike = [_Alike(*row) for row in counted.values_list("signature", "count", "first")]
+    # The not-found page is no page of its own, but a place that the site has once.
+    return [one for one in alike if one.traits.kind != "not_found"]
+
+
+def _plain(draft: RevisionQuerySet, counted: Sequence[_Alike], apart: set[int]) -> Iterator[Group]:
+    """Pages that name no others, counted by their own signature."""
     special = Counter(draft.filter(page_id__in=apart).values_list("signature", flat=True))
-    for text, count, first in list(counted.values_list("signature", "count", "first")):
-        left = count - special[text]
-        if left <= 0:
+    for text, count, first in counted:
+        if count <= special[text]:
             continue
-        if special[text]:
-            first = draft.filter(signature=text).exclude(page_id__in=apart).values_list("path", flat=True).first()
-        yield Group(first, left)
+        rest = draft.filter(signature=text).exclude(page_id__in=apart).values_list("path", flat=True)
+        yield Group((rest.first() or first) if special[text] else first, count - special[text])
 
 
 def _teasers(draft: RevisionQuerySet) -> dict[int, dict[tuple[Any, ...], str]]:
@@ -83,16 +101,14 @@ def _beside(draft: RevisionQuerySet) -> Iterator[tuple[int, set[int]]]:
         yield post, {*news, *posts[max(0, at - 1) : at], *posts[at + 1 : at + 2]}
 
 
-def _named_pages(draft: RevisionQuerySet) -> dict[int, str]:
+def _named_pages(draft: RevisionQuerySet, counted: Sequence[_Alike]) -> dict[int, str]:
     """For each page that names others around its text: the fill-ins in their titles.
 
     Hardly any site has fill-ins in titles, so as a rule nothing more is read.
     """
-    titled = {
-        page: signature.parse(text).title_fills
-        for page, text in draft.filter(title__contains="{").values_list("page_id", "signature")
-        if signature.parse(text).title_fills
-    }
+    filling = {one.signature: one.traits.title_fills for one in counted if one.traits.title_fills}
+    rows = draft.filter(signature__in=filling).values_list("page_id", "signature")
+    titled = {page: filling[text] for page, text in rows}
     around = (*_above(draft), *_beside(draft)) if titled else ()
     named_pages = ((page, _named(titled[one] for one in named if one in titled)) for page, named in around)
     return {page: fills for page, fills in named_pages if fills}
@@ -101,7 +117,9 @@ def _named_pages(draft: RevisionQuerySet) -> dict[int, str]:
 def _with_others(draft: RevisionQuerySet, teasers: Any, named: dict[int, str], apart: set[int]) -> Iterator[Group]:
     """Pages that name others, by their own signature and by what those others' names show."""
     groups: dict[tuple[Any, ...], list[tuple[str, int]]] = {}
-    for page, path, text in draft.filter(page_id__in=apart).values_list("page_id", "path", "signature"):
+    for page, path, text in (
+        draft.filter(page_id__in=apart).exclude(kind="not_found").values_list("page_id", "path", "signature")
+    ):
         key = (text, frozenset(teasers.get(page, {})), named.get(page, ""))
         groups.setdefault(key, []).append((path, page))
     for group in groups.values():
@@ -109,16 +127,24 @@ def _with_others(draft: RevisionQuerySet, teasers: Any, named: dict[int, str], a
         yield Group(path, len(group), tuple(teasers.get(page, {}).values()))
 
 
-def _numbered(draft: RevisionQuerySet) -> Iterator[Group]:
+def _teasers_of_posts(draft: RevisionQuerySet, counted: Sequence[_Alike]) -> list[tuple[Any, ...]]:
+    """What the teaser of each post shows, the newest first; where all show the same, no post is read."""
+    known = {one.signature: one.traits.teaser for one in counted if one.traits.kind == "post"}
+    if len(set(known.values())) == 1:
+        return [*known.values()][:1] * sum(one.pages for one in counted if one.signature in known)
+    posts = draft.filter(kind="post").order_by("-published", "path").values_list("signature", flat=True)
+    return [known[text] for text in posts]
+
+
+def _numbered(draft: RevisionQuerySet, counted: Sequence[_Alike]) -> Iterator[Group]:
     """The numbered pages of the news list, by what the posts on them show."""
     news = draft.filter(kind="news").order_by("path").values_list("path", flat=True).first()
     if news is None:
         return
-    posts = list(draft.filter(kind="post").order_by("-published", "path").values_list("signature", flat=True))
-    known = {text: signature.parse(text).teaser for text in set(posts)}
+    posts = _teasers_of_posts(draft, counted)
     groups: dict[tuple[Teasers, Any], list[int]] = {}
     for start in range(POSTS_A_PAGE, len(posts), POSTS_A_PAGE):
-        shown = [known[text] for text in posts[start : start + POSTS_A_PAGE]]
+        shown = posts[start : start + POSTS_A_PAGE]
         # The first ones also describe the page.
         groups.setdefault((frozenset(shown), tuple(shown[:DESCRIBED_BY])), []).append(start // POSTS_A_PAGE + 1)
     for numbers in groups.values():
@@ -131,11 +157,15 @@ _GROUPS: LRUCache[Any, tuple[Group, ...]] = LRUCache(200)
 # The number of writes to a site's pages stands for the pages, so what is cached never goes stale.
 @cached(_GROUPS, lock=Lock())
 def _groups(site_id: int, pages_revision: int) -> tuple[Group, ...]:
-    # The not-found page is no page of its own, but a place that the site has once.
-    draft = Revision.objects.in_draft_of(site_id).exclude(kind="not_found")
-    teasers, named = _teasers(draft), _named_pages(draft)
+    draft = Revision.objects.in_draft_of(site_id)
+    counted, teasers = _counted(draft), _teasers(draft)
+    named = _named_pages(draft, counted)
     apart = set(teasers) | set(named) | set(draft.filter(kind="news").values_list("page_id", flat=True))
-    return (*_plain(draft, apart), *_with_others(draft, teasers, named, apart), *_numbered(draft))
+    return (
+        *_plain(draft, counted, apart),
+        *_with_others(draft, teasers, named, apart),
+        *_numbered(draft, counted),
+    )
 
 
 def groups_of(site: Site) -> tuple[Group, ...]:

@@ -30,7 +30,7 @@ def uses_of(site: Site, now: datetime) -> dict[str, list[Use]]:
         uses.setdefault(key, []).append(Use(fact=fact))
     values = values_at(site, now)
     draft = Revision.objects.in_draft_of(site.pk)
-    rows = draft.filter(text__body__contains=ADDRESS).select_related("text").order_by("path")
+    rows = draft.filter(shows_pictures=True).select_related("text").order_by("path")
     for row in rows:
         for key in {piece[:32] for piece in row.text.body.split(ADDRESS)[1:]}:
             use = Use(page=row.page_id, path=row.path, title=fillins.fill(row.title, values))

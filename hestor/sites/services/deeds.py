@@ -52,10 +52,11 @@ def take_back(site_id: int, number: int, now: datetime) -> tuple[Site, Deed]:
         taken = set(back.values_list("path", flat=True))
         if drafts.exclude(pk__in=deed.came).filter(path__in=taken).exists():
             raise StaleRevision(site.revision, site.revision)
-        drafts.filter(pk__in=deed.came).update(in_draft=False)
-        back.update(in_draft=True)
+        touched = Revision.objects.filter(pk__in=[*deed.came, *deed.gone]).values_list("page_id", flat=True)
+        drafts.filter(pk__in=deed.came).leave()
+        back.come_in()
         before, site.draft_facts = site.draft_facts, facts
-        bump(site, pages=bool(deed.came or deed.gone))
+        bump(site, list(touched))
         again = note(site, deed.came, deed.gone, before)
         deed.delete()
         return site, again

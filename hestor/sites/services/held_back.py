@@ -10,6 +10,8 @@ from hestor.core.changes import Change
 from hestor.core.errors import InvalidInput, Problem
 from hestor.core.facts.document import Facts
 from hestor.sites.models import Edition, Revision, RevisionQuerySet, Site
+from hestor.sites.selectors.changes import page_diff
+from hestor.sites.selectors.page_diff import PageDiff
 
 Key = tuple[str, str]
 """The kind and the key of a change."""
@@ -31,6 +33,10 @@ class HeldBack:
         """The draft's states that the next edition has for the first time."""
         return Revision.objects.coming(site.pk).exclude(page_id__in=self.pages)
 
+    def diff(self, site: Site) -> PageDiff:
+        """The pages in which the next edition differs from the live one."""
+        return PageDiff(self.leaving(site), self.coming(site))
+
     def facts_of(self, site: Site, live: Edition | None) -> Facts:
         """The facts that the next edition says."""
         if live is None or not self.facts:
@@ -41,21 +47,30 @@ class HeldBack:
 NOTHING_HELD = HeldBack()
 
 
-def split(changes: Collection[Change], held: Collection[Key]) -> tuple[tuple[Change, ...], tuple[Change, ...]]:
-    """The changes that are published, and those held back. Raises InvalidInput for one that there is not."""
+def split(
+    site: Site, facts: Collection[Change], held: Collection[Key]
+) -> tuple[tuple[Change, ...], tuple[Change, ...]]:
+    """The changes of ``facts`` that are published, and all those that are held back, of pages too.
+
+    Raises InvalidInput for one that there is not.
+    """
     wanted = set(held)
-    kept = tuple(change for change in changes if (change.kind, change.key) in wanted)
-    if len(kept) < len(wanted) or len(wanted) > _MOST:
+    if len(wanted) > _MOST:
         raise InvalidInput([Problem("held_back", "held_unknown")])
-    return tuple(change for change in changes if (change.kind, change.key) not in wanted), kept
+    held_facts = tuple(change for change in facts if (change.kind, change.key) in wanted)
+    kept = held_facts + (page_diff(site).named(wanted) if wanted else ())
+    if len(kept) < len(wanted):
+        raise InvalidInput([Problem("held_back", "held_unknown")])
+    return tuple(change for change in facts if change not in held_facts), kept
 
 
 def _pages(site: Site, held: Collection[Change]) -> frozenset[int]:
     now = {change.key for change in held if change.kind in ("page_added", "page_changed")}
     gone = {change.key for change in held if change.kind == "page_removed"}
-    coming = dict(Revision.objects.coming(site.pk).values_list("path", "page_id"))
-    leaving = Revision.objects.leaving(site.pk).filter(path__in=gone).exclude(page_id__in=coming.values())
-    return frozenset({coming[path] for path in now} | set(leaving.values_list("page_id", flat=True)))
+    coming = Revision.objects.coming(site.pk)
+    leaving = Revision.objects.leaving(site.pk).filter(path__in=gone).exclude(page_id__in=coming.values("page_id"))
+    both = (states.values_list("page_id", flat=True) for states in (coming.filter(path__in=now), leaving))
+    return frozenset({*next(both), *next(both)})
 
 
 def held_back(site: Site, live: Edition | None, held: Collection[Change]) -> HeldBack:

@@ -181,10 +181,10 @@ def _write(site: Site, ready: list[_Ready], report: Report) -> None:
     ):
         revision.text = text
     # What goes stays in the database, as it comes back if all of this is taken back.
-    Revision.objects.filter(pk__in=gone).update(in_draft=False)
+    Revision.objects.filter(pk__in=gone).leave()
     came = Revision.objects.bulk_create(made, batch_size=200)
     if came:
-        bump(site, pages=True)
+        bump(site, [one.page_id for one in came])
         report.deed = deeds.note(site, gone, (one.pk for one in came), site.draft_facts).pk
 
 

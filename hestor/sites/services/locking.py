@@ -1,7 +1,10 @@
 """Writing to a site's draft, one writer at a time."""
 
+from collections.abc import Collection
+
 from hestor.core.errors import NotFound, StaleRevision
 from hestor.sites.models import Site
+from hestor.sites.services.tree_order import put_in_order
 
 
 def locked(site_id: int, revision: int | None = None) -> Site:
@@ -17,8 +20,10 @@ def locked(site_id: int, revision: int | None = None) -> Site:
     return site
 
 
-def bump(site: Site, pages: bool = False) -> None:
-    """Counts a write to the draft, and keeps its facts; ``pages`` says that pages were written too."""
+def bump(site: Site, pages: Collection[int] = ()) -> None:
+    """Counts a write to the draft, and keeps its facts; ``pages`` are those that were written, came in or left."""
     site.revision += 1
-    site.pages_revision += pages
+    site.pages_revision += bool(pages)
+    if pages:
+        put_in_order(site.pk, pages)
     site.save(update_fields=["revision", "pages_revision", "draft_facts"])

@@ -120,7 +120,7 @@ def write(site_id: int, changes: Mapping[int, Mapping[str, Any]], revision: int 
         now = clock.now()
         done = [_put(site, page, olds[page], *ready[page], now) for page in changes]
         if done:
-            bump(site, pages=True)
+            bump(site, list(changes))
     return done
 
 
@@ -161,7 +161,9 @@ def _put(
     if fields_of(present) != old:
         raise NotFound
     take_out(present)
-    new_revision(site, present.page, given, compiled, now).save()
+    made = new_revision(site, present.page, given, compiled, now)
+    made.place = present.place
+    made.save()
     before, after = old.model_dump(mode="json"), given.model_dump(mode="json")
     names = [name for name in before if before[name] != after[name]]
     return PageChange(page, given.path, {name: before[name] for name in names}, {name: after[name] for name in names})

@@ -5,14 +5,15 @@ from datetime import datetime, timedelta
 from typing import Any
 
 from django.db import IntegrityError, transaction
-from django.db.models import QuerySet
+from django.db.models import Q, QuerySet
 
-from hestor.core.errors import NotFound
-from hestor.core.pages import actions, paths, placing, tree
+from hestor.core.errors import InvalidInput, NotFound, Problem
+from hestor.core.pages import actions, paths, placing
 from hestor.core.pages.actions import PageAction
 from hestor.core.pages.fields import Kind
+from hestor.core.pages.placing import Target, Way, Where
 from hestor.core.text import lines
-from hestor.sites.models import RemovedPage, Revision, Site
+from hestor.sites.models import RemovedPage, Revision, RevisionQuerySet, Site
 from hestor.sites.selectors.page_fields import current, fields_of
 from hestor.sites.services import page_values
 from hestor.sites.services.locking import locked
@@ -22,9 +23,12 @@ from hestor.sites.services.pages import add_page, check_place, remove_page
 DAYS_KEPT = 30
 
 
+def _tree_pages(site_id: int) -> RevisionQuerySet:
+    return Revision.objects.in_draft_of(site_id).exclude(kind="post")
+
+
 def _last_below(site_id: int, parent: int | None) -> int:
-    found = Revision.objects.in_draft_of(site_id).exclude(kind="post").filter(parent_id=parent)
-    return max(found.values_list("order", flat=True), default=0)
+    return max(_tree_pages(site_id).filter(parent_id=parent).values_list("order", flat=True), default=0)
 
 
 def add_new(site: Site, title: str, kind: Kind, parent: int | None, today: datetime) -> Revision:
@@ -44,16 +48,56 @@ def add_new(site: Site, title: str, kind: Kind, parent: int | None, today: datet
     )
 
 
-def move(site_id: int, page: int, parent: int | None, index: int) -> None:
-    """Puts a page below another, at a place among its siblings; its address stays. Raises InvalidInput, NotFound."""
-    pages = list(Revision.objects.in_draft_of(site_id).exclude(kind="post"))
-    if page not in {each_page.page_id for each_page in pages}:
+def _in_tree(site_id: int, parent: int | None) -> list[Revision]:
+    """The pages of the tree directly below one, in their order; those below one that is gone stand at the top."""
+    pages = _tree_pages(site_id)
+    at_top = Q(parent_id=None) | ~Q(parent_id__in=pages.values("page_id"))
+    return list(pages.filter(at_top if parent is None else Q(parent_id=parent)).order_by("order", "path"))
+
+
+def _place_of(site_id: int, page: int) -> Target:
+    """Where a page of the tree stands. Raises NotFound."""
+    named = current(site_id, page).parent_id
+    above = named if named and _tree_pages(site_id).filter(page_id=named).exists() else None
+    ids = _ids(site_id, above)
+    if page not in ids:
         raise NotFound
-    places = placing.moved(pages, page, parent, index)
+    return Target(above, ids.index(page))
+
+
+def _ids(site_id: int, parent: int | None) -> list[int]:
+    return [one.page_id for one in _in_tree(site_id, parent)]
+
+
+def step(site_id: int, page: int, way: Way) -> Target:
+    """Where a step leads a page of the tree. Raises InvalidInput where there is none, NotFound."""
+    above = _place_of(site_id, page).parent
+    beyond = _place_of(site_id, above).parent if above is not None else None
+    beside = _ids(site_id, beyond) if above is not None else []
+    target = placing.stepped(page, way, _ids(site_id, above), above, beside, beyond)
+    if target is None:
+        raise InvalidInput([Problem("way", "no_such_step")])
+    return target
+
+
+def drop(site_id: int, page: int, on: int, where: Where) -> Target:
+    """Where a page goes that is dropped on another one of the tree. Raises InvalidInput for itself, NotFound."""
+    if page == on:
+        raise InvalidInput([Problem("on", "no_such_step")])
+    above = _place_of(site_id, on).parent
+    return placing.dropped(page, on, where, _ids(site_id, above), above)
+
+
+def move(site_id: int, page: int, target: Target) -> Target:
+    """Puts a page elsewhere in the tree; its address stays. Gives where it was. Raises InvalidInput, NotFound."""
     with transaction.atomic():
         site = locked(site_id)
-        check_place(site, current(site_id, page), parent)
+        before = _place_of(site_id, page)
+        chosen = current(site_id, page)
+        check_place(site, chosen, target.parent)
+        places = placing.moved(chosen, _in_tree(site_id, target.parent), target)
         page_values.put(site, {place.page: {"parent_id": place.parent, "order": place.order} for place in places})
+        return before
 
 
 def duplicate(site: Site, page: int) -> Revision:
@@ -66,7 +110,13 @@ def duplicate(site: Site, page: int) -> Revision:
 
 def below(site_id: int, page: int) -> Sequence[Revision]:
     """All pages below one, each after the one above it."""
-    return tree.below(list(Revision.objects.in_draft_of(site_id).exclude(kind="post")), page)
+    found: dict[int, Revision] = {}
+    level = {page}
+    while level:
+        rows = _tree_pages(site_id).filter(parent_id__in=level).exclude(page_id__in=found)
+        level = {row.page_id for row in rows}
+        found |= {row.page_id: row for row in rows}
+    return sorted(found.values(), key=lambda row: row.place)
 
 
 def delete(site_id: int, page: int, now: datetime, revision: int | None = None) -> list[RemovedPage]:

@@ -22,7 +22,7 @@ Values = Mapping[str, Any]
 _WORDS = {"title", "summary"}
 
 
-_ITS_OWN = {"id", "in_draft", "live_from", "live_to", "written"}
+_ITS_OWN = {"id", "in_draft", "live_from", "live_to", "written", "place"}
 """What of a revision no other one has from it."""
 
 
@@ -34,7 +34,7 @@ def copied(old: Revision, **values: Any) -> Revision:
 
 def _changed(old: Revision, values: Values, now: datetime) -> Revision:
     """A new state of a page with other values, and the signature that those make."""
-    made = copied(old, **values)
+    made = copied(old, place=old.place, **values)
     compiled = CompiledText(old.text.html, old.text.excerpt, markdown.fills_in(old.text.html))
     made.signature = signature.signature_of(PageFields(**columns_of(made)), compiled).text
     if values.keys() & _WORDS:
@@ -73,9 +73,9 @@ def put(site: Site, wanted: Mapping[int, Values]) -> list[int]:
     again = _live_again(site, mades)
     live = [olds[page].pk for page in changed if olds[page].live_from is not None]
     new = [olds[page].pk for page in changed if olds[page].live_from is None]
-    Revision.objects.filter(pk__in=live).update(in_draft=False)
+    Revision.objects.filter(pk__in=live).leave()
     Revision.objects.filter(pk__in=new).delete()
-    Revision.objects.filter(pk__in=[one.pk for one in again.values()]).update(in_draft=True)
+    Revision.objects.filter(pk__in=[one.pk for one in again.values()]).come_in()
     Revision.objects.bulk_create([made for page, made in mades.items() if page not in again], batch_size=500)
-    bump(site, pages=True)
+    bump(site, list(changed))
     return list(changed)

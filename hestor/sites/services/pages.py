@@ -20,6 +20,7 @@ from hestor.core.text.markdown import CompiledText
 from hestor.sandbox import run_on_text
 from hestor.sites.models import Page, Revision, RevisionQuerySet, Site, Text
 from hestor.sites.selectors.page_fields import COLUMNS, current, fields_of
+from hestor.sites.selectors.picture_uses import ADDRESS
 from hestor.sites.services.locking import bump, locked
 
 
@@ -127,7 +128,8 @@ def new_revision(
         text.save()
     columns = {name: getattr(given, name) for name in COLUMNS} | _when(given)
     traits = signature.signature_of(given, compiled).text
-    return Revision(site=site, page=page, text=text, parent_id=given.parent, signature=traits, worded=worded, **columns)
+    said = {"is_bare": not given.body, "shows_pictures": ADDRESS in given.body, "signature": traits}
+    return Revision(site=site, page=page, text=text, parent_id=given.parent, worded=worded, **said, **columns)
 
 
 def _when(given: PageFields) -> dict[str, Any]:
@@ -159,7 +161,7 @@ def _live_again(site: Site, page: Page, given: PageFields) -> Revision | None:
     live = Revision.objects.leaving(site.pk).filter(page=page).select_related("text").first()
     if live is None or fields_of(live) != given:
         return None
-    live.in_draft = True
+    live.in_draft, live.place = True, ""
     return live
 
 
@@ -175,7 +177,7 @@ def add_page(
         again = _live_again(site, page, given) if page else None
         made = again or new_revision(site, page or Page.objects.create(site=site), given, compiled, clock.now())
         made.save()
-        bump(site, pages=True)
+        bump(site, [made.page_id])
         return made
 
 
@@ -197,9 +199,13 @@ def change_page(site_id: int, page_id: int, values: Mapping[str, Any], revision:
             _check_in_site(site, given, now.page)
             take_out(now)
             worded = now.worded if _words(given) == _words(before) else clock.now()
-            made = _live_again(site, now.page, given) or new_revision(site, now.page, given, compiled, worded)
+            made = _live_again(site, now.page, given)
+            if made is None:
+                made = new_revision(site, now.page, given, compiled, worded)
+                # What stands below is looked at only if this turns out to be another one.
+                made.place = now.place
             made.save()
-            bump(site, pages=True)
+            bump(site, [page_id])
             return made
 
 
@@ -210,4 +216,4 @@ def remove_page(site_id: int, page_id: int, revision: int | None = None) -> None
         found = current(site_id, page_id)
         actions.require(PageAction.DELETE, found.kind, found.path)
         take_out(found)
-        bump(site, pages=True)
+        bump(site, [page_id])

@@ -59,8 +59,8 @@ def _put(site: Site, old: Revision, now: Revision | None) -> None:
     if now is not None:
         take_out(now)
     if old.live_to is None:
-        Revision.objects.filter(pk=old.pk).update(in_draft=True)
+        Revision.objects.filter(pk=old.pk).come_in()
     else:
         is_there = Revision.objects.in_draft_of(site.pk).filter(page=old.parent_id).exists()
         page_values.copied(old, worded=clock.now(), parent_id=old.parent_id if is_there else None).save()
-    bump(site, pages=True)
+    bump(site, [old.page_id])

@@ -17,7 +17,7 @@ from hestor.core.errors import NotFound, NothingToPublish, StaleRevision
 from hestor.core.facts import document
 from hestor.edge_cache import invalidating
 from hestor.sites.models import Deed, Edition, Revision, Site, TimedPublishing
-from hestor.sites.selectors.changes import changes_of
+from hestor.sites.selectors.changes import fact_changes
 from hestor.sites.selectors.comparison import edition as edition_of_number
 from hestor.sites.selectors.states import live_edition
 from hestor.sites.services import deeds, page_values
@@ -25,6 +25,8 @@ from hestor.sites.services.held_back import Key, held_back, split
 from hestor.sites.services.locking import bump, locked
 
 _TRIES = 5
+_PAGES_KEPT = 500
+"""As many changes of pages are kept with an edition; all are found by comparing it."""
 
 
 def publish(
@@ -40,10 +42,10 @@ def publish(
         if site is None:
             raise NotFound
         # Reach takes rendering, so it is found before the lock; the lock sees to it that it is still true.
-        changes = changes_of(site)
+        facts = fact_changes(site, live_edition(site))
         try:
             with invalidating(site_id):
-                return _publish(site, changes, by, now, site.revision if revision is None else revision, held)
+                return _publish(site, facts, by, now, site.revision if revision is None else revision, held)
         except StaleRevision as error:
             if revision is not None:
                 raise
@@ -53,16 +55,18 @@ def publish(
 
 @transaction.atomic
 def _publish(
-    seen: Site, changes: tuple[Change, ...], by: Account, now: datetime, revision: int, held: Collection[Key]
+    seen: Site, facts: tuple[Change, ...], by: Account, now: datetime, revision: int, held: Collection[Key]
 ) -> Edition:
     site = locked(seen.pk, revision)
     if site.live_number != seen.live_number:
         raise StaleRevision(revision, site.revision)
     live = live_edition(site)
-    changes, held_changes = split(changes, held)
-    if not changes:
-        raise NothingToPublish
+    facts, held_changes = split(site, facts, held)
     stays = held_back(site, live, held_changes)
+    diff = stays.diff(site)
+    count, pages = diff.count(), diff.window(0, _PAGES_KEPT)
+    if not facts and not count:
+        raise NothingToPublish
     number = site.live_number + 1
     stays.leaving(site).update(live_to=number - 1)
     stays.coming(site).update(live_from=number)
@@ -72,7 +76,8 @@ def _publish(
         site=site,
         number=number,
         facts_document=document.document(document.without_private(stays.facts_of(site, live))),
-        changes=[change.document() for change in changes],
+        changes=[change.document() for change in (*facts, *pages)],
+        more_changes=count - len(pages),
         published=now,
         by=by,
     )
@@ -83,11 +88,11 @@ def _restore_pages(site: Site, number: int) -> tuple[list[int], list[int]]:
     wanted = Revision.objects.in_edition_of(site.pk, number)
     gone = list(Revision.objects.in_draft_of(site.pk).exclude(pk__in=wanted.values("pk")).values_list("pk", flat=True))
     missing = list(wanted.filter(in_draft=False))
-    Revision.objects.filter(pk__in=gone).update(in_draft=False)
+    Revision.objects.filter(pk__in=gone).leave()
     came = []
     for old in missing:
         if old.live_to is None:
-            Revision.objects.filter(pk=old.pk).update(in_draft=True)
+            Revision.objects.filter(pk=old.pk).come_in()
             came.append(old.pk)
         else:
             copied = page_values.copied(old, worded=clock.now())
@@ -110,5 +115,5 @@ def restore(site_id: int, number: int, revision: int | None = None) -> tuple[Sit
         if not (gone or came) and facts == site.facts:
             return site, None
         site.draft_facts = document.document(facts)
-        bump(site, pages=bool(gone or came))
+        bump(site, Revision.objects.filter(pk__in=[*gone, *came]).values_list("page_id", flat=True))
         return site, deeds.note(site, gone, came, before)

@@ -14,7 +14,7 @@ from hestor.core.errors import HestorError, InvalidInput, NothingToPublish
 from hestor.core.roles import Action
 from hestor.sites.models import Site, TimedPublishing
 from hestor.sites.selectors.access import reach_site
-from hestor.sites.selectors.changes import changes_of
+from hestor.sites.selectors.changes import fact_changes
 from hestor.sites.selectors.states import live_edition
 from hestor.sites.services.held_back import Key, held_back, split
 from hestor.sites.services.locking import locked
@@ -29,10 +29,11 @@ def set_time(site_id: int, by: Account, at: datetime, revision: int, held: Colle
     if problems := list(schedule_rules.problems("at", at, clock.now())):
         raise InvalidInput(problems)
     seen = locked(site_id, revision)
-    changes, held_changes = split(changes_of(seen), held)
-    if not changes:
+    live = live_edition(seen)
+    facts, held_changes = split(seen, fact_changes(seen, live), held)
+    stays = held_back(seen, live, held_changes)
+    if not facts and not stays.diff(seen).count():
         raise NothingToPublish
-    held_back(seen, live_edition(seen), held_changes)
     with transaction.atomic():
         site = locked(site_id, revision)
         values = {"at": at, "revision": revision, "held_back": sorted(held), "by": by, "failed": ""}

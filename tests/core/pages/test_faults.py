@@ -1,5 +1,6 @@
 """What is amiss with titles and descriptions, and the mends: each mend ends the fault that it is for."""
 
+from collections import Counter
 from dataclasses import replace
 from datetime import date
 
@@ -10,6 +11,7 @@ from hypothesis import strategies as st
 from hestor.core.pages import faults, title_changes, titles_csv
 from hestor.core.pages.empty_titles import says_nothing
 from hestor.core.pages.faults import House, NamedPage
+from hestor.core.pages.title_survey import TitleSurvey, surveyed
 from hestor.core.pages.titles import Titling
 from hestor.core.text.fillins import Values
 
@@ -21,8 +23,13 @@ def page(number, title, **more):
     return NamedPage(number, f"/{number}/", title, **{"excerpt": "Of beans. And more.", **more})
 
 
+def rows_of(pages, house):
+    survey = surveyed(pages, house)
+    return [survey.row(page) for page in pages]
+
+
 def found(*pages, house=HOUSE):
-    return [{fault.kind: dict(fault.mend) for fault in row.faults} for row in faults.rows_of(pages, house)]
+    return [{fault.kind: dict(fault.mend) for fault in row.faults} for row in rows_of(pages, house)]
 
 
 @pytest.mark.parametrize(
@@ -96,12 +103,12 @@ def test_a_mend_ends_its_fault(given_titles):
     pages = [
         page(n, title or "T", own_title=own, summary=summary) for n, (title, own, summary) in enumerate(given_titles)
     ]
-    for row in faults.rows_of(pages, HOUSE):
+    for row in rows_of(pages, HOUSE):
         for fault in row.faults:
             if not fault.mend or fault.kind == "description_long":
                 continue
             mended = [replace(one, **fault.mend) if one is row.page else one for one in pages]
-            after = next(r for r in faults.rows_of(mended, HOUSE) if r.page.page_id == row.page.page_id)
+            after = next(r for r in rows_of(mended, HOUSE) if r.page.page_id == row.page.page_id)
             assert fault.kind not in {one.kind for one in after.faults}
 
 
@@ -110,9 +117,43 @@ def test_what_is_written_as_csv_is_read_back_as_no_change(words):
     from hestor.core.text import lines
 
     pages = [page(n, lines.tidy(title), own_title=lines.tidy(own)) for n, (title, own) in enumerate(words)]
-    text = titles_csv.written(faults.rows_of(pages, HOUSE))
+    text = titles_csv.written(rows_of(pages, HOUSE))
     read = titles_csv.read(text, pages)
     assert (read.cells, read.problems) == ((), ())
+
+
+@given(st.lists(st.tuples(TITLES, TITLES, TITLES), max_size=8), st.integers(1, 8))
+def test_what_is_counted_is_what_the_rows_say(given_titles, at_once):
+    pages = [
+        page(n, title or "T", own_title=own, summary=summary) for n, (title, own, summary) in enumerate(given_titles, 1)
+    ]
+    survey = TitleSurvey(HOUSE)
+    for first in range(0, len(pages), at_once):
+        survey.look(pages[first : first + at_once])
+    assert not {kind for one in pages for kind in kinds(survey.row(one)) if kind.endswith("_twin")}
+    survey.finish()
+    rows = [survey.row(one) for one in pages]
+    shown = Counter(row.shown.casefold() for row in rows)
+    said = Counter(one.summary.casefold() for one in pages if one.summary)
+    for row in rows:
+        assert ("title_twin" in kinds(row)) == (shown[row.shown.casefold()] > 1)
+        assert ("description_twin" in kinds(row)) == (said[row.page.summary.casefold()] > 1)
+    counted = {
+        kind: (
+            sum(kind in kinds(row) for row in rows),
+            sum(any(fault.kind == kind and fault.mend for fault in row.faults) for row in rows),
+        )
+        for kind in faults.KINDS
+    }
+    assert survey.counts() == {kind: both for kind, both in counted.items() if both[0]}
+    for kind in faults.KINDS:
+        assert survey.pages_with(kind) == [row.page.page_id for row in rows if kind in kinds(row)]
+    misled = [row for row in rows if faults.MISLEADING & kinds(row)]
+    assert survey.misleading(faults.MISLEADING) == len(misled)
+
+
+def kinds(row):
+    return {fault.kind for fault in row.faults}
 
 
 @pytest.mark.parametrize("parting", [",", ";", "\t"])
@@ -120,7 +161,7 @@ def test_a_spreadsheets_file_is_read_whatever_parts_its_columns(parting):
     pages = [page(1, "Beans"), page(2, "Peas")]
     rows = [["Title", "path"], ["Broad beans", "/1/"], ["Peas", "/2/"], ["?", "/nowhere/"]]
     read = titles_csv.read("\ufeff" + "\r\n".join(parting.join(row) for row in rows), pages)
-    assert read.cells == ((1, "title", "Broad beans"),)
+    assert read.cells == ((1, "title", "Broad beans", "Beans"),)
     assert [(one.code, one.params["line"]) for one in read.problems] == [("csv_page_unknown", 4)]
 
 
@@ -134,10 +175,10 @@ def test_what_is_no_table_of_titles(text, code):
 
 
 def test_a_formula_stays_a_text():
-    row = faults.rows_of([page(1, "=HYPERLINK(1)")], HOUSE)
+    row = rows_of([page(1, "=HYPERLINK(1)")], HOUSE)
     text = titles_csv.written(row)
     assert "'=HYPERLINK(1)" in text
-    assert titles_csv.read(text, [page(1, "Other")]).cells == ((1, "title", "=HYPERLINK(1)"),)
+    assert titles_csv.read(text, [page(1, "Other")]).cells == ((1, "title", "=HYPERLINK(1)", "Other"),)
 
 
 @pytest.mark.parametrize(
