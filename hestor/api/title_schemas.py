@@ -103,8 +103,9 @@ class CsvIn(Strict):
 
 
 class ProposedCell(TitleCell):
-    """New words for one field of a page, and those that it has."""
+    """New words for one field of a page, with its address, and those that it has."""
 
+    path: str
     was: str
 
 

@@ -736,6 +736,8 @@ export interface paths {
         /**
          * Show
          * @description What would change for visitors, in words, old and new, with reach; and a preview of the whole draft.
+         *
+         *     Of many changes those from number ``start`` on, facts first, then pages by their addresses.
          */
         get: operations["hestor_api_changes_show"];
         put?: never;
@@ -947,7 +949,7 @@ export interface paths {
         };
         /**
          * Compare
-         * @description What edition ``other`` says otherwise than this one: facts, then pages.
+         * @description What edition ``other`` says otherwise than this one: facts, then pages, from number ``start`` on.
          */
         get: operations["hestor_api_editions_compare"];
         put?: never;
@@ -2648,11 +2650,15 @@ export interface components {
         };
         /**
          * ChangesOut
-         * @description The draft against the live edition. ``shown_on`` is the page on which changed facts are best looked at.
+         * @description The draft against the live edition, or a part of it: ``count`` is how many changes there are in all.
+         *
+         *     ``shown_on`` is the page on which changed facts are best looked at.
          */
         ChangesOut: {
             /** Changes */
             changes: components["schemas"]["ChangeOut"][];
+            /** Count */
+            count: number;
             /** Live Number */
             live_number: number;
             /** Preview Url */
@@ -2702,6 +2708,18 @@ export interface components {
             kind: "tagline" | "description" | "logo" | "icon" | "contact_email" | "notices_email" | "starter_text" | "one_page" | "empty_pages" | "titles" | "undescribed_pictures" | "unpublished";
             /** Page */
             page: number | null;
+        };
+        /**
+         * ChecklistOut
+         * @description What is still to be said.
+         *
+         *     ``is_whole`` says whether titles were looked over on all pages; while it does not, each call looks over more.
+         */
+        ChecklistOut: {
+            /** Is Whole */
+            is_whole: boolean;
+            /** Items */
+            items: components["schemas"]["ChecklistItemOut"][];
         };
         /**
          * ClockChangeOut
@@ -2797,10 +2815,14 @@ export interface components {
         /**
          * ComparedOut
          * @description What one edition says otherwise than another: ``old`` is what ``one`` said, ``new`` what ``other`` said.
+         *
+         *     It may be a part of it: ``count`` is how many differences there are in all.
          */
         ComparedOut: {
             /** Changes */
             changes: components["schemas"]["ChangeOut"][];
+            /** Count */
+            count: number;
             /** One */
             one: number;
             /** Other */
@@ -3180,7 +3202,7 @@ export interface components {
         };
         /**
          * EditionOut
-         * @description A published state: who, when and what.
+         * @description A published state: who, when and what; ``more`` is how many changes of pages are not among ``changes``.
          */
         EditionOut: {
             /** By */
@@ -3191,6 +3213,8 @@ export interface components {
             label: string;
             /** Live */
             live: boolean;
+            /** More */
+            more: number;
             /** Name */
             name: string;
             /** Number */
@@ -5182,7 +5206,7 @@ export interface components {
         };
         /**
          * ProposedCell
-         * @description New words for one field of a page, and those that it has.
+         * @description New words for one field of a page, with its address, and those that it has.
          */
         ProposedCell: {
             /**
@@ -5192,6 +5216,8 @@ export interface components {
             field: "title" | "own_title" | "menu_title" | "summary";
             /** Page */
             page: number;
+            /** Path */
+            path: string;
             /** Value */
             value: string;
             /** Was */
@@ -5232,6 +5258,8 @@ export interface components {
             label: string;
             /** Live */
             live: boolean;
+            /** More */
+            more: number;
             /** Name */
             name: string;
             /** Number */
@@ -8361,7 +8389,10 @@ export interface operations {
     };
     hestor_api_changes_show: {
         parameters: {
-            query?: never;
+            query?: {
+                start?: number;
+                count?: number;
+            };
             header?: never;
             path: {
                 site: string;
@@ -8974,6 +9005,8 @@ export interface operations {
         parameters: {
             query: {
                 other: number;
+                start?: number;
+                count?: number;
             };
             header?: never;
             path: {
@@ -12530,7 +12563,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ChecklistItemOut"][];
+                    "application/json": components["schemas"]["ChecklistOut"];
                 };
             };
             /** @description Not Found */

@@ -50,7 +50,7 @@ interface Found {
 }
 
 function SiteFinder({ parts, person, sites, site, onShortcuts, ...field }: Found & { site: Site }) {
-  return <parts.Finder entries={useSiteEntries(person, sites, site, onShortcuts)} {...field} />;
+  return <parts.Finder entries={useSiteEntries(person, sites, site, field.typed, onShortcuts)} {...field} />;
 }
 
 function PlainFinder({ parts, person, sites, typed, onType, onReady, onClose }: Found) {

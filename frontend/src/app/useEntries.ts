@@ -1,5 +1,5 @@
 import { useNavigate } from "react-router";
-import type { Session, Site } from "../api/client";
+import type { Page, Session, Site } from "../api/client";
 import { useSignOut } from "../accounts";
 import { countChanges } from "../draft/changes";
 import { BANDS } from "../draft/facts";
@@ -9,7 +9,8 @@ import { useEditions } from "../editions";
 import { useFormat } from "../i18n/format";
 import { useTranslation } from "../i18n/useTranslation";
 import { holdKeys } from "../ui/holdKeys";
-import { usePages } from "../pages";
+import { useSettled } from "../ui/useSettled";
+import { usePageChoices } from "../pages";
 import { usePictures } from "../pictures";
 import type { Entry } from "./entries";
 import { VIEWS } from "./views";
@@ -129,10 +130,26 @@ function useEditionEntries(site: Site): Entry[] {
   });
 }
 
+/** The pages of a site; of many only the first, and those that have the words that are typed. */
+function useFoundPages(site: string, typed: string): Page[] {
+  const first = usePageChoices(site).data;
+  const sought = useSettled(typed.trim(), 150);
+  const isLong = first !== undefined && first.count > first.rows.length;
+  const further = usePageChoices(site, sought, "all", isLong && sought !== "").data;
+  const found = isLong && sought ? (further?.rows ?? []) : [];
+  return [...new Map([...(first?.rows ?? []), ...found].map((page) => [page.id, page])).values()];
+}
+
 /** Everything of a site that can be found. What was not read yet is fetched, and comes when it is there. */
-export function useSiteEntries(person: Person, sites: Site[], site: Site, onShortcuts: () => void): Entry[] {
+export function useSiteEntries(
+  person: Person,
+  sites: Site[],
+  site: Site,
+  typed: string,
+  onShortcuts: () => void,
+): Entry[] {
   const navigate = useNavigate();
-  const pages = usePages(site.slug).data ?? [];
+  const pages = useFoundPages(site.slug, typed);
   const pictures = usePictures(site.slug).data?.pictures ?? [];
   return [
     ...useActions(site, onShortcuts),

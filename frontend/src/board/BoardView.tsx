@@ -5,9 +5,8 @@ import { SPOKEN } from "../api/lists.gen";
 import { BANDS } from "../draft/facts";
 import { useSite } from "../draft/hooks";
 import { useTranslation } from "../i18n/useTranslation";
-import { usePages } from "../pages";
+import { PageSelect, usePageChoices } from "../pages";
 import { MomentChoice } from "../proofs/MomentChoice";
-import { PageChoice } from "../proofs/PageChoice";
 import { ProofsProvider } from "../proofs/ProofsProvider";
 import { Button } from "../ui/Button";
 import { QueryBoundary } from "../ui/QueryBoundary";
@@ -52,7 +51,7 @@ function languagesIn(desk: string): [string, string][] {
 export function BoardView() {
   const { t, i18n } = useTranslation();
   const site = useSite();
-  const pages = usePages(site.slug);
+  const pages = usePageChoices(site.slug);
   const [path, setPath] = useState("/");
   const [at, setAt] = useState("");
   const [fact, setFact] = useState("");
@@ -74,7 +73,9 @@ export function BoardView() {
     <div className="min-h-[calc(100vh-60px)] bg-paper pb-8">
       <ViewHead title={t("view.proofs")} lead={t("board.lead")} />
       <div className="flex flex-wrap items-center gap-x-5 gap-y-2.5 px-6 pb-4 [&_label]:first-letter:uppercase print:hidden">
-        {pages.data && <PageChoice pages={pages.data} path={path} onChoose={setPath} />}
+        {pages.data && (
+          <PageSelect label={t("sheet.onPage")} value={path} keyOf={(page) => page.path} onChoose={setPath} />
+        )}
         <Select
           label={t("board.fact")}
           value={fact}

@@ -12,7 +12,7 @@ export function ChecklistLink() {
     useSelect(({ facts }) => facts.state.meta.revision),
     1_500,
   );
-  const count = useChecklist(site.slug, revision).data?.length ?? 0;
+  const count = useChecklist(site.slug, revision).data?.items.length ?? 0;
   if (count === 0) return null;
   return (
     <Link to={`/${site.slug}/to-say`} className="act-link">

@@ -57,7 +57,18 @@ export function ChecklistView() {
   return (
     <div className="min-h-[calc(100vh-60px)] bg-paper pb-8">
       <ViewHead title={t("checklist.title")} lead={t("checklist.lead")} />
-      <QueryBoundary query={checklist}>{(all) => <List all={all} />}</QueryBoundary>
+      <QueryBoundary query={checklist}>
+        {({ items, is_whole }) => (
+          <>
+            {(items.length > 0 || is_whole) && <List all={items} />}
+            {!is_whole && (
+              <p role="status" className="px-6 py-3 text-soft">
+                {t("checklist.looking")}
+              </p>
+            )}
+          </>
+        )}
+      </QueryBoundary>
     </div>
   );
 }

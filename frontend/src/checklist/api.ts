@@ -7,7 +7,9 @@ export type ChecklistItem = Schemas["ChecklistItemOut"];
 export function useChecklist(site: string, revision: number) {
   return useQuery({
     queryKey: ["checklist", site, revision],
-    queryFn: () => result<ChecklistItem[]>(api.GET("/api/sites/{site}/unsaid", { params: { path: { site } } })),
+    queryFn: () => result<Schemas["ChecklistOut"]>(api.GET("/api/sites/{site}/unsaid", { params: { path: { site } } })),
+    // Of very many pages some are looked over with each call.
+    refetchInterval: ({ state }) => (state.data && !state.data.is_whole ? 500 : false),
     placeholderData: (before) => before,
   });
 }

@@ -37,6 +37,8 @@ export const PAGE: PageFull = {
   state: "live",
   address: "",
   depth: 0,
+  above: [],
+  steps: { up: false, down: false, into: false, out: false },
   notices: [],
   revision: 1,
   may: {
@@ -85,7 +87,8 @@ export function server() {
     title: titles[`${String(id)}.title`] ?? `Page ${String(id)}`,
   });
   const tableNow = (): TitleTable => ({
-    ...{ revision, count: 2, order: [1, 2], rows: { 1: row(1), 2: row(2) }, faults: [] },
+    ...{ revision, recent: [1, 2], rows: { 1: row(1), 2: row(2) }, known: {}, faults: [] },
+    ...{ lookedOver: 2, isWhole: true },
     cuts: { search: 580, tab: 190, description: 155 },
   });
   const pageNow = (): PageFull => ({ ...PAGE, ...page, revision });

@@ -132,6 +132,7 @@ export class DraftStore {
   openTitles(table: TitleTable): TitlesDocument {
     if (this.table) {
       this.table.refresh(table);
+      this.takeUpIn("titles");
       return this.table;
     }
     const source: DocumentSource<TitleCells, TitleTable> = {
@@ -296,14 +297,19 @@ export class DraftStore {
   private takeUpIn(id: DocumentId): void {
     const laid = this.waiting[id];
     if (!laid) return;
+    const document = this.document(id);
+    // Of the table not all is read at once: what lies in rows that are still to come goes on waiting.
+    const unread = Object.entries(laid).filter(([key]) => id === "titles" && !(key in document.state.saved));
+    if (unread.length === Object.keys(laid).length) return;
     Reflect.deleteProperty(this.waiting, id);
-    const free = this.document(id).takeUp(laid);
+    if (unread.length) this.waiting[id] = Object.fromEntries(unread);
+    const free = document.takeUp(laid);
     if (Object.keys(free).length) this.choose(id, free);
   }
 
   /** All that the server does not have, of each document; what waits to be taken up is among it. */
   aside(): Aside {
-    const open = this.ids.map((id) => [id, this.document(id).unsaved()] as const);
+    const open = this.ids.map((id) => [id, { ...this.waiting[id], ...this.document(id).unsaved() }] as const);
     return { ...this.waiting, ...Object.fromEntries(open.filter(([, laid]) => Object.keys(laid).length)) };
   }
 

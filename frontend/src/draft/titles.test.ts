@@ -2,6 +2,7 @@ import { describe, expect, it, vi } from "vitest";
 import { NoConnection } from "../api/problem";
 import { server, style } from "./memoryServer";
 import { DraftStore } from "./store";
+import { cellValues, knowing, merged, tableOf } from "./titles";
 
 describe("the table of titles", () => {
   it("takes many cells at once, as one step to undo", async () => {
@@ -72,5 +73,63 @@ describe("the table of titles", () => {
     await vi.waitFor(() => expect(store.canUndo).toBe(true));
     expect(store.refused).toBeUndefined();
     expect(store.canRedo).toBe(false);
+  });
+});
+
+const part = (ids: number[]) => ({
+  ...{ revision: 1, count: 9_000, faults: [], looked_over: 9, is_whole: true },
+  ...{ search_cut: 580, tab_cut: 190, description_cut: 155 },
+  rows: ids.map((id) => ({
+    ...{ id, path: `/${String(id)}/`, title: `Page ${String(id)}`, own_title: "", menu_title: "", summary: "" },
+    ...{ shown_title: "", description: "", source: "" as const, search_width: 1, tab_width: 1, faults: [] },
+  })),
+});
+const numbers = (from: number, count: number) => Array.from({ length: count }, (_, index) => from + index);
+
+describe("rows of a long table", () => {
+  it("keeps those that were read last, and those that are edited", () => {
+    const table = [1, 1001, 2001, 3001].reduce(
+      (before, from) => merged(before, part(numbers(from, 1_000)), ["7.title"]),
+      tableOf(part([])),
+    );
+    const kept = Object.keys(table.rows).map(Number);
+    expect(kept).toHaveLength(3_001);
+    expect([kept[0], kept[1], kept.at(-1)]).toEqual([7, 1_001, 4_000]);
+    expect(cellValues(table)["7.title"]).toBe("Page 7");
+  });
+
+  it("takes back what a proposal changed in rows that were never read", async () => {
+    const remote = server();
+    const store = new DraftStore(style(), remote.backend);
+    store.openTitles(remote.tableNow());
+    const cells = [{ page: 9, path: "/9/", field: "title" as const, value: "New", was: "Old" }];
+    const now = store.titles?.state.meta ?? remote.tableNow();
+    store.openTitles({ ...knowing(now, cells), revision: store.titles?.revision ?? 1 });
+    store.choose("titles", { "9.title": "New" });
+    await store.flush();
+    store.undo();
+    await store.flush();
+    expect(remote.calls).toEqual([{ "9.title": "New" }, { "9.title": "Old" }]);
+  });
+
+  it("forgets what a proposal said of a row once that is read", () => {
+    const cells = [{ page: 9, path: "/9/", field: "title" as const, value: "New", was: "Old" }];
+    const table = merged(knowing(tableOf(part([1])), cells), part([9]));
+    expect(cellValues(table)["9.title"]).toBe("Page 9");
+  });
+
+  it("lets words that were laid aside wait for their rows", async () => {
+    const remote = server();
+    const store = new DraftStore(style(), remote.backend);
+    const laid = {
+      titles: { "1.title": { value: "Mine", base: "Page 1" }, "9.title": { value: "M", base: "Page 9" } },
+    };
+    store.takeUp(laid);
+    store.openTitles(remote.tableNow());
+    expect(store.titles?.value("1.title")).toBe("Mine");
+    expect(store.aside().titles).toHaveProperty("9.title");
+    store.openTitles(merged(remote.tableNow(), part([9])));
+    expect(store.titles?.value("9.title")).toBe("M");
+    await store.flush();
   });
 });

@@ -1,10 +1,10 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, result, type Change, type Edition, type Schemas } from "../api/client";
 import { readStyle } from "../draft/api";
 import { useSite, useStore } from "../draft/hooks";
 import { useTranslation } from "../i18n/useTranslation";
-import { ChangeList } from "../review";
+import { ChangeList, MoreChanges, useParts } from "../review";
 import { Seen } from "./Seen";
 import { ErrorNotice } from "../ui/ErrorNotice";
 import { QueryBoundary } from "../ui/QueryBoundary";
@@ -64,33 +64,34 @@ function Changes({ sides }: { sides: readonly [Edition, Edition] }) {
   const { t } = useTranslation();
   const site = useSite();
   const [one, other] = [sides[0].number, sides[1].number];
-  const found = useQuery({
-    queryKey: ["compared", site.slug, one, other],
-    queryFn: () =>
-      result<Schemas["ComparedOut"]>(
-        api.GET("/api/sites/{site}/editions/{number}/compared", {
-          params: { path: { site: site.slug, number: one }, query: { other } },
-        }),
-      ),
-  });
+  const found = useParts(["compared", site.slug, one, other], (window) =>
+    result<Schemas["ComparedOut"]>(
+      api.GET("/api/sites/{site}/editions/{number}/compared", {
+        params: { path: { site: site.slug, number: one }, query: { other, ...window } },
+      }),
+    ),
+  );
   const labels = [t("editions.number", { number: one }), t("editions.number", { number: other })] as const;
   return (
     <QueryBoundary query={found}>
-      {({ changes }) =>
+      {({ changes, count }) =>
         changes.length === 0 ? (
           <p className="py-3 text-soft">{t("editions.same")}</p>
         ) : (
-          <ChangeList
-            changes={changes}
-            tense="after"
-            labels={labels}
-            aside={(change) => (
-              <div className="grid content-start justify-items-start gap-2 max-lg:col-span-full">
-                {site.may.edit.allowed && <Back change={change} number={one} />}
-                <Seen change={change} sides={sides} />
-              </div>
-            )}
-          />
+          <>
+            <ChangeList
+              changes={changes}
+              tense="after"
+              labels={labels}
+              aside={(change) => (
+                <div className="grid content-start justify-items-start gap-2 max-lg:col-span-full">
+                  {site.may.edit.allowed && <Back change={change} number={one} />}
+                  <Seen change={change} sides={sides} />
+                </div>
+              )}
+            />
+            <MoreChanges count={count - changes.length} onMore={() => void found.fetchNextPage()} />
+          </>
         )
       }
     </QueryBoundary>

@@ -4,7 +4,7 @@ import { Link } from "react-router";
 import type { Edition, Site } from "../api/client";
 import { countChanges } from "../draft/changes";
 import { useTranslation } from "../i18n/useTranslation";
-import { ChangeList } from "../review";
+import { ChangeList, MoreChanges } from "../review";
 import { useSelect, useSite, useStore } from "../draft/hooks";
 import { UndoButtons } from "../draft/UndoButtons";
 import { useUndoKeys } from "../draft/useUndoKeys";
@@ -87,8 +87,9 @@ function EditionRow({
             .join(" · ")}
         </p>
         <details className="mb-1.5">
-          <summary className="text-soft">{t("editions.all", { count: edition.changes.length })}</summary>
+          <summary className="text-soft">{t("editions.all", { count: edition.changes.length + edition.more })}</summary>
           <ChangeList changes={edition.changes} tense="after" />
+          <MoreChanges count={edition.more} />
         </details>
         <Actions edition={edition} site={site} restore={restore} />
         <Compared edition={edition} editions={editions} />

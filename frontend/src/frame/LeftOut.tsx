@@ -3,7 +3,7 @@ import { Link } from "react-router";
 import type { Page } from "../api/client";
 import { useSite, useStore } from "../draft/hooks";
 import { useTranslation } from "../i18n/useTranslation";
-import { fetchPage, usePages } from "../pages";
+import { fetchPage, usePagesLeavingOut } from "../pages";
 import { ActionLink } from "../ui/ActionLink";
 
 /** Makes a page show all shared parts again, as a step that can be undone. */
@@ -22,13 +22,13 @@ export function LeftOut({ readOnly }: { readOnly: boolean }) {
   const site = useSite();
   const takePart = useTakePart(site.slug);
   const [busy, setBusy] = useState(0);
-  const found = (usePages(site.slug).data ?? []).filter((page) => page.left_out.length > 0);
-  if (found.length === 0) return null;
+  const found = usePagesLeavingOut(site.slug).data;
+  if (!found?.count) return null;
   return (
     <div className="mt-3 border-t border-line pt-2">
-      <p className="text-xs text-soft">{t("leftOut.lead", { count: found.length })}</p>
+      <p className="text-xs text-soft">{t("leftOut.lead", { count: found.count })}</p>
       <ul className="mt-1 grid gap-1.5">
-        {found.map((page) => (
+        {found.rows.map((page) => (
           <li key={page.id}>
             <Link to={`/${site.slug}/pages?page=${String(page.id)}`} className="act-link">
               {page.shown_title}
@@ -50,6 +50,9 @@ export function LeftOut({ readOnly }: { readOnly: boolean }) {
             )}
           </li>
         ))}
+        {found.count > found.rows.length && (
+          <li className="text-xs text-soft">{t("leftOut.more", { count: found.count - found.rows.length })}</li>
+        )}
       </ul>
     </div>
   );

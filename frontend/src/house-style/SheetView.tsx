@@ -6,25 +6,26 @@ import { useSelect, useSite, useStore } from "../draft/hooks";
 import { UndoButtons } from "../draft/UndoButtons";
 import { useUndoKeys } from "../draft/useUndoKeys";
 import { useTranslation } from "../i18n/useTranslation";
-import { usePages } from "../pages";
+import { PageSelect, usePageChoices } from "../pages";
 import { ProofsProvider, useProofs } from "../proofs/ProofsProvider";
 import { AddressSection } from "../sites";
 import { Notice } from "../ui/Notice";
 import { FactRow } from "./FactRow";
 import { Index } from "./Index";
 import { MomentChoice } from "../proofs/MomentChoice";
-import { PageChoice } from "../proofs/PageChoice";
 
 /** The page whose proofs the sheet shows: the chosen one while it is there, else the one that the house style names. */
 function useShownPage(site: string) {
-  const pages = usePages(site).data;
+  const pages = usePageChoices(site).data;
   const proposed = useSelect(({ facts }) => facts.state.meta.shown_on);
   const [chosen, choose] = useState(proposed);
   const [at, chooseAt] = useState("");
-  const known = (path: string) => !pages || pages.some((page) => page.path === path);
+  // Of very many pages not all are at hand; one that is gone is told by its proofs.
+  const known = (path: string) =>
+    !pages || pages.count > pages.rows.length || pages.rows.some((page) => page.path === path);
   // The pages may have changed since the house style was read.
   const path = [chosen, proposed].find(known) ?? "/";
-  return { pages: pages ?? [], path, choose, at, chooseAt };
+  return { count: pages?.count ?? 0, path, choose, at, chooseAt };
 }
 
 /** What keeps the whole sheet from working: no connection, or nobody signed in any more. */
@@ -65,8 +66,13 @@ function BandSection({ band, readOnly, first, shown }: SectionProps) {
         <span className="py-1.5 max-[899px]:hidden">{t("sheet.value")}</span>
         <span className="flex items-center justify-between gap-3 bg-board py-1.5 ps-4.5 pe-4 max-[899px]:ps-6">
           {t("sheet.places")}
-          {first && shown.pages.length > 0 && (
-            <PageChoice pages={shown.pages} path={shown.path} onChoose={shown.choose} />
+          {first && shown.count > 0 && (
+            <PageSelect
+              label={t("sheet.onPage")}
+              value={shown.path}
+              keyOf={(page) => page.path}
+              onChoose={shown.choose}
+            />
           )}
           {band.id === "clock" && <MomentChoice at={shown.at} onChoose={shown.chooseAt} />}
         </span>

@@ -1,6 +1,5 @@
 import { useState, type SubmitEvent } from "react";
 import { useNavigate } from "react-router";
-import type { Page } from "../api/client";
 import { ApiProblem } from "../api/problem";
 import { useSite } from "../draft/hooks";
 import { useTranslation } from "../i18n/useTranslation";
@@ -8,14 +7,10 @@ import { Button } from "../ui/Button";
 import { ErrorNotice } from "../ui/ErrorNotice";
 import { Field } from "../ui/Field";
 import { useAddPage } from "./api";
-
-interface Props {
-  pages: Page[];
-  onDone: () => void;
-}
+import { PageSelect } from "./PageSelect";
 
 /** A new page or post from its title; all else is said where it then stands open. */
-export function AddPage({ pages, onDone }: Props) {
+export function AddPage({ onDone }: { onDone: () => void }) {
   const { t } = useTranslation();
   const site = useSite();
   const navigate = useNavigate();
@@ -47,24 +42,19 @@ export function AddPage({ pages, onDone }: Props) {
         errors={problem?.of("title") ?? []}
         onChange={(event) => setTitle(event.target.value)}
       />
-      <label className="grid gap-1">
-        <span className="font-semibold">{t("addPage.place")}</span>
-        <select
-          value={place}
-          onChange={(event) => setPlace(event.target.value)}
-          className="min-h-10 w-full rounded-md border border-soft bg-paper px-3"
-        >
-          <option value="">{t("addPage.top")}</option>
-          <option value="post">{t("addPage.post")}</option>
-          {pages
-            .filter((page) => page.kind === "page" && page.path !== "/")
-            .map((page) => (
-              <option key={page.id} value={page.id}>
-                {t("addPage.below", { title: page.shown_title })}
-              </option>
-            ))}
-        </select>
-      </label>
+      <PageSelect
+        label={t("addPage.place")}
+        value={place}
+        keyOf={(page) => String(page.id)}
+        others={[
+          ["", t("addPage.top")],
+          ["post", t("addPage.post")],
+        ]}
+        only="parents"
+        wordsOf={(page) => t("addPage.below", { title: page.shown_title })}
+        onChoose={setPlace}
+        className="min-h-10 w-full rounded-md border border-soft bg-paper px-3"
+      />
       <div className="flex items-center gap-4">
         <Button type="submit" disabled={add.isPending || !title.trim()}>
           {t("addPage.add")}

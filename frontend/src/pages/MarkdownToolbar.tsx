@@ -2,8 +2,8 @@ import type { EditorView } from "@codemirror/view";
 import { Bold, Heading2, Italic, Link2, List } from "lucide-react";
 import { useTranslation } from "../i18n/useTranslation";
 import { usePictures } from "../pictures";
-import { usePages } from "./api";
 import { FILL_INS } from "./fillIns";
+import { PageSelect } from "./PageSelect";
 import { bold, heading, insert, italic, link, list } from "./markdownEdits";
 
 const TOOLS = [
@@ -16,7 +16,7 @@ const TOOLS = [
 const SELECT = "max-w-36 rounded-sm bg-paper px-1 py-1 text-soft hover:text-ink";
 
 interface PutProps {
-  name: "page" | "picture" | "fillIn";
+  name: "picture" | "fillIn";
   choices: { key: string; words: string; text: string }[];
   onPut: (text: string) => void;
 }
@@ -48,7 +48,6 @@ function Put({ name, choices, onPut }: PutProps) {
 /** What a text can be given without knowing how it is written: each also has its keys. */
 export function MarkdownToolbar({ site, view }: { site: string; view: () => EditorView | null }) {
   const { t } = useTranslation();
-  const pages = usePages(site).data ?? [];
   const pictures = usePictures(site).data?.pictures ?? [];
   const put = (text: string, block = false) => {
     const now = view();
@@ -76,14 +75,14 @@ export function MarkdownToolbar({ site, view }: { site: string; view: () => Edit
           <Icon size={16} aria-hidden />
         </button>
       ))}
-      <Put
-        name="page"
-        choices={pages.map((page) => ({
-          key: String(page.id),
-          words: page.shown_title,
-          text: `[${page.shown_title}](${page.path})`,
-        }))}
-        onPut={put}
+      <PageSelect
+        label={t("editor.put.page")}
+        hideLabel
+        value=""
+        keyOf={(page) => String(page.id)}
+        others={[["", t("editor.put.page")]]}
+        onChoose={(_, page) => page && put(`[${page.shown_title}](${page.path})`)}
+        className={SELECT}
       />
       <Put
         name="picture"

@@ -9,8 +9,11 @@ import { Button } from "../ui/Button";
 import { ErrorNotice } from "../ui/ErrorNotice";
 import { Notice } from "../ui/Notice";
 import { useBelow, useDeletePage, useDuplicate, useMakeHome, useMakeNotFound, useMove } from "./api";
-import { moves, type Move } from "./moves";
+import { mayStandBelow } from "./moves";
+import { PageSelect } from "./PageSelect";
 
+/** A place after all others. */
+const LAST = 1_000_000;
 const ICONS = { up: ArrowUp, down: ArrowDown, into: CornerDownRight, out: CornerLeftUp };
 
 /** Asks before a page is deleted, its subpages named. */
@@ -42,17 +45,15 @@ function Deletion({ page, onKeep }: { page: Page; onKeep: () => void }) {
   );
 }
 
-function Moves({ page, pages }: { page: Page; pages: Page[] }) {
+function Moves({ page }: { page: PageFull }) {
   const { t } = useTranslation();
   const move = useMove(useSite().slug);
-  const possible = moves(pages, page);
-  const go = (to: Move) => move.mutate({ page: page.id, ...to });
   return (
     <>
       <div role="group" aria-label={t("pageActions.move")} className="flex flex-wrap items-center gap-1">
         {(["up", "down", "into", "out"] as const).map((way) => {
           const Icon = ICONS[way];
-          const to = possible[way];
+          const leads = page.steps[way];
           return (
             <button
               key={way}
@@ -60,30 +61,29 @@ function Moves({ page, pages }: { page: Page; pages: Page[] }) {
               aria-label={t(`pageActions.${way}`)}
               title={t(`pageActions.${way}`)}
               // A button that is truly disabled loses the keyboard's place, and moving goes on from it.
-              aria-disabled={!to || move.isPending}
+              aria-disabled={!leads || move.isPending}
               className="grid size-8 place-items-center rounded-sm text-soft not-aria-disabled:hover:bg-board not-aria-disabled:hover:text-ink aria-disabled:opacity-30"
-              onClick={() => to && !move.isPending && go(to)}
+              onClick={() => leads && !move.isPending && move.mutate(page.id, { way })}
             >
               <Icon size={16} aria-hidden className="rtl:-scale-x-100" />
             </button>
           );
         })}
-        <select
-          aria-label={t("pageActions.moveTo")}
-          className="max-w-48 rounded-sm border border-soft bg-paper px-1.5 py-1"
+        <PageSelect
+          label={t("pageActions.moveTo")}
+          hideLabel
           value=""
-          onChange={(event) =>
-            go({ parent: event.target.value === "top" ? null : Number(event.target.value), index: 1_000_000 })
-          }
-        >
-          <option value="">{t("pageActions.moveTo")}</option>
-          <option value="top">{t("addPage.top")}</option>
-          {possible.parents.map((one) => (
-            <option key={one.id} value={one.id}>
-              {t("addPage.below", { title: one.shown_title })}
-            </option>
-          ))}
-        </select>
+          keyOf={(one) => String(one.id)}
+          others={[
+            ["", t("pageActions.moveTo")],
+            ["top", t("addPage.top")],
+          ]}
+          only="parents"
+          fits={(one) => mayStandBelow(page, one)}
+          wordsOf={(one) => t("addPage.below", { title: one.shown_title })}
+          onChoose={(key) => key && move.mutate(page.id, { parent: key === "top" ? null : Number(key), index: LAST })}
+          className="max-w-48 rounded-sm border border-soft bg-paper px-1.5 py-1"
+        />
       </div>
       <ErrorNotice error={move.error} />
     </>
@@ -91,7 +91,8 @@ function Moves({ page, pages }: { page: Page; pages: Page[] }) {
 }
 
 /** What can be done with a page as a whole: moved, copied, deleted. */
-export function PageActions({ page, pages, may }: { page: Page; pages: Page[]; may: PageFull["may"] }) {
+export function PageActions({ page }: { page: PageFull }) {
+  const may = page.may;
   const { t } = useTranslation();
   const site = useSite();
   const navigate = useNavigate();
@@ -102,7 +103,7 @@ export function PageActions({ page, pages, may }: { page: Page; pages: Page[]; m
   if (sure) return <Deletion page={page} onKeep={() => setSure(false)} />;
   return (
     <div className="flex flex-wrap items-center gap-x-4 gap-y-2 border-t border-line pt-2.5">
-      {may.move.allowed && <Moves page={page} pages={pages} />}
+      {may.move.allowed && <Moves page={page} />}
       {may.duplicate.allowed && (
         <ActionLink
           onClick={() =>

@@ -143,7 +143,7 @@ function Opened({ page }: { page: PageFull }) {
 }
 
 /** All that a page says, saved as it is typed; and what can be done with it as a whole. */
-export function PageEditor({ page, pages }: { page: Page; pages: Page[] }) {
+export function PageEditor({ page }: { page: Page }) {
   const site = useSite();
   const full = usePage(site.slug, page.id);
   return (
@@ -159,7 +159,7 @@ export function PageEditor({ page, pages }: { page: Page; pages: Page[] }) {
               <PageProofs page={page.id} path={now.path} />
             </div>
           )}
-          <PageActions page={page} pages={pages} may={now.may} />
+          <PageActions page={now} />
         </>
       )}
     </QueryBoundary>

@@ -11,8 +11,9 @@ import { ActionLink } from "../ui/ActionLink";
 import { later } from "../ui/later";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { SearchField } from "../ui/SearchField";
+import { useSettled } from "../ui/useSettled";
 import { ViewHead } from "../ui/ViewHead";
-import { usePages } from "./api";
+import { usePageList } from "./api";
 import { DragHandle, useDrag, type Drag } from "./drag";
 import { PageEditor } from "./PageEditor";
 import { PagesTabs, type Preloaded } from "./PagesTabs";
@@ -22,8 +23,6 @@ const AddEvent = later(async () => (await import("./AddEvent")).AddEvent);
 const ImportPanel = later(async () => (await import("./ImportPanel")).ImportPanel);
 const AddPage = later(async () => (await import("./AddPage")).AddPage);
 const CELL = "border-b border-line px-3 py-2.5 text-start align-baseline";
-/** A browser lays out some hundred rows at once without a pause; more are asked for. */
-const STEP = 200;
 
 function Title({
   page,
@@ -84,14 +83,13 @@ function State({ page }: { page: Page }) {
 
 interface RowProps {
   page: Page;
-  pages: Page[];
   depth: number;
   mayEdit: boolean;
   named: boolean;
   drag: Drag;
 }
 
-function PageRow({ page, pages, depth, mayEdit, named, drag }: RowProps) {
+function PageRow({ page, depth, mayEdit, named, drag }: RowProps) {
   const dragged = mayEdit && page.kind !== "post";
   const format = useFormat();
   const [open, setOpen] = useState(named && mayEdit);
@@ -129,7 +127,7 @@ function PageRow({ page, pages, depth, mayEdit, named, drag }: RowProps) {
       {open && (
         <tr>
           <td colSpan={5} className="border-b border-line px-6 py-2">
-            <PageEditor page={page} pages={pages} />
+            <PageEditor page={page} />
           </td>
         </tr>
       )}
@@ -137,21 +135,32 @@ function PageRow({ page, pages, depth, mayEdit, named, drag }: RowProps) {
   );
 }
 
-function PageTable({ pages, mayEdit, named }: { pages: Page[]; mayEdit: boolean; named: Named }) {
+type PageList = ReturnType<typeof usePageList>;
+
+function PageTable({
+  list,
+  mayEdit,
+  named,
+  sought,
+}: {
+  list: PageList;
+  mayEdit: boolean;
+  named: Named;
+  sought: string;
+}) {
   const { t } = useTranslation();
-  const [shown, setShown] = useState(STEP);
-  const [sought, setSought] = useState("");
-  const found = pages.filter((page) =>
-    `${page.shown_title}\n${page.path}`.toLowerCase().includes(sought.trim().toLowerCase()),
-  );
-  const drag = useDrag(pages);
-  const most = Math.max(shown, found.findIndex((page) => page.id === named.number) + 1);
+  const drag = useDrag();
+  const windows = list.data?.pages ?? [];
+  const found = windows.flatMap(({ rows }) => rows);
+  const before = windows[0]?.start ?? 0;
+  const after = (windows[0]?.count ?? 0) - before - found.length;
   return (
     <>
-      <div className="flex flex-wrap items-center gap-4 px-6 pb-3">
-        <SearchField label={t("pages.find")} value={sought} onType={setSought} />
-        {mayEdit && <UndoButtons />}
-      </div>
+      {before > 0 && (
+        <button type="button" className="act-link m-6" onClick={() => void list.fetchPreviousPage()}>
+          {t("pages.earlier", { count: before })}
+        </button>
+      )}
       {found.length === 0 ? (
         <p className="px-6 py-4 text-soft">{sought ? t("pages.none", { sought }) : t("pages.empty")}</p>
       ) : (
@@ -176,11 +185,10 @@ function PageTable({ pages, mayEdit, named }: { pages: Page[]; mayEdit: boolean;
             </tr>
           </thead>
           <tbody>
-            {found.slice(0, most).map((page) => (
+            {found.map((page) => (
               <PageRow
                 key={page.id === named.number ? named.visit : page.id}
                 page={page}
-                pages={pages}
                 depth={sought ? 0 : page.depth}
                 mayEdit={mayEdit}
                 named={page.id === named.number}
@@ -190,9 +198,9 @@ function PageTable({ pages, mayEdit, named }: { pages: Page[]; mayEdit: boolean;
           </tbody>
         </table>
       )}
-      {found.length > most && (
-        <button type="button" className="act-link m-6" onClick={() => setShown(most + STEP)}>
-          {t("pages.more", { count: found.length - most })}
+      {after > 0 && (
+        <button type="button" className="act-link m-6" onClick={() => void list.fetchNextPage()}>
+          {t("pages.more", { count: after })}
         </button>
       )}
     </>
@@ -203,9 +211,11 @@ export function PagesView({ titles }: { titles: Preloaded }) {
   const { t } = useTranslation();
   const site = useSite();
   const store = useStore();
-  const pages = usePages(site.slug);
   const mayEdit = site.may.edit.allowed;
   const named = useNamed("page");
+  const [sought, setSought] = useState("");
+  const settled = useSettled(sought.trim(), 150);
+  const pages = usePageList(site.slug, settled, named.number);
   const [adds, setAdds] = useState<"page" | "event" | "import" | null>(null);
   useUndoKeys(store, mayEdit);
   return (
@@ -221,9 +231,21 @@ export function PagesView({ titles }: { titles: Preloaded }) {
       )}
       {adds === "import" && <ImportPanel mayEdit={mayEdit} onClose={() => setAdds(null)} />}
       {adds === "event" && <AddEvent onDone={() => setAdds(null)} />}
-      {adds === "page" && <AddPage pages={pages.data ?? []} onDone={() => setAdds(null)} />}
+      {adds === "page" && <AddPage onDone={() => setAdds(null)} />}
+      <div className="flex flex-wrap items-center gap-4 px-6 pb-3">
+        <SearchField label={t("pages.find")} value={sought} onType={setSought} />
+        {mayEdit && <UndoButtons />}
+      </div>
       <QueryBoundary query={pages}>
-        {(all) => <PageTable key={named.number ? named.visit : "all"} pages={all} mayEdit={mayEdit} named={named} />}
+        {() => (
+          <PageTable
+            key={named.number ? named.visit : "all"}
+            list={pages}
+            mayEdit={mayEdit}
+            named={named}
+            sought={settled}
+          />
+        )}
       </QueryBoundary>
       <RemovedPages />
     </div>

@@ -1,13 +1,49 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { api, result, type Page, type PageFull, type Schemas } from "../api/client";
+import { keepPreviousData, useInfiniteQuery, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { api, result, type PageFull, type Schemas } from "../api/client";
+import type { paths } from "../api/schema";
 import { useStore } from "../draft/hooks";
-import { placeOf, type Move } from "./moves";
 import type { Schedule } from "./schedule";
 
-export function usePages(site: string) {
+type TreeQuery = NonNullable<paths["/api/sites/{site}/tree"]["get"]["parameters"]["query"]>;
+type PageWindow = Schemas["PageWindowOut"];
+
+function fetchTree(site: string, query: TreeQuery): Promise<PageWindow> {
+  return result<PageWindow>(api.GET("/api/sites/{site}/tree", { params: { path: { site }, query } }));
+}
+
+/** A browser lays out some hundred rows at once without a pause; more are asked for. */
+export const STEP = 200;
+
+/** The list of pages, as much of it as was asked for: from its start, or from around the page that an address names. */
+export function usePageList(site: string, sought: string, around: number | null) {
+  const begin: TreeQuery = around && !sought ? { around } : { start: 0 };
+  return useInfiniteQuery({
+    queryKey: ["pages", site, "list", sought, around],
+    queryFn: ({ pageParam }) => fetchTree(site, { ...pageParam, sought, count: STEP }),
+    initialPageParam: begin,
+    getNextPageParam: ({ start, rows, count }): TreeQuery | undefined =>
+      rows.length > 0 && start + rows.length < count ? { start: start + rows.length } : undefined,
+    getPreviousPageParam: ({ start }): TreeQuery | undefined =>
+      start > 0 ? { start: Math.max(0, start - STEP) } : undefined,
+    placeholderData: keepPreviousData,
+  });
+}
+
+/** Pages to choose from: the first ones, or those that have words in their title or address. */
+export function usePageChoices(site: string, sought = "", only: "parents" | "all" = "all", enabled = true) {
   return useQuery({
-    queryKey: ["pages", site],
-    queryFn: () => result<Page[]>(api.GET("/api/sites/{site}/pages", { params: { path: { site } } })),
+    queryKey: ["pages", site, "choices", sought, only],
+    queryFn: () => fetchTree(site, { sought, count: STEP, parents_only: only === "parents" }),
+    placeholderData: keepPreviousData,
+    enabled,
+  });
+}
+
+/** The pages that leave out something that all others show. */
+export function usePagesLeavingOut(site: string) {
+  return useQuery({
+    queryKey: ["pages", site, "leaving out"],
+    queryFn: () => fetchTree(site, { leaving_out: true, count: STEP }),
   });
 }
 
@@ -73,43 +109,39 @@ export function useAddPage(site: string) {
   );
 }
 
-interface Moved extends Move {
-  page: number;
-}
+type Moved = Schemas["PageMove"] | Schemas["PageStep"] | Schemas["PageDrop"];
 
 /** Moving a page, as a step that can be undone. */
 export function useMove(site: string) {
   const store = useStore();
-  const queries = useQueryClient();
-  const move = useTreeChange(site, ({ page, ...body }: Moved) =>
-    result<Page[]>(api.POST("/api/sites/{site}/pages/{page}/move", { ...at(site, page), body })),
+  const move = useTreeChange(site, ({ page, to }: { page: number; to: Moved }) =>
+    result<Schemas["MovedOut"]>(api.POST("/api/sites/{site}/pages/{page}/move", { ...at(site, page), body: to })),
   );
-  const mutate = (to: Moved) => {
-    const pages = queries.getQueryData<Page[]>(["pages", site]) ?? [];
-    const page = pages.find((one) => one.id === to.page);
-    const from = page && { page: page.id, ...placeOf(pages, page) };
-    move.mutate(to, {
-      onSuccess: () => {
-        if (!from) return;
-        const go = (place: Moved) => async () => {
-          await move.mutateAsync(place);
-        };
-        store.did({ undo: go(from), redo: go(to) });
+  const mutate = (page: number, to: Moved) => {
+    move.mutate(
+      { page, to },
+      {
+        onSuccess: ({ before, after }) => {
+          const go = (place: Moved) => async () => {
+            await move.mutateAsync({ page, to: place });
+          };
+          store.did({ undo: go(before), redo: go(after) });
+        },
       },
-    });
+    );
   };
   return { mutate, error: move.error, isPending: move.isPending };
 }
 
 export function useMakeHome(site: string) {
   return useTreeChange(site, (page: number) =>
-    result<Page[]>(api.POST("/api/sites/{site}/pages/{page}/home", at(site, page))),
+    result<undefined>(api.POST("/api/sites/{site}/pages/{page}/home", at(site, page))),
   );
 }
 
 export function useMakeNotFound(site: string) {
   return useTreeChange(site, ({ page, on }: { page: number; on: boolean }) =>
-    result<Page[]>(api.POST("/api/sites/{site}/pages/{page}/not-found", { ...at(site, page), body: { on } })),
+    result<undefined>(api.POST("/api/sites/{site}/pages/{page}/not-found", { ...at(site, page), body: { on } })),
   );
 }
 

@@ -4,7 +4,7 @@ import type { Page } from "../api/client";
 import { useSite } from "../draft/hooks";
 import { useTranslation } from "../i18n/useTranslation";
 import { useMove } from "./api";
-import { dropped, type Where } from "./moves";
+import { mayDrop, type Where } from "./moves";
 
 export interface Drag {
   over: { page: number; where: Where } | null;
@@ -25,7 +25,7 @@ function whereOn(event: DragEvent): Where {
 }
 
 /** Moving pages by the mouse. By keyboard it is done in the opened page, by the same rules. */
-export function useDrag(pages: Page[]): Drag {
+export function useDrag(): Drag {
   const move = useMove(useSite().slug);
   const [moving, setMoving] = useState<Page | null>(null);
   const [over, setOver] = useState<Drag["over"]>(null);
@@ -40,7 +40,7 @@ export function useDrag(pages: Page[]): Drag {
     rowEvents: (page) => ({
       onDragOver: (event) => {
         const where = whereOn(event);
-        if (!moving || !dropped(pages, moving, page, where)) {
+        if (!moving || !mayDrop(moving, page, where)) {
           setOver(null);
           return;
         }
@@ -49,9 +49,9 @@ export function useDrag(pages: Page[]): Drag {
       },
       onDragLeave: () => setOver(null),
       onDrop: (event) => {
-        const to = moving && dropped(pages, moving, page, whereOn(event));
+        const where = whereOn(event);
         event.preventDefault();
-        if (moving && to) move.mutate({ page: moving.id, ...to });
+        if (moving && mayDrop(moving, page, where)) move.mutate(moving.id, { on: page.id, where });
         end();
       },
     }),

@@ -1,6 +1,7 @@
 import { later } from "../ui/later";
 
-export { fetchPage, usePages, useReadAnew } from "./api";
+export { fetchPage, usePageChoices, usePagesLeavingOut, useReadAnew } from "./api";
+export { PageSelect } from "./PageSelect";
 export { PagesTabs } from "./PagesTabs";
 /** Fetched when it is opened: the sheet is what one comes for. */
 export const PagesView = later(async () => (await import("./PagesView")).PagesView);

@@ -1,63 +1,33 @@
 import { describe, expect, it } from "vitest";
 import type { Page } from "../api/client";
-import { dropped, moves, placeOf } from "./moves";
+import { mayDrop, mayStandBelow } from "./moves";
 
-function page(id: number, parent: number | null, path = `/${String(id)}/`, kind = "page"): Page {
-  return { id, parent, path, kind } as Page;
-}
+const page = (id: number, above: number[] = [], more: Partial<Page> = {}): Page =>
+  ({ id, above, parent: above.at(-1) ?? null, path: `/${String(id)}/`, kind: "page", ...more }) as Page;
 
-const PAGES = [
-  page(1, null, "/"),
-  page(2, null),
-  page(3, 2),
-  page(4, 2),
-  page(5, null),
-  page(9, null, "/n/x/", "post"),
-];
-const of = (id: number) => moves(PAGES, PAGES.find((one) => one.id === id) as Page);
-
-describe("where a page can go", () => {
-  it("goes up and down among its siblings", () => {
-    expect(of(2).up).toEqual({ parent: null, index: 0 });
-    expect(of(2).down).toEqual({ parent: null, index: 2 });
-    expect(of(1).up).toBeNull();
-    expect(of(5).down).toBeNull();
-    expect(of(4).up).toEqual({ parent: 2, index: 0 });
-  });
-  it("goes below the one before it, but never below the home page", () => {
-    expect(of(5).into).toEqual({ parent: 2, index: 2 });
-    expect(of(2).into).toBeNull();
-    expect(of(4).into).toEqual({ parent: 3, index: 0 });
-  });
-  it("goes out to stand after the one above it", () => {
-    expect(of(3).out).toEqual({ parent: null, index: 2 });
-    expect(of(2).out).toBeNull();
-  });
-  it("can be put below any page but itself, its own and the one it is below already", () => {
-    expect(of(2).parents.map((one) => one.id)).toEqual([5]);
-    expect(of(3).parents.map((one) => one.id)).toEqual([4, 5]);
-  });
-});
-
-describe("where a page goes that is dropped", () => {
-  const one = (id: number) => PAGES.find((page) => page.id === id) as Page;
-  it.each([
-    [5, 2, "before", { parent: null, index: 1 }],
-    [5, 1, "before", { parent: null, index: 0 }],
-    [5, 2, "into", { parent: 2, index: 2 }],
-    [3, 4, "after", { parent: 2, index: 1 }],
-    [3, 5, "after", { parent: null, index: 3 }],
-    [3, 4, "before", null],
-    [3, 2, "into", null],
-    [2, 3, "into", null],
-    [5, 1, "into", null],
-    [5, 9, "after", null],
-  ] as const)("%i on %i, %s", (moved, on, where, to) => {
-    expect(dropped(PAGES, one(moved), one(on), where)).toEqual(to);
+describe("moving pages", () => {
+  it("drops a page on others, but not on itself or on what stands below it", () => {
+    expect(mayDrop(page(2), page(3), "before")).toBe(true);
+    expect(mayDrop(page(2), page(2), "after")).toBe(false);
+    expect(mayDrop(page(2), page(5, [2, 4]), "after")).toBe(false);
+    expect(mayDrop(page(5, [2, 4]), page(2), "before")).toBe(true);
   });
 
-  it("is known for each page as it stands", () => {
-    expect(placeOf(PAGES, one(4))).toEqual({ parent: 2, index: 1 });
-    expect(placeOf(PAGES, one(1))).toEqual({ parent: null, index: 0 });
+  it("drops nothing below the home page, nor where it stands already", () => {
+    expect(mayDrop(page(2), page(1, [], { path: "/" }), "into")).toBe(false);
+    expect(mayDrop(page(2), page(1, [], { path: "/" }), "after")).toBe(true);
+    expect(mayDrop(page(4, [2]), page(2), "into")).toBe(false);
+    expect(mayDrop(page(4, [2]), page(3), "into")).toBe(true);
+  });
+
+  it("leaves posts alone, which stand by their day", () => {
+    const post = page(9, [], { kind: "post" });
+    expect(mayDrop(post, page(2), "before")).toBe(false);
+    expect(mayDrop(page(2), post, "before")).toBe(false);
+  });
+
+  it("proposes pages to stand below that are not below it themselves", () => {
+    const moved = page(4, [2]);
+    expect([page(2), page(3), page(4), page(7, [2, 4])].filter((one) => mayStandBelow(moved, one))).toEqual([page(3)]);
   });
 });

@@ -91,3 +91,15 @@ export function ChangeList({ changes, tense, labels, aside, below, isQuiet }: Pr
     </ul>
   );
 }
+
+/** How many changes there are beside those that are listed, and the way to them, if there is one. */
+export function MoreChanges({ count, onMore }: { count: number; onMore?: () => void }) {
+  const { t } = useTranslation();
+  if (count <= 0) return null;
+  if (!onMore) return <p className="py-3 text-soft">{t("change.more", { count })}</p>;
+  return (
+    <button type="button" className="act-link my-4" onClick={onMore}>
+      {t("change.showMore", { count })}
+    </button>
+  );
+}

@@ -11,7 +11,7 @@ import { focusCalmly } from "../ui/focusCalmly";
 import { Refusals } from "../ui/Refusals";
 import { Notice } from "../ui/Notice";
 import { heldChange, useChanges, usePublish, useTiming, type Changes, type Published, type Timing } from "./api";
-import { ChangeList } from "./ChangeList";
+import { ChangeList, MoreChanges } from "./ChangeList";
 import { Confirmed } from "./Confirmed";
 import { Later } from "./Later";
 import { TimedNotice } from "./TimedNotice";
@@ -62,6 +62,7 @@ function Done({ site, edition }: { site: Site; edition: Published }) {
       <Confirmed site={site.slug} />
       <h2 className="mt-7 mb-1 text-base font-semibold">{t("review.published")}</h2>
       <ChangeList changes={edition.changes} tense="after" />
+      <MoreChanges count={edition.more} />
     </div>
   );
 }
@@ -85,11 +86,13 @@ const keyOf = ({ kind, key }: Change) => `${kind} ${key}`;
 interface ReadyProps {
   site: Site;
   changes: Changes;
+  /** Asks for more of the changes. */
+  onMore: () => void;
   publish: ReturnType<typeof usePublish>;
   timing: Timing | undefined;
 }
 
-function Ready({ site, changes, publish, timing }: ReadyProps) {
+function Ready({ site, changes, onMore, publish, timing }: ReadyProps) {
   const { t } = useTranslation();
   const first = changes.live_number === 0;
   const mayPublish = site.may.publish.allowed;
@@ -101,7 +104,7 @@ function Ready({ site, changes, publish, timing }: ReadyProps) {
     [changes, heldKeys],
   );
   const publishing = { revision: changes.revision, held: held.map(heldChange) };
-  const count = changes.changes.length - held.length;
+  const count = changes.count - held.length;
   function hold(change: Change, on: boolean) {
     const next = new Set(heldKeys);
     if (on) next.add(keyOf(change));
@@ -133,7 +136,7 @@ function Ready({ site, changes, publish, timing }: ReadyProps) {
           isQuiet={isHeld}
           below={(change) =>
             mayPublish &&
-            changes.changes.length > 1 && (
+            changes.count > 1 && (
               <div className="mt-1.5 text-[13px]">
                 <CheckBox checked={isHeld(change)} onChange={(on) => hold(change, on)}>
                   {t("review.hold")}
@@ -144,6 +147,7 @@ function Ready({ site, changes, publish, timing }: ReadyProps) {
           }
         />
       </ProofsProvider>
+      <MoreChanges count={changes.count - changes.changes.length} onMore={onMore} />
       <StrayNews site={site.slug} revision={changes.revision} />
       {mayPublish && count > 0 && timing && <Later site={site.slug} timing={timing} publishing={publishing} />}
       {/* It stays where it is while what stands above it comes: else a click would miss it. */}
@@ -203,7 +207,13 @@ export function ReviewView() {
         <QueryBoundary query={changes}>
           {(now) =>
             now.changes.length ? (
-              <Ready site={site} changes={now} publish={publish} timing={timing} />
+              <Ready
+                site={site}
+                changes={now}
+                onMore={() => void changes.fetchNextPage()}
+                publish={publish}
+                timing={timing}
+              />
             ) : changes.isFetchedAfterMount ? (
               <Nothing site={site} />
             ) : (

@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, result, type Change, type Schemas } from "../api/client";
+import { useParts } from "./useParts";
 
 export type Changes = Schemas["ChangesOut"];
 export type Published = Schemas["PublishedOut"];
@@ -12,11 +13,9 @@ const BUT_SESSION = { predicate: ({ queryKey }: { queryKey: readonly unknown[] }
 export const heldChange = ({ kind, key }: Change): Held => ({ kind, key });
 
 export function useChanges(site: string) {
-  return useQuery({
-    queryKey: ["changes", site],
-    queryFn: () => result<Changes>(api.GET("/api/sites/{site}/changes", { params: { path: { site } } })),
-    staleTime: 0,
-  });
+  return useParts(["changes", site], (query) =>
+    result<Changes>(api.GET("/api/sites/{site}/changes", { params: { path: { site }, query } })),
+  );
 }
 
 export interface Publishing {

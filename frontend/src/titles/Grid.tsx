@@ -2,7 +2,8 @@ import { useVirtualizer } from "@tanstack/react-virtual";
 import { useCallback, useEffect, useRef, useSyncExternalStore, type KeyboardEvent } from "react";
 import { useTranslation } from "../i18n/useTranslation";
 import { focusCell, GridRow, TEMPLATE } from "./GridRow";
-import { COLUMNS, useGrid, type Grid as GridState, type Spot } from "./useGrid";
+import { COLUMNS, useGrid, type Grid as GridState, type Rows, type Spot } from "./useGrid";
+import type { Span } from "./api";
 
 const PAGE = 10;
 /** How high a row is where its cells stand side by side: three lines, of which longer ones are cut. */
@@ -37,21 +38,34 @@ function led({ at, to }: GridState, event: KeyboardEvent, rows: number, rtl: boo
   return steps[event.key] ?? null;
 }
 
+interface Props {
+  rows: Rows;
+  readOnly: boolean;
+  /** Says which rows are in sight, and which are selected: they have to be read. */
+  onShown: (shown: Span, selected: Span) => void;
+  /** Says that something was to be done with rows that were not read yet. */
+  onUnread: (span: Span) => void;
+}
+
 /** All pages as a spreadsheet; only the rows in view are drawn. */
-export function Grid({ pages, readOnly }: { pages: readonly number[]; readOnly: boolean }) {
+export function Grid({ rows, readOnly, onShown, onUnread }: Props) {
   const { t } = useTranslation();
-  const grid = useGrid(pages, readOnly);
+  const grid = useGrid(rows, readOnly, onUnread);
   const box = useRef<HTMLDivElement>(null);
   const narrow = useNarrow();
   // What it gives is asked anew at each rendering, which is what its library needs.
   // eslint-disable-next-line react-hooks/incompatible-library
   const virtual = useVirtualizer({
-    count: pages.length,
+    count: rows.count,
     getScrollElement: () => box.current,
     estimateSize: () => (narrow ? 260 : ROW),
     overscan: 4,
-    getItemKey: (index) => pages[index] ?? index,
+    getItemKey: (index) => rows.pageAt(index) ?? `row ${String(index)}`,
   });
+  const items = virtual.getVirtualItems();
+  const [first, last] = [items[0]?.index ?? 0, items.at(-1)?.index ?? 0];
+  const [from, until] = [Math.min(grid.at.row, grid.to.row), Math.max(grid.at.row, grid.to.row)];
+  useEffect(() => onShown({ first, last }, { first: from, last: until }), [onShown, first, last, from, until]);
   const moved = useRef(false);
   const onMoved = useCallback(() => {
     moved.current = true;
@@ -71,7 +85,7 @@ export function Grid({ pages, readOnly }: { pages: readonly number[]; readOnly: 
     if (grid.editing || event.defaultPrevented || !(event.target instanceof HTMLElement)) return;
     if (event.target.getAttribute("role") !== "gridcell") return;
     const rtl = getComputedStyle(event.currentTarget).direction === "rtl";
-    const next = led(grid, event, pages.length, rtl);
+    const next = led(grid, event, rows.count, rtl);
     moved.current = true;
     if (next) grid.actions.go(next, event.shiftKey);
     else if (event.key === "Enter" || event.key === "F2") grid.actions.edit();
@@ -86,7 +100,7 @@ export function Grid({ pages, readOnly }: { pages: readonly number[]; readOnly: 
       ref={box}
       role="grid"
       aria-label={t("titles.grid")}
-      aria-rowcount={pages.length + 1}
+      aria-rowcount={rows.count + 1}
       aria-colcount={COLUMNS.length + 2}
       aria-multiselectable
       aria-readonly={readOnly}
@@ -94,7 +108,8 @@ export function Grid({ pages, readOnly }: { pages: readonly number[]; readOnly: 
       onKeyDown={onKeyDown}
       onCopy={(event) => {
         if (grid.editing) return;
-        event.clipboardData.setData("text/plain", grid.actions.copied());
+        const text = grid.actions.copied();
+        if (text !== null) event.clipboardData.setData("text/plain", text);
         event.preventDefault();
       }}
       onPaste={(event) => {
@@ -113,8 +128,8 @@ export function Grid({ pages, readOnly }: { pages: readonly number[]; readOnly: 
         </div>
       </div>
       <div role="rowgroup" style={{ height: virtual.getTotalSize() }} className="relative">
-        {virtual.getVirtualItems().map((item) => {
-          const page = pages[item.index];
+        {items.map((item) => {
+          const page = rows.pageAt(item.index);
           return page === undefined ? null : (
             <div
               key={item.key}

@@ -1,5 +1,5 @@
 import { useStore } from "../draft/hooks";
-import { cellKey } from "../draft/titles";
+import { cellKey, knowing } from "../draft/titles";
 import { useTranslation } from "../i18n/useTranslation";
 import { Button } from "../ui/Button";
 import type { Proposal } from "./api";
@@ -36,15 +36,13 @@ export function ProposalPanel({ proposal, onDone }: Props) {
       )}
       <ul className="mt-2 grid gap-1.5">
         {cells.slice(0, SHOWN).map((cell) => {
-          const row = titles?.state.meta.rows[cell.page];
-          const before = titles?.value(cellKey(cell.page, cell.field)) ?? "";
           return (
             <li key={`${String(cell.page)} ${cell.field}`} className="break-words">
-              <span className="font-code text-xs text-soft">{row?.path}</span>{" "}
+              <span className="font-code text-xs text-soft">{cell.path}</span>{" "}
               <span className="text-xs text-soft">{t(`titles.column.${cell.field}`)}</span>
               <br />
               <s dir="auto" className="text-soft">
-                {before || "–"}
+                {cell.was || "–"}
               </s>{" "}
               <span aria-hidden>→</span>{" "}
               <b dir="auto" className="font-semibold">
@@ -63,6 +61,7 @@ export function ProposalPanel({ proposal, onDone }: Props) {
             autoFocus
             onClick={() => {
               const values = cells.map((cell) => [cellKey(cell.page, cell.field), cell.value] as const);
+              if (titles) store.openTitles({ ...knowing(titles.state.meta, cells), revision: titles.revision });
               store.choose("titles", Object.fromEntries(values));
               onDone();
             }}

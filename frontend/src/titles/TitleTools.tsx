@@ -4,7 +4,7 @@ import { useTranslation } from "../i18n/useTranslation";
 import { ActionLink } from "../ui/ActionLink";
 import { Button } from "../ui/Button";
 import { CheckBox } from "../ui/CheckBox";
-import { askCsv, askMends, askReplace, type Proposal } from "./api";
+import { askCsv, askMends, askReplace, type Proposal, type Wanted } from "./api";
 
 interface Props {
   onProposal: (proposal: Proposal) => void;
@@ -91,8 +91,16 @@ export function CsvLinks({ onProposal, onFailed, readOnly }: Props) {
 }
 
 interface FaultProps extends Props {
-  chosen: string;
-  onChoose: (kind: string) => void;
+  chosen: Wanted["fault"];
+  onChoose: (kind: Wanted["fault"]) => void;
+}
+
+/** How far titles were looked over, while that is not all of them. */
+function Looking() {
+  const { t } = useTranslation();
+  const count = useSelect(({ titles }) => (titles?.state.meta.isWhole === false ? titles.state.meta.lookedOver : null));
+  if (count === null) return null;
+  return <span className="px-1.5 py-1 text-soft">{t("titles.looking", { count })}</span>;
 }
 
 /** What is amiss, by kind: each shows its pages, and proposes its mends. */
@@ -100,8 +108,9 @@ export function FaultBar({ chosen, onChoose, onProposal, onFailed, readOnly }: F
   const { t } = useTranslation();
   const site = useSite();
   const faults = useSelect((store) => store.titles?.state.meta.faults);
+  const isWhole = useSelect((store) => store.titles?.state.meta.isWhole);
   if (!faults) return null;
-  if (faults.length === 0) return <p className="px-6 pb-3 text-soft">{t("titles.allWell")}</p>;
+  if (faults.length === 0 && isWhole) return <p className="px-6 pb-3 text-soft">{t("titles.allWell")}</p>;
   return (
     <div role="group" aria-label={t("titles.faults")} className="flex flex-wrap gap-1.5 px-6 pb-3">
       {faults.map(({ kind, pages, mends }) => (
@@ -129,6 +138,7 @@ export function FaultBar({ chosen, onChoose, onProposal, onFailed, readOnly }: F
           )}
         </span>
       ))}
+      <Looking />
     </div>
   );
 }

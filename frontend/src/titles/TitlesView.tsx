@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { useCallback, useState } from "react";
 import { ConflictChoice } from "../draft/ConflictChoice";
 import { useSelect, useSite, useStore } from "../draft/hooks";
 import { UndoButtons } from "../draft/UndoButtons";
@@ -7,9 +7,11 @@ import { useTranslation } from "../i18n/useTranslation";
 import { PagesTabs, PagesView } from "../pages";
 import { ActionLink } from "../ui/ActionLink";
 import { ErrorNotice } from "../ui/ErrorNotice";
+import { Notice } from "../ui/Notice";
 import { SearchField } from "../ui/SearchField";
+import { useSettled } from "../ui/useSettled";
 import { ViewHead } from "../ui/ViewHead";
-import { useTable, type Proposal } from "./api";
+import { useRows, type Proposal, type Span, type Wanted } from "./api";
 import { Grid } from "./Grid";
 import { ProposalPanel } from "./ProposalPanel";
 import { CsvLinks, FaultBar, ReplaceForm } from "./TitleTools";
@@ -26,17 +28,20 @@ function Conflicts() {
   );
 }
 
-function useShown(sought: string, fault: string): readonly number[] {
-  const words = sought.trim().toLowerCase();
-  return useSelect((store) => {
-    const table = store.titles?.state.meta;
-    if (!table) return [];
-    return table.order.filter((id) => {
-      const row = table.rows[id];
-      if (!row || (fault && !row.faults.some(({ kind }) => kind === fault))) return false;
-      return !words || `${row.path}\n${row.shown_title}\n${row.summary}`.toLowerCase().includes(words);
-    });
-  });
+const NOWHERE: Span = { first: 0, last: 0 };
+const same = (one: Span, other: Span) => one.first === other.first && one.last === other.last;
+
+/** Which rows have to be read: those in sight, those selected, and those that something was to be done with. */
+function useSpans() {
+  const [spans, setSpans] = useState({ shown: NOWHERE, selected: NOWHERE, unread: null as Span | null });
+  const onShown = useCallback((shown: Span, selected: Span) => {
+    setSpans((before) =>
+      same(before.shown, shown) && same(before.selected, selected) ? before : { ...before, shown, selected },
+    );
+  }, []);
+  const onUnread = useCallback((unread: Span | null) => setSpans((before) => ({ ...before, unread })), []);
+  const { shown, selected, unread } = spans;
+  return { spans: [shown, selected, ...(unread ? [unread] : [])], unread, onShown, onUnread };
 }
 
 /** Titles and descriptions of all pages in one table, edited as in a spreadsheet. */
@@ -45,14 +50,15 @@ export function TitlesView() {
   const site = useSite();
   const store = useStore();
   const readOnly = !site.may.edit.allowed;
-  const { error: failed, refetch } = useTable(site.slug);
   const [proposal, setProposal] = useState<Proposal | null>(null);
   const [wrong, setWrong] = useState<Error | null>(null);
   const [replaces, setReplaces] = useState(false);
   const [sought, setSought] = useState("");
-  const [fault, setFault] = useState("");
+  const [fault, setFault] = useState<Wanted["fault"]>("");
   const open = useSelect((one) => one.titles !== undefined);
-  const shown = useShown(sought, fault);
+  const { spans, unread, onShown, onUnread } = useSpans();
+  const rows = useRows(site.slug, { sought: useSettled(sought.trim(), 150), fault }, spans);
+  const { count, error: failed, refetch } = rows;
   useUndoKeys(store, !readOnly);
   const tools = {
     readOnly,
@@ -95,8 +101,17 @@ export function TitlesView() {
           {t("state.loading")}
         </p>
       )}
-      {open && shown.length === 0 && <p className="px-6 py-4 text-soft">{t("titles.none")}</p>}
-      {open && shown.length > 0 && <Grid pages={shown} readOnly={readOnly} />}
+      {unread && (
+        <div className="px-6 pb-3">
+          <Notice tone="warn" actions={<ActionLink onClick={() => onUnread(null)}>{t("titles.close")}</ActionLink>}>
+            {t("titles.unread")}
+          </Notice>
+        </div>
+      )}
+      {open && count === 0 && <p className="px-6 py-4 text-soft">{t("titles.none")}</p>}
+      {open && count !== undefined && count > 0 && (
+        <Grid rows={{ count, pageAt: rows.pageAt }} readOnly={readOnly} onShown={onShown} onUnread={onUnread} />
+      )}
       {open && !readOnly && <p className="px-6 py-3 text-xs text-soft">{t("titles.keys")}</p>}
     </div>
   );

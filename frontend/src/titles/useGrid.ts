@@ -3,6 +3,7 @@ import { TITLE_FIELDS } from "../api/lists.gen";
 import { useStore } from "../draft/hooks";
 import { cellsFrom, textOf } from "./clipboard";
 import { cellKey, type TitleField } from "../draft/titles";
+import type { Span } from "./api";
 
 /** A cell by the number of its row and of its column. */
 export interface Spot {
@@ -14,6 +15,15 @@ export interface Spot {
 export const COLUMNS: readonly TitleField[] = ["title", "own_title", "summary", "menu_title"];
 if (COLUMNS.length !== TITLE_FIELDS.length) throw new Error("each field has a column");
 
+/** The rows of the table: how many, and the page of each; of one that was not read yet none. */
+export interface Rows {
+  count: number;
+  pageAt: (row: number) => number | undefined;
+}
+
+/** So many rows can be selected at once. */
+const MOST_SELECTED = 2_000;
+
 /** What can be done in the table; the same object for as long as the table stands. */
 export interface Actions {
   go: (spot: Spot, extend?: boolean) => void;
@@ -22,7 +32,8 @@ export interface Actions {
   commit: (text: string) => void;
   paste: (text: string) => void;
   clear: () => void;
-  copied: () => string;
+  /** What is selected, as text; null where not all of it was read yet. */
+  copied: () => string | null;
 }
 
 export interface Grid {
@@ -50,40 +61,51 @@ function between(one: number, other: number): number[] {
 }
 
 /** A table of words worked on as a spreadsheet: where one is, what is selected, and what changes of it. */
-export function useGrid(pages: readonly number[], readOnly: boolean): Grid {
+export function useGrid(rows: Rows, readOnly: boolean, onUnread: (span: Span) => void): Grid {
   const store = useStore();
   const [at, setAt] = useState<Spot>({ row: 0, column: 0 });
   const [to, setTo] = useState<Spot>({ row: 0, column: 0 });
   const [editing, setEditing] = useState<Grid["editing"]>(null);
-  const now = useRef({ at, to, pages, readOnly });
+  const now = useRef({ at, to, rows, readOnly, onUnread });
   useEffect(() => {
-    now.current = { at, to, pages, readOnly };
-  }, [at, to, pages, readOnly]);
+    now.current = { at, to, rows, readOnly, onUnread };
+  }, [at, to, rows, readOnly, onUnread]);
 
   const key = useCallback(({ row, column }: Spot): string | null => {
-    const [page, field] = [now.current.pages[row], COLUMNS[column]];
+    const [page, field] = [now.current.rows.pageAt(row), COLUMNS[column]];
     return page === undefined || !field ? null : cellKey(page, field);
   }, []);
 
   const actions = useMemo((): Actions => {
+    /** Whether all of these rows were read; if not, somebody is told, and nothing is done with a part of them. */
+    const areRead = (numbers: number[]) => {
+      const inside = numbers.filter((row) => row < now.current.rows.count);
+      const unread = inside.filter((row) => now.current.rows.pageAt(row) === undefined);
+      if (unread.length) now.current.onUnread({ first: Math.min(...inside), last: Math.max(...inside) });
+      return unread.length === 0;
+    };
     const put = (cells: [Spot, string][]) => {
-      if (now.current.readOnly) return;
+      if (now.current.readOnly || !areRead(cells.map(([{ row }]) => row))) return;
       const values = cells.flatMap(([spot, text]) => {
         const name = key(spot);
         return name === null ? [] : [[name, text.replace(/\s*\n\s*/g, " ").trim()] as const];
       });
       store.choose("titles", Object.fromEntries(values));
     };
-    const rows = () => between(now.current.at.row, now.current.to.row);
+    const picked = () => between(now.current.at.row, now.current.to.row);
     const columns = () => between(now.current.at.column, now.current.to.column);
-    const selected = () => rows().flatMap((row) => columns().map((column): Spot => ({ row, column })));
+    const selected = () => picked().flatMap((row) => columns().map((column): Spot => ({ row, column })));
     const inside = ({ row, column }: Spot): Spot => ({
-      row: Math.max(0, Math.min(row, now.current.pages.length - 1)),
+      row: Math.max(0, Math.min(row, now.current.rows.count - 1)),
       column: Math.max(0, Math.min(column, COLUMNS.length - 1)),
     });
     return {
       go: (spot, extend = false) => {
-        const next = inside(spot);
+        const from = now.current.at.row;
+        const wanted = inside(spot);
+        // More than can be held at hand is not selected.
+        const most = Math.max(from - MOST_SELECTED, Math.min(wanted.row, from + MOST_SELECTED));
+        const next = extend ? { ...wanted, row: most } : wanted;
         setTo(next);
         if (!extend) setAt(next);
         setEditing(null);
@@ -99,7 +121,7 @@ export function useGrid(pages: readonly number[], readOnly: boolean): Grid {
       paste: (text) => {
         const cells = cellsFrom(text);
         const only = cells.length === 1 && cells[0]?.length === 1 ? (cells[0][0] ?? "") : null;
-        const [row = 0] = rows();
+        const [row = 0] = picked();
         const [column = 0] = columns();
         if (only !== null) put(selected().map((spot) => [spot, only]));
         else
@@ -111,7 +133,11 @@ export function useGrid(pages: readonly number[], readOnly: boolean): Grid {
       },
       clear: () => put(selected().map((spot) => [spot, ""])),
       copied: () =>
-        textOf(rows().map((row) => columns().map((column) => store.titles?.value(key({ row, column }) ?? "") ?? ""))),
+        areRead(picked())
+          ? textOf(
+              picked().map((row) => columns().map((column) => store.titles?.value(key({ row, column }) ?? "") ?? "")),
+            )
+          : null,
     };
   }, [store, key]);
 

@@ -12,6 +12,7 @@ class Cell(NamedTuple):
     """New words for a field of a page, and those that it has."""
 
     page: int
+    path: str
     field: Field
     value: str
     was: str
@@ -42,14 +43,14 @@ def replacing(pages: Iterable[NamedPage], find: str, by: str, fields: Iterable[F
             after, count = replaced(before, find, by, match_case)
             total += count
             if after != before:
-                cells.append(Cell(page.page_id, field, after, before))
+                cells.append(Cell(page.page_id, page.path, field, after, before))
     return Proposal(total, tuple(cells))
 
 
 def mending(rows: Iterable[Row], kind: Kind, pages: Collection[int] | None = None) -> Proposal:
     """The mends that are proposed for one kind of fault, on all pages or on some."""
     cells = tuple(
-        Cell(row.page.page_id, field, value, getattr(row.page, field))
+        Cell(row.page.page_id, row.page.path, field, value, getattr(row.page, field))
         for row in rows
         if pages is None or row.page.page_id in pages
         for fault in row.faults

@@ -93,7 +93,7 @@ def _read(text: str, known: Mapping[str, NamedPage]) -> Read:
             problems.append(Problem("file", "csv_page_unknown", {"line": line, "path": path}))
             continue
         cells += [
-            Cell(page.page_id, name, _plain(values[name]), getattr(page, name))
+            Cell(page.page_id, page.path, name, _plain(values[name]), getattr(page, name))
             for name in FIELDS
             if name in values and lines.tidy(_plain(values[name])) != getattr(page, name)
         ]

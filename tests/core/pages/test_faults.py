@@ -161,7 +161,7 @@ def test_a_spreadsheets_file_is_read_whatever_parts_its_columns(parting):
     pages = [page(1, "Beans"), page(2, "Peas")]
     rows = [["Title", "path"], ["Broad beans", "/1/"], ["Peas", "/2/"], ["?", "/nowhere/"]]
     read = titles_csv.read("\ufeff" + "\r\n".join(parting.join(row) for row in rows), pages)
-    assert read.cells == ((1, "title", "Broad beans", "Beans"),)
+    assert read.cells == ((1, "/1/", "title", "Broad beans", "Beans"),)
     assert [(one.code, one.params["line"]) for one in read.problems] == [("csv_page_unknown", 4)]
 
 
@@ -178,7 +178,7 @@ def test_a_formula_stays_a_text():
     row = rows_of([page(1, "=HYPERLINK(1)")], HOUSE)
     text = titles_csv.written(row)
     assert "'=HYPERLINK(1)" in text
-    assert titles_csv.read(text, [page(1, "Other")]).cells == ((1, "title", "=HYPERLINK(1)", "Other"),)
+    assert titles_csv.read(text, [page(1, "Other")]).cells == ((1, "/1/", "title", "=HYPERLINK(1)", "Other"),)
 
 
 @pytest.mark.parametrize(
