@@ -110,8 +110,12 @@ class ProposedCell(TitleCell):
 
 
 class TitleProposal(Schema):
-    """What would change, to be looked at before it is kept: ``count`` is how many spots were found."""
+    """What would change, to be looked at before it is kept: ``count`` is how many spots were found.
+
+    Of very many changes the first come, and ``left`` says how many cells or pages are left for another look.
+    """
 
     count: int
     cells: list[ProposedCell]
+    left: int
     errors: list[FieldErrorOut]

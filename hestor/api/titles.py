@@ -31,7 +31,15 @@ from hestor.core.pages.faults import KINDS, Row
 from hestor.core.pages.title_changes import Proposal
 from hestor.core.roles import Action
 from hestor.sites.models import Site
-from hestor.sites.selectors.title_table import every_page, every_row, rows_for, rows_with, survey_of, title_window
+from hestor.sites.selectors.title_table import (
+    every_page,
+    every_row,
+    rows_for,
+    rows_with,
+    survey_of,
+    title_window,
+    whole_survey_of,
+)
 from hestor.sites.services.bulk_titles import Cell, write_cells
 
 router = Router(tags=["titles"])
@@ -120,7 +128,7 @@ def change(request: HttpRequest, site: str, given: TitlesChange) -> TitlesOut:
 
 def _proposal(proposal: Proposal, errors: Iterable[FieldErrorOut] = ()) -> TitleProposal:
     made = [ProposedCell.model_construct(**cell._asdict()) for cell in proposal.cells]
-    return TitleProposal(count=proposal.count, cells=made, errors=list(errors))
+    return TitleProposal(count=proposal.count, cells=made, left=proposal.left, errors=list(errors))
 
 
 @router.post("/sites/{site}/titles/replace", response={200: TitleProposal, 404: ProblemOut, 422: ProblemOut})
@@ -133,8 +141,11 @@ def replace(request: HttpRequest, site: str, given: ReplaceIn) -> TitleProposal:
 @router.post("/sites/{site}/titles/mends", response={200: TitleProposal, 404: ProblemOut, 422: ProblemOut})
 def mends(request: HttpRequest, site: str, given: MendIn) -> TitleProposal:
     """The mends that are proposed for one kind of fault, on all pages or on some; nothing is kept."""
-    rows = rows_with(site_for(request, site, Action.EDIT), clock.now(), given.kind)
-    return _proposal(title_changes.mending(rows, given.kind, None if given.pages is None else set(given.pages)))
+    found_site = site_for(request, site, Action.EDIT)
+    rows = rows_with(found_site, clock.now(), given.kind)
+    _, mends = whole_survey_of(found_site, clock.now()).counts().get(given.kind, (0, 0))
+    pages = None if given.pages is None else set(given.pages)
+    return _proposal(title_changes.mending(rows, given.kind, mends, pages))
 
 
 @router.get("/sites/{site}/titles.csv", openapi_extra=gives("text/csv"))
@@ -152,5 +163,6 @@ def take_in(request: HttpRequest, site: str, given: CsvIn) -> TitleProposal:
     """What a file of titles says otherwise than the draft; nothing is kept. What can't be taken is named."""
     found_site = site_for(request, site, Action.EDIT)
     read = titles_csv.read(given.text, every_page(found_site, clock.now()))
-    proposal = Proposal(len(read.cells), read.cells)
+    most = title_changes.MOST_CELLS
+    proposal = Proposal(len(read.cells), read.cells[:most], max(0, len(read.cells) - most))
     return _proposal(proposal, [FieldErrorOut(**field_error(problem)) for problem in read.problems[:50]])

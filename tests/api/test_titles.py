@@ -94,7 +94,13 @@ def test_faults_are_counted_with_their_mends(desk, site, owner):
     assert said["faults"] == [{"kind": "former_name", "pages": 1, "mends": 1}]
     mends = desk.post(f"{URL}/mends", {"kind": "former_name"}, "application/json").json()
     assert mends["cells"] == [
-        {"page": page("/old/"), "field": "title", "value": "At the {site}", "path": "/old/", "was": "At the Seed Exchange"}
+        {
+            "page": page("/old/"),
+            "field": "title",
+            "value": "At the {site}",
+            "path": "/old/",
+            "was": "At the Seed Exchange",
+        }
     ]
     none = desk.post(f"{URL}/mends", {"kind": "former_name", "pages": [1]}, "application/json").json()
     assert none["cells"] == []
@@ -107,6 +113,8 @@ def test_csv_goes_out_and_comes_in(desk, site):
     assert [row["path"] for row in table] == [row["path"] for row in rows(desk)["rows"]]
     text = answer.content.decode().replace("/about/,About", "/about/,All about") + "/lost/,Lost\r\n"
     said = desk.post(f"{URL}/csv", {"text": text}, "application/json").json()
-    assert said["cells"] == [{"page": page("/about/"), "field": "title", "value": "All about", "path": "/about/", "was": "About"}]
+    assert said["cells"] == [
+        {"page": page("/about/"), "field": "title", "value": "All about", "path": "/about/", "was": "About"}
+    ]
     assert [error["code"] for error in said["errors"]] == ["csv_page_unknown"]
     assert by_path(rows(desk))["/about/"]["title"] == "About"

@@ -2,12 +2,13 @@
 
 import pytest
 
-from hestor.sites.models import Site
+from hestor.sites.models import Revision, Site
+from hestor.sites.selectors import stray_changes
 from hestor.sites.selectors.consistency import consistency
 from hestor.sites.selectors.stray_changes import changes_of
 from hestor.sites.services.creation import make_site
 from hestor.sites.services.facts import write_facts
-from hestor.sites.services.pages import add_page
+from hestor.sites.services.pages import add_page, change_page
 from hestor.sites.services.publishing import publish
 from tests.conftest import NOW
 
@@ -76,3 +77,25 @@ def test_what_the_press_writes_is_no_stray(site, owner):
     kinds = {(one.kind, one.path) for one in consistency(Site.objects.get(pk=site.pk), NOW).strays}
     assert not {kind for kind, _ in kinds} & {"date_form", "date_ambiguous"}
     assert ("former_name", "/contact/") not in kinds
+
+
+def test_of_a_large_site_the_pages_that_change_are_compared(site, owner, monkeypatch):
+    monkeypatch.setattr(stray_changes, "MOST_PAGES", 4)
+    schedule = {"starts": "2026-06-01"}
+    add_page(site.pk, {"path": "/swap-days/", "title": "Swap days", "kind": "event", "schedule": schedule})
+    add_page(site.pk, {"path": "/when/", "title": "When", "body": "Next: {next:swop-days}"})
+    publish(site.pk, owner, NOW)
+    site.refresh_from_db()
+    write_facts(site.pk, {"name": "Bean Bank"}, site.revision)
+    add_page(site.pk, {"path": "/a/", "title": "A", "body": "Seed Library, {next:swap-days}, {next:swop-days}"})
+    site.refresh_from_db()
+    change = changes_of(site, NOW)
+    assert {(one.kind, one.path, one.says) for one in change.made} == {
+        ("former_name", "/a/", "Seed Library"),
+        ("link_broken", "/a/", "{next:swop-days}"),
+    }
+    assert not change.is_whole
+    when = Revision.objects.in_draft_of(site.pk).get(path="/when/").page_id
+    change_page(site.pk, when, {"body": "Next: {next:swap-days}"})
+    site.refresh_from_db()
+    assert changes_of(site, NOW).ended == 1

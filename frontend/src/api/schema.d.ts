@@ -6046,6 +6046,8 @@ export interface components {
         /**
          * TitleProposal
          * @description What would change, to be looked at before it is kept: ``count`` is how many spots were found.
+         *
+         *     Of very many changes the first come, and ``left`` says how many cells or pages are left for another look.
          */
         TitleProposal: {
             /** Cells */
@@ -6054,6 +6056,8 @@ export interface components {
             count: number;
             /** Errors */
             errors: components["schemas"]["FieldErrorOut"][];
+            /** Left */
+            left: number;
         };
         /**
          * TitleRow

@@ -55,6 +55,7 @@ export function ProposalPanel({ proposal, onDone }: Props) {
       {cells.length > SHOWN && (
         <p className="mt-1.5 text-soft">{t("titles.andMore", { count: cells.length - SHOWN })}</p>
       )}
+      {proposal.left > 0 && <p className="mt-1.5 text-soft">{t("titles.left", { count: proposal.left })}</p>}
       <p className="mt-3 flex flex-wrap gap-2">
         {cells.length > 0 && (
           <Button

@@ -23,7 +23,7 @@ export interface Span {
 /** Rows come in blocks, each asked for when one of it comes into sight, or is worked on. */
 const BLOCK = 100;
 const OFTEN = 8_000;
-const SOON = 400;
+const SOON = 50;
 
 async function readBlock(site: string, store: DraftStore, wanted: Wanted, block: number) {
   const { sought, fault } = wanted;

@@ -20,10 +20,15 @@ class Cell(NamedTuple):
 
 @dataclass(frozen=True)
 class Proposal:
-    """What would change, and in how many spots."""
+    """What would change, and in how many spots; ``left`` is how many further cells or pages are not in it."""
 
     count: int
     cells: tuple[Cell, ...]
+    left: int = 0
+
+
+MOST_CELLS = 5_000
+"""As many cells are proposed at once: more can't be looked at, and what is left is proposed again."""
 
 
 def replaced(text: str, find: str, by: str, match_case: bool) -> tuple[str, int]:
@@ -44,17 +49,27 @@ def replacing(pages: Iterable[NamedPage], find: str, by: str, fields: Iterable[F
             total += count
             if after != before:
                 cells.append(Cell(page.page_id, page.path, field, after, before))
-    return Proposal(total, tuple(cells))
+    return Proposal(total, tuple(cells[:MOST_CELLS]), max(0, len(cells) - MOST_CELLS))
 
 
-def mending(rows: Iterable[Row], kind: Kind, pages: Collection[int] | None = None) -> Proposal:
-    """The mends that are proposed for one kind of fault, on all pages or on some."""
-    cells = tuple(
-        Cell(row.page.page_id, row.page.path, field, value, getattr(row.page, field))
-        for row in rows
-        if pages is None or row.page.page_id in pages
-        for fault in row.faults
-        if fault.kind == kind
-        for field, value in fault.mend.items()
-    )
-    return Proposal(len(cells), cells)
+def mending(rows: Iterable[Row], kind: Kind, mends: int, pages: Collection[int] | None = None) -> Proposal:
+    """The mends that are proposed for one kind of fault, on all pages or on some; no more rows are read than it takes.
+
+    ``mends`` is on how many pages there is one.
+    """
+    cells: list[Cell] = []
+    mended = 0
+    for row in rows:
+        if pages is not None and row.page.page_id not in pages:
+            continue
+        found = [
+            Cell(row.page.page_id, row.page.path, field, value, getattr(row.page, field))
+            for fault in row.faults
+            if fault.kind == kind
+            for field, value in fault.mend.items()
+        ]
+        cells += found
+        mended += bool(found)
+        if len(cells) >= MOST_CELLS:
+            return Proposal(len(cells), tuple(cells), max(0, mends - mended) if pages is None else 0)
+    return Proposal(len(cells), tuple(cells))

@@ -56,10 +56,13 @@ def _starts() -> tuple[str, ...]:
     return tuple(dict.fromkeys(part for body in bodies for part in body.split("\n\n") if "{" not in part))
 
 
-def by_themselves(revisions: RevisionQuerySet) -> Iterator[OwnStray]:
-    """What texts of a state of the site say amiss that needs no more than the state: of the draft, of an edition."""
-    events = {path.rstrip("/").rpartition("/")[2] for path in _paths_of(revisions.filter(kind="event"))}
-    for text in _texts(revisions):
+def by_themselves(state: RevisionQuerySet, some: RevisionQuerySet | None = None) -> Iterator[OwnStray]:
+    """What texts of a state of the site say amiss that needs no more than the state: of the draft, of an edition.
+
+    With ``some`` only the texts of those of its pages are read.
+    """
+    events = {path.rstrip("/").rpartition("/")[2] for path in _paths_of(state.filter(kind="event"))}
+    for text in _texts(state if some is None else some):
         yield from core.left_from_start(text, _starts())
         if "{next:" in text.body:
             yield from core.unknown_dates(text, events)

@@ -16,12 +16,12 @@ from hestor.rendering import Renderer
 from hestor.sites.models import Edition, Revision, RevisionQuerySet, Site
 from hestor.sites.selectors import own_texts
 from hestor.sites.selectors.addresses import address_key
-from hestor.sites.selectors.consistency import Sweeping, house_of, is_told, of_facts, strays_on
+from hestor.sites.selectors.consistency import Sweeping, house_of, is_told, left_out, of_facts, strays_on
 from hestor.sites.selectors.states import live_edition
-from hestor.sites.selectors.unlinked import unlinked_edition
+from hestor.sites.selectors.unlinked import unlinked_draft, unlinked_edition
 
 MOST_PAGES = 500
-"""Of a site with more, only the pages that change are compared."""
+"""Of a site with more, only so many of the pages that change are compared."""
 Said = tuple[str, int, str, str]
 
 
@@ -39,8 +39,14 @@ def _said(stray: OwnStray) -> Said:
     return stray.kind, stray.page_id, stray.field, stray.says
 
 
-def _of_edition(site: Site, edition: Edition, revisions: Iterable[Revision], now: datetime) -> Iterator[OwnStray]:
-    yield from own_texts.by_themselves(Revision.objects.in_edition_of(site.pk, edition.number))
+def _of_edition(
+    site: Site, edition: Edition, revisions: Iterable[Revision], now: datetime, read: RevisionQuerySet | None = None
+) -> Iterator[OwnStray]:
+    """The strays of some pages of an edition and of its facts.
+
+    What texts say by themselves is looked for in all of them, or in those of the pages that are ``read``.
+    """
+    yield from own_texts.by_themselves(Revision.objects.in_edition_of(site.pk, edition.number), read)
     state, pages = unlinked_edition(site, edition)
     renderer, house = Renderer(state, now), house_of(site, edition.facts)
     yield from of_facts(edition.facts, house)
@@ -76,35 +82,55 @@ def pages_of(edition: Edition) -> RevisionQuerySet:
 def changes_of(site: Site, now: datetime) -> StrayChanges:
     """The draft's strays beside those of the live edition; in a first one all are new."""
     edition = live_edition(site)
-    if edition is None:
-        return StrayChanges(_of_first(site, now), 0, True)
-    live = pages_of(edition)
-    same_facts = edition.facts == site.facts
-    is_whole = live.count() <= MOST_PAGES
-    changed = live.filter(in_draft=False)
-    compared = changed if same_facts or not is_whole else live
+    drafts = Revision.objects.in_draft_of(site.pk)
+    if drafts.count() > MOST_PAGES:
+        return _of_changed_pages(site, edition, now)
     sweeping = Sweeping(site, now)
     sweeping.run()
+    if edition is None:
+        return StrayChanges(tuple(filter(_is_of_texts, sweeping.strays())), 0, True)
+    live = pages_of(edition)
+    compared = live.filter(in_draft=False) if edition.facts == site.facts else live
     pages = set(compared.values_list("page_id", flat=True))
     before = said_by(site, edition, compared, now)
     live_pages = set(live.values_list("page_id", flat=True))
     # What texts say by themselves is read on every page, on both sides.
-    by_themselves = set(map(_said, own_texts.by_themselves(Revision.objects.in_draft_of(site.pk))))
+    by_themselves = set(map(_said, own_texts.by_themselves(drafts)))
     compares = pages | {0}
     concerned = [
         stray
         for stray in sweeping.strays()
         if stray.page_id in compares or stray.page_id not in live_pages or _said(stray) in by_themselves
     ]
-    made = _beyond([one for one in concerned if _is_of_texts(one)], before)
-    after = Counter(map(_said, concerned))
-    return StrayChanges(tuple(made), sum((before - after).values()), is_whole or same_facts)
+    return _between(concerned, before, True)
 
 
-def _of_first(site: Site, now: datetime) -> tuple[OwnStray, ...]:
-    sweeping = Sweeping(site, now)
-    sweeping.run()
-    return tuple(stray for stray in sweeping.strays() if _is_of_texts(stray))
+def _of_changed_pages(site: Site, edition: Edition | None, now: datetime) -> StrayChanges:
+    """The same of a large site: of its changed pages alone, and of no more than a person waits for."""
+    come = Revision.objects.coming(site.pk).select_related("text", "page").order_by("path")[:MOST_PAGES]
+    after = list(_of_draft(site, come, now))
+    if edition is None:
+        return StrayChanges(tuple(filter(_is_of_texts, after)), 0, False)
+    gone = Revision.objects.leaving(site.pk).values_list("pk", flat=True).order_by("path")[:MOST_PAGES]
+    live = Revision.objects.filter(pk__in=list(gone)).select_related("text", "page")
+    return _between(after, Counter(map(_said, _of_edition(site, edition, live, now, live))), False)
+
+
+def _between(after: Sequence[OwnStray], before: Counter[Said], is_whole: bool) -> StrayChanges:
+    made = _beyond([one for one in after if _is_of_texts(one)], before)
+    return StrayChanges(tuple(made), sum((before - Counter(map(_said, after))).values()), is_whole)
+
+
+def _of_draft(site: Site, revisions: RevisionQuerySet, now: datetime) -> Iterator[OwnStray]:
+    """The strays of some pages of the draft, and of its facts."""
+    state, pages = unlinked_draft(site)
+    renderer, house = Renderer(state, now), house_of(site)
+    yield from of_facts(site.facts, house)
+    read = Revision.objects.filter(pk__in=[one.pk for one in revisions])
+    yield from own_texts.by_themselves(Revision.objects.in_draft_of(site.pk), read)
+    for revision in revisions:
+        yield from filter(is_told, strays_on(renderer, pages, revision, house))
+        yield from left_out(revision)
 
 
 def _is_of_texts(stray: OwnStray) -> bool:

@@ -152,6 +152,20 @@ def test_what_is_counted_is_what_the_rows_say(given_titles, at_once):
     assert survey.misleading(faults.MISLEADING) == len(misled)
 
 
+def test_of_very_many_changes_the_first_are_proposed(monkeypatch):
+    monkeypatch.setattr(title_changes, "MOST_CELLS", 2)
+    pages = [page(n, f"At Seed {n}") for n in range(1, 6)]
+    replaced = title_changes.replacing(pages, "seed", "bean", ("title",), False)
+    assert (replaced.count, [one.page for one in replaced.cells], replaced.left) == (5, [1, 2], 3)
+    read = iter(rows_of(pages, HOUSE))
+    mended = title_changes.mending(read, "former_name", 5)
+    assert ([one.value for one in mended.cells], mended.left) == (["At {site} 1", "At {site} 2"], 3)
+    # What is left is not read.
+    assert next(read).page.page_id == 3
+    some = title_changes.mending(rows_of(pages, HOUSE), "former_name", 5, {4, 5})
+    assert ([one.page for one in some.cells], some.left) == ([4, 5], 0)
+
+
 def kinds(row):
     return {fault.kind for fault in row.faults}
 
