@@ -20,6 +20,7 @@ _PARTS = (
     "front",
     "backups",
     "pages",
+    "many",
     "sweeping",
     "clock",
     "mail",

@@ -84,7 +84,7 @@ def _weighed(processes: Iterable[psutil.Process]) -> Iterator[Any]:
             yield process.memory_full_info()
 
 
-def _unique(server: Server) -> list[float]:
+def unique(server: Server) -> list[float]:
     """The memory that each worker has for itself alone, in MB (Linux's USS)."""
     workers = psutil.Process(server.group).children(recursive=True)
     return sorted(memory.uss / 1_000_000 for memory in _weighed(workers))
@@ -96,7 +96,7 @@ def _all(server: Server) -> float:
     return sum(memory.pss for memory in _weighed((first, *first.children(recursive=True)))) / 1_000_000
 
 
-class _Started(Server):
+class Started(Server):
     """Started as `make demo` starts it: a fork would share its memory with what it was forked from."""
 
     def start(self) -> "Server":
@@ -116,12 +116,12 @@ class _Started(Server):
 
 def measure() -> Iterator[Figure]:
     """Drives a server of two workers with an idle queue, then weighs it."""
-    with tempfile.TemporaryDirectory() as folder, _Started(make_data(Path(folder) / "data"), workers=2) as server:
-        idle = _unique(server)[-1]
+    with tempfile.TemporaryDirectory() as folder, Started(make_data(Path(folder) / "data"), workers=2) as server:
+        idle = unique(server)[-1]
         rounds = _drive(server, SECONDS)
         yield Figure("unique memory of a worker that has just started", idle, "MB")
         yield Figure(
-            f"unique memory of the heavier worker after {SECONDS} s of mixed use", _unique(server)[-1], "MB", 150
+            f"unique memory of the heavier worker after {SECONDS} s of mixed use", unique(server)[-1], "MB", 150
         )
         yield Figure(f"memory of all processes after {SECONDS} s of mixed use", _all(server), "MB", 400)
         yield Figure("rounds of mixed use meanwhile", rounds, "")

@@ -13,7 +13,7 @@ SQLITE: dict[str, Any] = {
         "timeout": 20,
         "transaction_mode": "IMMEDIATE",
         # FULL syncs every commit, so that what was kept survives a loss of power, not only of the process.
-        "init_command": "PRAGMA journal_mode=WAL; PRAGMA synchronous=FULL; PRAGMA cache_size=-32000;",
+        "init_command": "PRAGMA journal_mode=WAL; PRAGMA synchronous=FULL; PRAGMA cache_size=-8000;",
     },
     "CONN_MAX_AGE": None,
 }

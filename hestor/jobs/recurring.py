@@ -29,6 +29,7 @@ class Recurring:
 
 RECURRING = (
     Recurring(tasks.clean, timedelta(days=1)),
+    Recurring(tasks.count_rows, timedelta(hours=1)),
     Recurring(tasks.domains, timedelta(minutes=20)),
     Recurring(tasks.backup, timedelta(days=1), timedelta(minutes=2)),
 )

@@ -4,7 +4,7 @@ from django.conf import settings
 from django.core.management import call_command
 from django_tasks import task
 
-from hestor import clock
+from hestor import clock, query_statistics
 from hestor.backups import create
 from hestor.edge_cache import cleaning as front_cleaning
 from hestor.mail.services.domains import confirm_waiting
@@ -23,6 +23,12 @@ def clean() -> None:
     delete_old(now)
     front_cleaning.clean(settings.FRONT_MOST_BYTES)
     call_command("prune_db_task_results", "--min-age-days", "14", verbosity=0)
+
+
+@task(queue_name=SLOW)
+def count_rows() -> None:
+    """Has the database count anew how its tables are filled."""
+    query_statistics.refresh()
 
 
 @task(queue_name=SLOW)

@@ -17,8 +17,8 @@ from hestor.rendering.response import Response
 PATH = "/sitemap.xml"
 MOST = 50_000
 """As many addresses as one file may hold."""
-A_PART = 20_000
-"""As many stand in each file of an index: also of the longest addresses no more than the 50 MB that one may have."""
+A_PART = 5_000
+"""As many stand in each file of an index, so that one is made in little memory."""
 _NAMESPACE = "http://www.sitemaps.org/schemas/sitemap/0.9"
 _MEDIA_TYPE = "application/xml; charset=utf-8"
 _PART = re.compile(r"/sitemap-([1-9]\d{0,4})\.xml")

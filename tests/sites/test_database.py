@@ -9,9 +9,10 @@ import pytest
 from django.core.exceptions import ImproperlyConfigured
 from django.db import connection, transaction
 
-from hestor import locks
+from hestor import locks, query_statistics
 from hestor.backups import databases
 from hestor.config import database
+from hestor.sites.models import Page, Revision
 from tests.support.databases import postgresql_only
 
 
@@ -112,3 +113,17 @@ def test_who_waits_too_long_is_refused_and_can_go_on():
     with transaction.atomic():
         assert not connection.get_autocommit()
     assert connection.get_autocommit()
+
+
+@pytest.mark.django_db
+@pytest.mark.skipif(connection.vendor != "sqlite", reason="PostgreSQL counts by itself")
+def test_the_database_counts_its_rows_so_that_what_changed_is_found_by_its_own_index(site):
+    text = Revision.objects.in_draft_of(site.pk).first().text
+    pages = Page.objects.bulk_create(Page(site=site) for _ in range(400))
+    Revision.objects.bulk_create(
+        Revision(site=site, page=page, text=text, path=f"/{number}/", title="P", live_from=1, place=f"{number}")
+        for number, page in enumerate(pages)
+    )
+    query_statistics.refresh()
+    assert "rev_coming" in Revision.objects.coming(site.pk).explain()
+    assert "rev_leaving" in Revision.objects.leaving(site.pk).explain()

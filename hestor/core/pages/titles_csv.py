@@ -19,11 +19,16 @@ _FORMULA = ("=", "+", "-", "@", "\t", "\r")
 
 
 def _safe(text: str) -> str:
-    return f"'{text}" if text.startswith(_FORMULA) else text
+    return f"'{text}" if _is_formula(text) else text
+
+
+def _is_formula(text: str) -> bool:
+    # One that has apostrophes of its own gets one more, so that taking one away gives back what it was.
+    return text.lstrip("'").startswith(_FORMULA)
 
 
 def _plain(text: str) -> str:
-    return text[1:] if text.startswith("'") and text[1:].startswith(_FORMULA) else text
+    return text[1:] if text.startswith("'") and _is_formula(text) else text
 
 
 def written(rows: Iterable[Row]) -> str:

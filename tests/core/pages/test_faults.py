@@ -5,7 +5,7 @@ from dataclasses import replace
 from datetime import date
 
 import pytest
-from hypothesis import given
+from hypothesis import example, given
 from hypothesis import strategies as st
 
 from hestor.core.pages import faults, title_changes, titles_csv
@@ -112,6 +112,7 @@ def test_a_mend_ends_its_fault(given_titles):
             assert fault.kind not in {one.kind for one in after.faults}
 
 
+@example([("'=", "''+1"), ("=", "'x")])
 @given(st.lists(st.tuples(st.text(max_size=20), st.text(max_size=20)), min_size=1, max_size=5))
 def test_what_is_written_as_csv_is_read_back_as_no_change(words):
     from hestor.core.text import lines
