@@ -18,7 +18,7 @@ _SPEC = """    {name}: Annotated[
             Band.WORDS,
             Line(0, 160),
             other_text("{name}"),
-            slots=(Slot(Place.FOOTER),),
+            slots=(Slot(Place.HEADER),),
             per_language=True,
             texts=ITSELF,
         ),

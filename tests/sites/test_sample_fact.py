@@ -12,9 +12,9 @@ from scripts import new_fact
 TOP = Path(__file__).parents[2]
 # What a person says of it, and the one line by which pages show it.
 SAID = {"en": "Motto", "de": "Motto", "es": "Lema propio", "ar": "شعار"}
-TEMPLATE = "hestor/rendering/templates/parts/foot.html.jinja"
-BEHIND = '<p class="footer-line">{{ footer }}</p>\n'
-SHOWN = "{% if facts.motto %}<p>{{ facts.motto }}</p>{% endif %}\n"
+TEMPLATE = "hestor/rendering/templates/parts/home.html.jinja"
+BEHIND = '<span class="site-tagline" data-hestor="tagline">{{ tagline }}</span>{% endif %}'
+SHOWN = '{% if facts.motto %}<span class="site-tagline" data-hestor="motto">{{ facts.motto }}</span>{% endif %}'
 ASK = """
 import json
 import django
@@ -43,7 +43,12 @@ print(json.dumps({
     "in_words": kept["words"]["motto"],
     "change": next(c["words"] for c in call("GET", "/changes")["changes"] if c["key"] == "motto"),
     "reach": [p["place"] for p in call("POST", "/reach", {"keys": ["motto"]})["motto"]["places"]],
-    "preview": call("POST", "/proofs", {"facts": {"motto": "Typed"}, "places": [{"place": "footer"}]})["errors"],
+    "preview": [
+        (line["role"], line["text"], [one["fact"] for one in line["highlights"]])
+        for proof in call("POST", "/proofs", {"facts": {"motto": "Typed"}, "places": [{"place": "header"}]})["proofs"]
+        for line in proof["lines"]
+        if line["role"] != "entry"
+    ],
     "schema": schema["Facts"]["properties"]["motto"]["type"],
     "limit": schema["StyleChange"]["properties"]["facts"]["properties"]["motto"]["maxLength"],
     "in_the_list": '"key": "motto"' in facts_source(),
@@ -89,8 +94,8 @@ def test_a_fact_is_said_in_one_place(tmp_path):
         "changed": ["name", "footer_text", "motto", "brand_colour", "typefaces", "language", "time_zone"],
         "in_words": "Sow and share",
         "change": "Motto: 1 page, the not-found page",
-        "reach": ["footer", "paper", "not_found"],
-        "preview": [],
+        "reach": ["header", "paper", "aloud", "not_found"],
+        "preview": [["name", "Seeds", ["name"]], ["tagline", "", []], ["fact", "Typed", ["motto"]]],
         "schema": "string",
         "limit": 160,
         "in_the_list": True,

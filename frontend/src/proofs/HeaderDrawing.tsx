@@ -80,7 +80,8 @@ const PLACED: Record<string, string> = {
 /** A page's header, on a desktop or as narrow as a phone shows it. */
 export function HeaderDrawing(props: DrawingProps) {
   const { proof, fact, variant, themes, large } = props;
-  const tagline = lineOf(proof, "tagline");
+  // Below the name: the tagline, and what else the header says of facts.
+  const below = proof.lines.filter(({ role, text }) => text && (role === "tagline" || role === "fact"));
   const name = lineOf(proof, "name");
   const theme = themeOf({ fact, variant });
   const tones = themes[theme ?? "light"];
@@ -108,14 +109,15 @@ export function HeaderDrawing(props: DrawingProps) {
                 <HighlightedText line={name} fact={fact} />
               </b>
             )}
-            {tagline.text && (
+            {below.map((line, index) => (
               <span
+                key={index}
                 style={soft}
                 className={`block ${theme ? "" : "text-soft"} ${large ? "text-base break-words" : "truncate py-px text-[9.5px]"}`}
               >
-                <HighlightedText line={tagline} fact={fact} />
+                <HighlightedText line={line} fact={fact} />
               </span>
-            )}
+            ))}
           </div>
         </div>
         <Entries proof={proof} arranged={arranged} large={large} narrow={phone} />

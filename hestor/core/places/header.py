@@ -10,7 +10,7 @@ from hestor.core.reading.page import PageReading
 
 def read(page: PageReading) -> Hashable:
     """All that a header shows."""
-    words = (page.site_name, page.name_is_seen, page.tagline, page.menu)
+    words = (page.site_name, page.name_is_seen, page.tagline, page.further, page.menu)
     images = (page.logo, page.logo_dark, page.logo_plates, page.header_icon)
     return words, images, page.theme_colour, page.style.values_of("band", "heading"), page.arrangement
 
@@ -20,6 +20,7 @@ def proof(path: str, page: PageReading, sought: Sought) -> Proof:
     lines = (
         line("name" if page.name_is_seen else "name_read_out", page.site_name, sought, ("name",)),
         line("tagline", page.tagline, sought, ("tagline",)),
+        *(line("fact", text, sought, (key,)) for key, text in page.further),
         *(Line("entry", entry) for entry in page.top_menu),
         *((Line("folded", page.menu_opener),) if page.menu_opener else ()),
     )

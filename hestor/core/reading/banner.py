@@ -1,10 +1,11 @@
 """What a page says in its header: the banner of WAI-ARIA, with the name, the logo, the menu.
 
-The way home is the link of the banner, outside of its menu, that leads to the site's first page; else the first link
-to a page, or the first heading there, else all of it. What
-stands before it is a notice. Of the texts in it, that one is the name which the page's head or the logo's description
-says, too; what else stands there is the tagline. A picture without words of its own that is as wide as it is high is
-an icon, else a logo.
+On own pages name, tagline and notice are read by their marks. On pages of others the way home is the link of the
+banner, outside of its menu, that leads to the site's first page; else the first link to a page, or the first heading
+there, else all of it. What stands before it is a notice. Of the texts in it, that one is the name which the page's head
+or the logo's description says, too; what else stands there is the tagline.
+
+A picture without words of its own that is as wide as it is high is an icon, else a logo.
 """
 
 import re
@@ -22,6 +23,9 @@ _PASSED = frozenset({"nav", "script", "style", "template", "noscript", "form", "
 _PHRASING = frozenset({"abbr", "b", "bdi", "em", "i", "mark", "strong", "sub", "sup", "wbr"})
 _WAYS = "a[href]:not([href^='#'], [href^='mailto:'], [href^='tel:']), h1, h2, h3"
 _FIRST_PAGE = re.compile(r"(?:\.{0,2}/)*(?:\.{1,2})?(?:index\.html?)?")
+_LINES = frozenset({"name", "tagline", "site_notice"})
+"""The facts that a header says in lines of their own."""
+_HEADERS = frozenset({"header"})
 _MENU_OPENER = "nav > a[href^='#'], nav > button, nav > details > summary"
 
 
@@ -115,6 +119,9 @@ class BannerReading(HeadReading):
     @cached_property
     def _name(self) -> tuple[LexborNode, str] | None:
         """The element that says the name as text, and what it says."""
+        if self.marks:
+            marked = self.marks.get("name")
+            return (marked, said(marked)) if marked is not None else None
         for one in self._texts_home:
             if one[1] in self.named:
                 return one
@@ -140,6 +147,8 @@ class BannerReading(HeadReading):
     @cached_property
     def tagline(self) -> str:
         """The tagline in the page's header."""
+        if self.marks:
+            return said(self.marks.get("tagline"))
         name = self._name[0].mem_id if self._name else None
         beside = next((text for node, text in self._texts_home if node.mem_id != name), "")
         return beside or next(iter(self._around_home[1]), "")
@@ -147,7 +156,13 @@ class BannerReading(HeadReading):
     @cached_property
     def notice(self) -> str:
         """The line at the top that all pages carry for a while."""
-        return " ".join(self._around_home[0])
+        return said(self.marks.get("site_notice")) if self.marks else " ".join(self._around_home[0])
+
+    @cached_property
+    def further(self) -> tuple[tuple[str, str], ...]:
+        """What else the header says of facts, each by its key, in reading order."""
+        found = ((key, node) for key, node in self.marks.items() if key not in _LINES)
+        return tuple((key, said(node)) for key, node in found if is_within(node, _HEADERS))
 
     @cached_property
     def _is_icon(self) -> bool:

@@ -21,6 +21,8 @@ class FootReading(BannerReading):
     @cached_property
     def footer(self) -> str:
         """The footer's line: the first that is neither a way to reach the site nor a link to its news."""
+        if self.marks:
+            return said(self.marks.get("footer_text"))
         nodes = (node for node in self._lines if not is_within(node, _CONTACT) and node.css_first(_NO_LINE) is None)
         return said(next(nodes, None))
 

@@ -1,10 +1,11 @@
 """A page as a tree of elements, and what its elements say; the parts of ``page.PageReading`` stand on it.
 
-Pages are read with an HTML5 parser (selectolax on Lexbor). Which element is which part is told by elements, ARIA
-roles, relations and what the page's own stylesheet does with them, never by names that one maker gives to classes.
+Pages are read with an HTML5 parser (selectolax on Lexbor). Which element is which part is told by the marks that own
+pages carry; on pages of others by elements, ARIA roles, relations and what the page's own stylesheet does with them,
+never by names that one maker gives to classes.
 """
 
-from collections.abc import Iterator
+from collections.abc import Iterator, Mapping
 from dataclasses import dataclass
 
 from propcache.api import cached_property
@@ -14,6 +15,8 @@ from hestor.core.reading.landmarks import SECTIONS
 from hestor.core.reading.stylesheet import NO_STYLE, StyleReading
 from hestor.core.text.lines import folded
 
+MARK = "data-hestor"
+"""The attribute by which own pages mark an element that says a fact, with the fact's key."""
 _BLOCKS = frozenset(
     "address article aside blockquote br dd details div dl dt figcaption figure footer h1 h2 h3 h4 h5 h6 header hr li"
     " main nav ol p pre section table td th tr ul".split()
@@ -126,6 +129,14 @@ class Tree:
     @cached_property
     def _contentinfo(self) -> LexborNode | None:
         return self._landmark("footer", "contentinfo")
+
+    @cached_property
+    def marks(self) -> Mapping[str, LexborNode]:
+        """The elements that say a fact, by its key, as own pages mark them; none on pages of others."""
+        found: dict[str, LexborNode] = {}
+        for node in self._tree.css(f"[{MARK}]") if MARK.encode() in self._body else ():
+            found.setdefault(node.attributes.get(MARK) or "", node)
+        return found
 
     def writes(self, tag: str) -> bool:
         """Whether the page has an element. Most pages lack most, which is told much faster than by looking for one."""
