@@ -122,11 +122,11 @@ def test_pages_are_listed_and_found(owner):
 
 def test_a_list_that_can_not_be_fetched_is_asked_for_again(owner):
     page = owner.page
-    page.route("**/api/sites/*/pages", lambda route: route.abort())
+    page.route("**/api/sites/*/tree**", lambda route: route.abort())
     owner.open(view="pages")
     expect(page.get_by_role("alert")).to_contain_text("No connection to Hestor, so this could not be fetched.")
     assert owner.faults() == []
-    page.unroute("**/api/sites/*/pages")
+    page.unroute("**/api/sites/*/tree**")
     page.get_by_role("button", name="Try again").click()
     expect(page.get_by_role("row")).to_have_count(29)
 

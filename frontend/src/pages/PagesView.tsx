@@ -213,7 +213,9 @@ export function PagesView({ titles }: { titles: Preloaded }) {
   const store = useStore();
   const mayEdit = site.may.edit.allowed;
   const named = useNamed("page");
-  const [sought, setSought] = useState("");
+  const [search, setSearch] = useState({ visit: named.visit, words: "" });
+  // Who was led to a page looks for nothing else any more.
+  const sought = search.visit === named.visit ? search.words : "";
   const settled = useSettled(sought.trim(), 150);
   const pages = usePageList(site.slug, settled, named.number);
   const [adds, setAdds] = useState<"page" | "event" | "import" | null>(null);
@@ -233,7 +235,11 @@ export function PagesView({ titles }: { titles: Preloaded }) {
       {adds === "event" && <AddEvent onDone={() => setAdds(null)} />}
       {adds === "page" && <AddPage onDone={() => setAdds(null)} />}
       <div className="flex flex-wrap items-center gap-4 px-6 pb-3">
-        <SearchField label={t("pages.find")} value={sought} onType={setSought} />
+        <SearchField
+          label={t("pages.find")}
+          value={sought}
+          onType={(words) => setSearch({ visit: named.visit, words })}
+        />
         {mayEdit && <UndoButtons />}
       </div>
       <QueryBoundary query={pages}>

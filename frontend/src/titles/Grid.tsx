@@ -2,7 +2,7 @@ import { useVirtualizer } from "@tanstack/react-virtual";
 import { useCallback, useEffect, useRef, useSyncExternalStore, type KeyboardEvent } from "react";
 import { useTranslation } from "../i18n/useTranslation";
 import { focusCell, GridRow, TEMPLATE } from "./GridRow";
-import { COLUMNS, useGrid, type Grid as GridState, type Rows, type Spot } from "./useGrid";
+import { COLUMNS, useGrid, type Grid as GridState, type Rows, type Spot, type Unread } from "./useGrid";
 import type { Span } from "./api";
 
 const PAGE = 10;
@@ -44,7 +44,7 @@ interface Props {
   /** Says which rows are in sight, and which are selected: they have to be read. */
   onShown: (shown: Span, selected: Span) => void;
   /** Says that something was to be done with rows that were not read yet. */
-  onUnread: (span: Span) => void;
+  onUnread: (unread: Unread) => void;
 }
 
 /** All pages as a spreadsheet; only the rows in view are drawn. */
@@ -72,14 +72,18 @@ export function Grid({ rows, readOnly, onShown, onUnread }: Props) {
   }, []);
   const { row, column } = grid.editing ? grid.at : grid.to;
   const isEditing = grid.editing !== null;
+  const isRead = rows.pageAt(row) !== undefined;
   useEffect(() => {
     if (!moved.current || isEditing) return;
+    // A row that was not read yet takes the focus when it is there, if nothing else has it by then.
+    const has = document.activeElement;
+    if (has && has !== document.body && !box.current?.contains(has)) return;
     virtual.scrollToIndex(row, { align: "auto" });
     // At once, since the next key may be pressed before anything is drawn; a row that was far away is drawn first.
     if (focusCell(box.current, { row, column })) return;
     const timer = requestAnimationFrame(() => focusCell(box.current, { row, column }));
     return () => cancelAnimationFrame(timer);
-  }, [row, column, isEditing, virtual]);
+  }, [row, column, isEditing, isRead, virtual]);
 
   function onKeyDown(event: KeyboardEvent<HTMLDivElement>) {
     if (grid.editing || event.defaultPrevented || !(event.target instanceof HTMLElement)) return;

@@ -1,4 +1,4 @@
-import { useCallback, useState } from "react";
+import { useCallback, useEffect, useState } from "react";
 import { ConflictChoice } from "../draft/ConflictChoice";
 import { useSelect, useSite, useStore } from "../draft/hooks";
 import { UndoButtons } from "../draft/UndoButtons";
@@ -13,6 +13,7 @@ import { useSettled } from "../ui/useSettled";
 import { ViewHead } from "../ui/ViewHead";
 import { useRows, type Proposal, type Span, type Wanted } from "./api";
 import { Grid } from "./Grid";
+import type { Unread } from "./useGrid";
 import { ProposalPanel } from "./ProposalPanel";
 import { CsvLinks, FaultBar, ReplaceForm } from "./TitleTools";
 
@@ -33,13 +34,13 @@ const same = (one: Span, other: Span) => one.first === other.first && one.last =
 
 /** Which rows have to be read: those in sight, those selected, and those that something was to be done with. */
 function useSpans() {
-  const [spans, setSpans] = useState({ shown: NOWHERE, selected: NOWHERE, unread: null as Span | null });
+  const [spans, setSpans] = useState({ shown: NOWHERE, selected: NOWHERE, unread: null as Unread | null });
   const onShown = useCallback((shown: Span, selected: Span) => {
     setSpans((before) =>
       same(before.shown, shown) && same(before.selected, selected) ? before : { ...before, shown, selected },
     );
   }, []);
-  const onUnread = useCallback((unread: Span | null) => setSpans((before) => ({ ...before, unread })), []);
+  const onUnread = useCallback((unread: Unread | null) => setSpans((before) => ({ ...before, unread })), []);
   const { shown, selected, unread } = spans;
   return { spans: [shown, selected, ...(unread ? [unread] : [])], unread, onShown, onUnread };
 }
@@ -58,7 +59,14 @@ export function TitlesView() {
   const open = useSelect((one) => one.titles !== undefined);
   const { spans, unread, onShown, onUnread } = useSpans();
   const rows = useRows(site.slug, { sought: useSettled(sought.trim(), 150), fault }, spans);
-  const { count, error: failed, refetch } = rows;
+  const { count, pageAt, error: failed, refetch } = rows;
+  // What was to be done with rows that were not there yet is done when they are.
+  useEffect(() => {
+    if (!unread) return;
+    for (let row = unread.first; row <= unread.last; row += 1) if (pageAt(row) === undefined) return;
+    onUnread(null);
+    unread.again?.();
+  }, [unread, pageAt, onUnread]);
   useUndoKeys(store, !readOnly);
   const tools = {
     readOnly,
@@ -104,13 +112,13 @@ export function TitlesView() {
       {unread && (
         <div className="px-6 pb-3">
           <Notice tone="warn" actions={<ActionLink onClick={() => onUnread(null)}>{t("titles.close")}</ActionLink>}>
-            {t("titles.unread")}
+            {t(unread.again ? "titles.reading" : "titles.unread")}
           </Notice>
         </div>
       )}
       {open && count === 0 && <p className="px-6 py-4 text-soft">{t("titles.none")}</p>}
       {open && count !== undefined && count > 0 && (
-        <Grid rows={{ count, pageAt: rows.pageAt }} readOnly={readOnly} onShown={onShown} onUnread={onUnread} />
+        <Grid rows={{ count, pageAt }} readOnly={readOnly} onShown={onShown} onUnread={onUnread} />
       )}
       {open && !readOnly && <p className="px-6 py-3 text-xs text-soft">{t("titles.keys")}</p>}
     </div>

@@ -21,6 +21,11 @@ export interface Rows {
   pageAt: (row: number) => number | undefined;
 }
 
+/** Rows that something was to be done with before they were read; what is to be done `again` once they are. */
+export interface Unread extends Span {
+  again: (() => void) | null;
+}
+
 /** So many rows can be selected at once. */
 const MOST_SELECTED = 2_000;
 
@@ -61,7 +66,7 @@ function between(one: number, other: number): number[] {
 }
 
 /** A table of words worked on as a spreadsheet: where one is, what is selected, and what changes of it. */
-export function useGrid(rows: Rows, readOnly: boolean, onUnread: (span: Span) => void): Grid {
+export function useGrid(rows: Rows, readOnly: boolean, onUnread: (unread: Unread) => void): Grid {
   const store = useStore();
   const [at, setAt] = useState<Spot>({ row: 0, column: 0 });
   const [to, setTo] = useState<Spot>({ row: 0, column: 0 });
@@ -77,15 +82,19 @@ export function useGrid(rows: Rows, readOnly: boolean, onUnread: (span: Span) =>
   }, []);
 
   const actions = useMemo((): Actions => {
-    /** Whether all of these rows were read; if not, somebody is told, and nothing is done with a part of them. */
-    const areRead = (numbers: number[]) => {
+    /** Whether all of these rows were read; if not, they are asked for, and nothing is done with a part of them. */
+    const areRead = (numbers: number[], again: (() => void) | null) => {
       const inside = numbers.filter((row) => row < now.current.rows.count);
-      const unread = inside.filter((row) => now.current.rows.pageAt(row) === undefined);
-      if (unread.length) now.current.onUnread({ first: Math.min(...inside), last: Math.max(...inside) });
-      return unread.length === 0;
+      const unread = inside.some((row) => now.current.rows.pageAt(row) === undefined);
+      if (unread) now.current.onUnread({ first: Math.min(...inside), last: Math.max(...inside), again });
+      return !unread;
     };
     const put = (cells: [Spot, string][]) => {
-      if (now.current.readOnly || !areRead(cells.map(([{ row }]) => row))) return;
+      if (now.current.readOnly) return;
+      const numbers = cells.map(([{ row }]) => row);
+      if (areRead(numbers, () => put(cells))) write(cells);
+    };
+    const write = (cells: [Spot, string][]) => {
       const values = cells.flatMap(([spot, text]) => {
         const name = key(spot);
         return name === null ? [] : [[name, text.replace(/\s*\n\s*/g, " ").trim()] as const];
@@ -133,7 +142,7 @@ export function useGrid(rows: Rows, readOnly: boolean, onUnread: (span: Span) =>
       },
       clear: () => put(selected().map((spot) => [spot, ""])),
       copied: () =>
-        areRead(picked())
+        areRead(picked(), null)
           ? textOf(
               picked().map((row) => columns().map((column) => store.titles?.value(key({ row, column }) ?? "") ?? "")),
             )
