@@ -104,7 +104,7 @@ class Options(BaseSettings):
         shown="`192.0.2.80`, of the simulated name service",
         example="192.0.2.80",
     )
-    added_code: bool = _option("HESTOR_ADDED_CODE", "`0` leaves out the code of others everywhere", True, shown="on")
+    added_code: bool = _option("HESTOR_ADDED_CODE", "`0` leaves out third-party code everywhere", True, shown="on")
     messages_of_one: Count = _option(
         "HESTOR_MESSAGES_OF_ONE", "how many messages a site's form takes from one sender in ten minutes", 5
     )

@@ -8,7 +8,7 @@ from playwright.sync_api import expect
 def test_a_fact_is_seen_where_it_lands_beside_what_is_live(server, people):
     person = people(server).sign_in().writes(name="Quillmere Seed House").open(view="proofs")
     page = person.page
-    expect(page.get_by_text("1 change kept")).to_be_visible()
+    expect(page.get_by_text("1 change not published")).to_be_visible()
     board = page.get_by_role("region", name="Draft")
     for place in (
         "Browser tab",

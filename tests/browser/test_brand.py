@@ -27,7 +27,7 @@ def publish(person) -> None:
 
 
 def kept(person, fact: str) -> None:
-    expect(person.fact(fact).get_by_text("✓ Kept").first).to_be_visible()
+    expect(person.fact(fact).get_by_text("✓ Saved").first).to_be_visible()
 
 
 def header_image(person, server, dark: bool = False):

@@ -13,7 +13,7 @@ def publish(page, review: str = "Review", go: str = "Publish th", done: str = "i
 def test_from_a_town_to_all_that_pages_say(server, people):
     person = people(server, width=390).sign_in().open()
     page = person.page
-    row = person.fact("Clock")
+    row = person.fact("Time zone")
     row.get_by_role("combobox", name="Another town").fill("genf")
     expect(row.get_by_role("option").first).to_contain_text("Geneva (Genf)")
     page.keyboard.press("Enter")
@@ -23,12 +23,12 @@ def test_from_a_town_to_all_that_pages_say(server, people):
     expect(proposal).to_contain_text("lundi")
     assert person.wrong_at_any_width(row) == []
     # In part: the clock stays as it is.
-    proposal.get_by_role("checkbox", name="Clock").uncheck()
+    proposal.get_by_role("checkbox", name="Time zone").uncheck()
     proposal.get_by_role("button", name="Take this").press("Enter")
     expect(person.fact("Language")).to_contain_text("fr-CH")
-    expect(person.fact("Clock")).to_contain_text("Europe/London")
+    expect(person.fact("Time zone")).to_contain_text("Europe/London")
     # A language and a clock that don't go together are asked about, not refused.
-    expect(person.fact("Clock")).to_contain_text("Leave it if that is meant")
+    expect(person.fact("Time zone")).to_contain_text("Leave it if that is meant")
     publish(page)
     page.goto(server.site("quillmere") + "/news/great-drying-2026/")
     expect(page.locator("html")).to_have_attribute("lang", "fr-CH")
@@ -44,7 +44,7 @@ def test_the_first_day_is_seen_where_it_is_chosen_and_on_the_page(server, people
     expect(row.get_by_role("radio", name="As usual in the region (Monday)")).to_be_checked()
     expect(person.proof("First day of the week", "Month calendar")).to_contain_text("Mon")
     row.get_by_role("radio", name="Sunday").press(" ")
-    expect(row).to_contain_text("✓ Kept")
+    expect(row).to_contain_text("✓ Saved")
     expect(person.proof("First day of the week", "Month calendar").locator(".lit")).to_have_text("Sun")
     publish(person.page)
     person.page.goto(server.site("quillmere") + "/swap-days/")
@@ -68,12 +68,12 @@ def test_an_event_across_a_change_of_the_clock_is_planned_and_published(server, 
     editor.get_by_label("Until").fill("2027-04-18")
     editor.get_by_role("button", name="Leave out 11 April 2027").click()
     expect(editor).to_contain_text("Left out")
-    expect(editor).to_contain_text("✓ Kept")
+    expect(editor).to_contain_text("✓ Saved")
     assert person.wrong_at_any_width(editor) == []
     editor.get_by_label("Until").fill("2027-03-01")
     expect(editor.get_by_role("alert").first).to_contain_text("The last day lies before the first one")
     editor.get_by_label("Until").fill("2027-04-18")
-    expect(editor).to_contain_text("✓ Kept")
+    expect(editor).to_contain_text("✓ Saved")
     publish(page)
     page.goto(server.site("quillmere") + "/swap-days/night-of-the-owls/")
     stamps = page.locator(".when .at time")
@@ -115,13 +115,13 @@ def test_opening_hours_are_said_by_keyboard_and_shown_on_their_page(server, peop
     row.get_by_role("button", name="Monday: add hours").press("Enter")
     row.get_by_label("Monday: opens").fill("10:00")
     row.get_by_label("Monday: closes").fill("16:00")
-    expect(row).to_contain_text("✓ Kept")
+    expect(row).to_contain_text("✓ Saved")
     expect(person.proof("Opening hours", "Opening hours")).to_contain_text("10:00")
     row.get_by_role("button", name="Monday: add hours").press("Enter")
     row.get_by_label("Monday: opens").last.fill("15:00")
     expect(row.get_by_role("alert")).to_contain_text("overlap")
     row.get_by_role("button", name="Monday: take out these hours").last.press("Enter")
-    expect(row).to_contain_text("✓ Kept")
+    expect(row).to_contain_text("✓ Saved")
     assert (person.faults(row), person.overflows()) == ([], 0)
 
 
@@ -129,7 +129,7 @@ def test_new_years_eve_is_looked_at_beforehand(used_desk):
     person = used_desk
     page = person.page
     person.fact("First day of the week").scroll_into_view_if_needed()
-    footer = person.proof("Clock", "Footer")
+    footer = person.proof("Time zone", "Footer")
     expect(footer).to_contain_text("2019–2026")
     page.get_by_label("as on").fill("2027-01-01T00:00")
     expect(footer).to_contain_text("2019–2027")
@@ -166,7 +166,7 @@ def test_the_desk_speaks_as_the_person_chose_and_the_site_as_its_owner(server, p
     html = page.locator("html")
     expect(html).to_have_attribute("dir", "ltr")
     person.field("Tagline").fill("قهوة وياسمين")
-    expect(person.fact("Tagline")).to_contain_text("✓ Kept")
+    expect(person.fact("Tagline")).to_contain_text("✓ Saved")
     publish(page)
     page.get_by_label("Language · Sprache").select_option("ar")
     expect(html).to_have_attribute("dir", "rtl")
@@ -213,7 +213,7 @@ def test_the_sites_own_words_are_looked_over_and_one_is_said_otherwise(server, p
     field = row.get_by_role("textbox", name="Latest news")
     expect(field).to_have_attribute("placeholder", "Aktuelles")
     field.fill("Aus der Werkstatt")
-    expect(row).to_contain_text("✓ Kept")
+    expect(row).to_contain_text("✓ Saved")
     publish(person.page)
     person.page.goto(server.site("silberpfad") + "/")
     expect(person.page.get_by_role("heading", name="Aus der Werkstatt")).to_be_visible()

@@ -37,16 +37,16 @@ def test_the_demos_faults_are_found_mended_and_taken_back(server, people):
 def test_by_keyboard_on_a_phone_one_is_said_to_be_meant(server, people):
     person, page = opened(people, server, width=390)
     row = page.get_by_role("region", name=FORMER).get_by_role("listitem").first
-    row.get_by_role("button", name="This is meant").press("Enter")
+    row.get_by_role("button", name="Intentional").press("Enter")
     expect(row.get_by_role("textbox")).to_be_focused()
     page.keyboard.type("It tells how it began")
     page.keyboard.press("Enter")
     expect(page.get_by_text("26 of 28 pages agree")).to_be_visible()
-    page.get_by_text("Said to be meant: 1").click()
+    page.get_by_text("Intentional: 1").click()
     expect(page.get_by_text("“It tells how it began”")).to_be_visible()
     assert person.overflows() == 0
     assert person.faults() == []
-    page.get_by_role("button", name="Let it speak again").click()
+    page.get_by_role("button", name="Report again").click()
     expect(page.get_by_text("25 of 28 pages agree")).to_be_visible()
     row = page.get_by_role("region", name=FORMER).get_by_role("listitem").first
     row.get_by_role("checkbox").press("Space")

@@ -111,7 +111,7 @@ def test_each_protection_does_on_the_page_what_the_desk_says(server, people):
     page, visitor = person.page, people(server).page
     row = person.fact("Protection against harvesters")
     found = {}
-    for name in ("Plain", "Woven", "Form only"):
+    for name in ("Plain", "Disguised", "Form only"):
         row.get_by_role("radio", name=re.compile(f"^{name}")).check()
         expect(page.get_by_role("status").filter(has_text=re.compile("change"))).to_be_visible()
         if page.get_by_role("button", name="Review and publish").is_enabled():
@@ -120,7 +120,7 @@ def test_each_protection_does_on_the_page_what_the_desk_says(server, people):
         source = visitor.goto(server.site("quillmere") + "/contact/").text()
         found[name] = (bool(LIKE_ONE.search(source)), bool(over_the_page(visitor)))
         expect(visitor.get_by_role("button", name="Send")).to_be_visible()
-    assert found == {"Plain": (True, True), "Woven": (False, True), "Form only": (False, False)}
+    assert found == {"Plain": (True, True), "Disguised": (False, True), "Form only": (False, False)}
 
 
 def test_a_name_is_said_for_two_sites_and_said_otherwise_on_one(server, people):

@@ -13,7 +13,7 @@ def test_two_editions_are_compared_and_one_fact_comes_back(server, people):
     expect(
         page.get_by_role("listitem").filter(has_text="Edition 2").get_by_text("Before the summer", exact=True).first
     ).to_be_visible()
-    page.get_by_label("What another edition says otherwise 1", exact=True).select_option(label="Edition 3")
+    page.get_by_label("Compare with 1", exact=True).select_option(label="Edition 3")
     back = page.get_by_role("button", name="Bring this back as in edition 1").first
     expect(back).to_be_visible()
     assert person.overflows() == 0
@@ -26,4 +26,4 @@ def test_two_editions_are_compared_and_one_fact_comes_back(server, people):
     assert person.faults() == []
     back.press("Enter")
     expect(page.get_by_text("In the draft again.")).to_be_visible()
-    expect(page.get_by_text("1 change kept")).to_be_visible()
+    expect(page.get_by_text("1 change not published")).to_be_visible()

@@ -31,7 +31,7 @@ def test_the_desk(server, people, width, dark):
     person.field("Tagline").fill("Changed")
     person.field("Footer line").fill("{nope}")
     expect(person.fact("Footer line").get_by_role("alert")).to_contain_text("nope")
-    expect(person.fact("Tagline")).to_contain_text("✓ Kept")
+    expect(person.fact("Tagline")).to_contain_text("✓ Saved")
     person.fact("Icon").get_by_role("button", name="Make one").click()
     expect(person.fact("Icon").get_by_role("radio", name="Leaf")).to_be_visible()
     person.fact("Accent").get_by_text("See all pairs").click()

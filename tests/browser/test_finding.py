@@ -47,7 +47,7 @@ def test_finding_ignores_accents_and_says_when_nothing_fits(server, people):
 def test_a_change_is_undone_from_the_finder(used_desk):
     person = used_desk
     person.field("Tagline").fill("Another line")
-    expect(person.fact("Tagline")).to_contain_text("✓ Kept")
+    expect(person.fact("Tagline")).to_contain_text("✓ Saved")
     find(person.page, "undo", "Undo the last change")
     expect(person.field("Tagline")).not_to_have_value("Another line")
     find(person.page, "redo", "Redo")

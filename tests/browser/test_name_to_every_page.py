@@ -36,9 +36,9 @@ def test_with_the_mouse_and_on_a_phone(server, people, width):
     expect(person.proof("Tagline", "Search result")).to_contain_text("Quillmere Bean House – Beans for all")
     person.field("Footer line").fill("© {year} {site}")
     expect(person.proof("Footer line", "Footer")).to_contain_text("2026 Quillmere Bean House")
-    expect(person.fact("Footer line")).to_contain_text("✓ Kept")
+    expect(person.fact("Footer line")).to_contain_text("✓ Saved")
     expect(person.fact("Name")).to_contain_text("Live now: Quillmere Seed Library")
-    expect(page.get_by_text("3 changes kept")).to_be_visible()
+    expect(page.get_by_text("3 changes not published")).to_be_visible()
     assert public_bytes(server) == before
 
     page.get_by_role("button", name="Review").click()
@@ -77,7 +77,7 @@ def test_by_keyboard_alone(server, people):
     page.keyboard.press("Control+A")
     page.keyboard.type("Key Library")
     expect(person.proof("Name", "Page header")).to_contain_text("Key Library")
-    expect(person.fact("Name")).to_contain_text("✓ Kept")
+    expect(person.fact("Name")).to_contain_text("✓ Saved")
     for _ in range(40):
         page.keyboard.press("Shift+Tab")
         if page.evaluate("document.activeElement.textContent").startswith("Review and publish"):

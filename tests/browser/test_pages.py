@@ -26,7 +26,7 @@ def test_a_page_with_a_picture_and_a_fill_in_is_written_and_published(server, pe
     page.keyboard.type(" soil.")
     page.get_by_label("Picture …").select_option(index=1)
     assert person.wrong_at_any_width() == []
-    expect(page.get_by_text("✓ Kept").last).to_be_visible()
+    expect(page.get_by_text("✓ Saved").last).to_be_visible()
     publish(page)
     page.goto(server.site("quillmere") + "/growing/growing-peas/")
     expect(page.locator(".prose p").first).to_have_text("Peas of Quillmere Seed Library like cool soil.")
@@ -48,7 +48,7 @@ def test_what_was_typed_is_undone_over_text_and_title_alike(server, people):
     page.get_by_role("button", name="Undo").click()
     expect(title).to_have_value("Returning seed")
     page.get_by_role("button", name="Undo").click()
-    expect(text).to_contain_text("Bring back what you can spare")
+    expect(text).to_contain_text("Restore what you can spare")
     expect(text).not_to_contain_text("In autumn.")
 
 
@@ -64,7 +64,7 @@ def test_a_page_is_moved_by_keyboard_and_found_where_it_went(server, people):
     before = order(page)
     name = before[before.index(next(one for one in before if one.startswith("Borrowing")))]
     page.get_by_role("button", name="Move down").press("Enter")
-    expect(page.get_by_text(re.compile("changes? kept"))).to_be_visible()
+    expect(page.get_by_text(re.compile("changes? not published"))).to_be_visible()
     expect(page.locator("tbody th button").nth(before.index(name) + 1)).to_contain_text(name)
     expect(page.get_by_role("button", name="Move down")).to_be_focused()
     into, out = (page.get_by_role("button", name=name) for name in ("Put below the page", "Take out, beside the page"))
@@ -113,7 +113,7 @@ def test_a_page_gets_another_address_and_the_old_one_leads_there(server, people)
     address.fill("/returning/")
     expect(page.get_by_role("alert").filter(has_text="address")).to_be_visible()
     address.fill("/how-to-borrow/")
-    expect(page.get_by_text("✓ Kept").last).to_be_visible()
+    expect(page.get_by_text("✓ Saved").last).to_be_visible()
     publish(page)
     page.goto(server.site("quillmere") + "/borrowing/")
     assert page.url.endswith("/how-to-borrow/")
@@ -125,7 +125,7 @@ def test_a_copy_is_added_and_opens(server, people):
     page.get_by_role("button", name="Borrowing seed").click()
     page.get_by_role("button", name="Duplicate").click()
     expect(page.get_by_role("textbox", name="Address")).to_have_value(re.compile("-2/$|borrow"))
-    expect(page.get_by_text("1 change kept")).to_be_visible()
+    expect(page.get_by_text("1 change not published")).to_be_visible()
 
 
 def test_a_page_is_moved_by_the_mouse_and_put_back(server, people):
@@ -180,7 +180,7 @@ def test_a_picture_is_dropped_into_a_text(server, people):
         }"""
     )
     expect(text).to_contain_text("/_hestor/pic-")
-    expect(page.get_by_text("1 change kept")).to_be_visible()
+    expect(page.get_by_text("1 change not published")).to_be_visible()
 
 
 def test_pages_go_out_as_files_and_come_back(server, people, tmp_path):

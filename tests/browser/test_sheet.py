@@ -5,7 +5,7 @@ from playwright.sync_api import expect
 
 def test_put_back(used_desk):
     used_desk.field("Name").fill("Other")
-    used_desk.page.get_by_role("button", name="Put back: Name").click()
+    used_desk.page.get_by_role("button", name="Restore: Name").click()
     expect(used_desk.field("Name")).to_have_value("Quillmere Seed Library")
     expect(used_desk.fact("Name")).not_to_contain_text("Live now")
 
@@ -17,15 +17,15 @@ def test_a_refusal_points_at_the_spot_and_offers_the_fix(used_desk):
         "Hestor does not know {yaer}, at character 3"
     )
     expect(person.field("Footer line")).to_have_attribute("aria-invalid", "true")
-    expect(person.fact("Footer line")).to_contain_text("Not kept")
+    expect(person.fact("Footer line")).to_contain_text("Not saved")
     person.field("Name").fill("Kept all the same")
-    expect(person.fact("Name")).to_contain_text("✓ Kept")
+    expect(person.fact("Name")).to_contain_text("✓ Saved")
     page.get_by_role("button", name="Review and publish").click()
-    expect(page.get_by_text("Not kept, so not published: Footer line")).to_be_visible()
+    expect(page.get_by_text("Not saved, so not published: Footer line")).to_be_visible()
     page.get_by_role("link", name="Back to the house style").click()
     page.get_by_role("button", name="Write {year}").click()
     expect(person.field("Footer line")).to_have_value("© {year} {site}")
-    expect(person.fact("Footer line")).to_contain_text("✓ Kept")
+    expect(person.fact("Footer line")).to_contain_text("✓ Saved")
 
 
 def test_a_paste_that_is_far_too_long_is_not_lost(used_desk):
@@ -35,13 +35,13 @@ def test_a_paste_that_is_far_too_long_is_not_lost(used_desk):
     expect(used_desk.field("Name")).to_have_value("x" * 3_000)
     used_desk.page.get_by_role("button", name="Take it out").click()
     expect(used_desk.field("Name")).to_have_value("x" * 120)
-    expect(used_desk.fact("Name")).to_contain_text("✓ Kept")
+    expect(used_desk.fact("Name")).to_contain_text("✓ Saved")
 
 
 def test_an_empty_name_is_refused_where_it_stands(used_desk):
     used_desk.field("Name").fill("Seed House")
     expect(used_desk.proof("Name", "Page header")).to_contain_text("Seed House")
-    expect(used_desk.fact("Name")).to_contain_text("✓ Kept")
+    expect(used_desk.fact("Name")).to_contain_text("✓ Saved")
     used_desk.field("Name").fill("")
     expect(used_desk.fact("Name").get_by_role("alert")).to_contain_text("Name can’t be empty")
     expect(used_desk.proof("Name", "Page header")).to_contain_text("Seed House")
@@ -62,21 +62,21 @@ def test_two_people_on_different_facts_lose_nothing_and_on_one_are_asked(server,
     one = people(server).sign_in().open()
     two = people(server).sign_in("helper").open()
     one.field("Name").fill("From one")
-    expect(one.fact("Name")).to_contain_text("✓ Kept")
+    expect(one.fact("Name")).to_contain_text("✓ Saved")
     two.field("Tagline").fill("From two")
-    expect(two.fact("Tagline")).to_contain_text("✓ Kept")
+    expect(two.fact("Tagline")).to_contain_text("✓ Saved")
     expect(two.field("Name")).to_have_value("From one")
     two.context.set_offline(True)
     two.field("Name").fill("Of two")
     one.field("Name").fill("Of one")
     expect(one.field("Tagline")).to_have_value("From two")
-    expect(one.fact("Name")).to_contain_text("✓ Kept")
+    expect(one.fact("Name")).to_contain_text("✓ Saved")
     two.context.set_offline(False)
     two.field("Name").fill("Of two!")
     expect(two.fact("Name")).to_contain_text("Somebody else changed this")
     assert two.faults(two.fact("Name")) == []
     two.page.get_by_role("button", name="Keep yours").click()
-    expect(two.fact("Name")).to_contain_text("✓ Kept")
+    expect(two.fact("Name")).to_contain_text("✓ Saved")
     one.page.reload()
     expect(one.field("Name")).to_have_value("Of two!")
 
@@ -85,13 +85,13 @@ def test_words_typed_without_a_connection_are_kept_when_it_is_back(used_desk):
     person = used_desk
     person.context.set_offline(True)
     person.field("Name").fill("Typed in a tunnel")
-    expect(person.fact("Name")).to_contain_text("Not kept yet: no connection")
+    expect(person.fact("Name")).to_contain_text("Not saved yet: no connection")
     expect(person.page.get_by_text("No connection to Hestor")).to_be_visible()
-    expect(person.page.get_by_text("Not all kept yet")).to_be_visible()
+    expect(person.page.get_by_text("Not all saved yet")).to_be_visible()
     told = person.page.get_by_text("No connection to Hestor")
     assert person.faults(person.fact("Name"), told) == []
     person.context.set_offline(False)
-    expect(person.fact("Name")).to_contain_text("✓ Kept")
+    expect(person.fact("Name")).to_contain_text("✓ Saved")
     expect(person.proof("Name", "Page header")).to_contain_text("Typed in a tunnel")
 
 
@@ -103,7 +103,7 @@ def test_words_survive_a_reload_before_they_were_kept(owner_desk):
     owner_desk.page.reload()
     expect(owner_desk.field("Name")).to_have_value("Typed just before")
     owner_desk.page.unroute("**/style")
-    expect(owner_desk.fact("Name")).to_contain_text("✓ Kept")
+    expect(owner_desk.fact("Name")).to_contain_text("✓ Saved")
 
 
 def test_being_signed_out_meanwhile_is_said_and_nothing_is_lost(owner_desk):
@@ -115,7 +115,7 @@ def test_being_signed_out_meanwhile_is_said_and_nothing_is_lost(owner_desk):
     expect(person.page.get_by_role("heading", name="Sign in to the desk")).to_be_visible()
     person.sign_in().open()
     expect(person.field("Name")).to_have_value("After the session")
-    expect(person.fact("Name")).to_contain_text("✓ Kept")
+    expect(person.fact("Name")).to_contain_text("✓ Saved")
 
 
 def test_a_viewer_looks_and_changes_nothing(server, people):
@@ -125,18 +125,18 @@ def test_a_viewer_looks_and_changes_nothing(server, people):
     expect(person.page.get_by_role("button", name="Review and publish")).to_have_count(0)
     person.page.goto(f"{server.desk}/quillmere/editions")
     expect(person.page.get_by_role("heading", name="Edition 3")).to_be_visible()
-    expect(person.page.get_by_role("button", name="Bring it back")).to_have_count(0)
+    expect(person.page.get_by_role("button", name="Restore")).to_have_count(0)
 
 
 def test_settings_are_chosen_not_learnt(owner_desk):
     person, page = owner_desk, owner_desk.page
-    person.fact("Clock").get_by_role("combobox").fill("Trogen")
-    owner_desk.fact("Clock").get_by_role("option", name="Switzerland").click()
-    person.fact("Clock").get_by_role("button", name="Take these 2").click()
-    expect(person.fact("Clock")).to_contain_text("Europe/Zurich")
+    person.fact("Time zone").get_by_role("combobox").fill("Trogen")
+    owner_desk.fact("Time zone").get_by_role("option", name="Switzerland").click()
+    person.fact("Time zone").get_by_role("button", name="Take these 2").click()
+    expect(person.fact("Time zone")).to_contain_text("Europe/Zurich")
     person.fact("Language").get_by_role("combobox").press_sequentially("deuts")
     page.get_by_role("option", name="Deutsch German · de", exact=True).click()
     expect(person.fact("Language").get_by_text("German de")).to_be_visible()
     person.field("Colour").fill("#abc")
-    expect(person.fact("Colour")).to_contain_text("✓ Kept")
-    expect(page.get_by_text("3 changes kept")).to_be_visible()
+    expect(person.fact("Colour")).to_contain_text("✓ Saved")
+    expect(page.get_by_text("3 changes not published")).to_be_visible()

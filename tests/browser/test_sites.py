@@ -82,7 +82,7 @@ def test_two_sites_of_one_name_are_told_apart_by_a_label(owner):
     page.get_by_role("menuitem", name="Private label").click()
     page.get_by_role("textbox", name="Private label").fill("second")
     assert owner.faults() == []
-    page.get_by_role("button", name="Keep", exact=True).click()
+    page.get_by_role("button", name="Save", exact=True).click()
     expect(page.get_by_role("button", name="Open site")).to_contain_text("second")
 
 
@@ -97,7 +97,7 @@ def test_an_edition_is_looked_at_and_brought_back(owner, server):
     expect(look.locator(".site-name")).to_have_text("Quillmere Seed Exchange")
     look.close()
     before = server.get("quillmere.localhost", "/")[1]
-    first.get_by_role("button", name="Bring it back").click()
+    first.get_by_role("button", name="Restore").click()
     expect(
         page.get_by_text("The draft says again what edition 1 said. 6 changes wait to be published.")
     ).to_be_visible()
@@ -163,7 +163,7 @@ def test_hostile_words_run_nowhere(owner_desk, server):
         owner_desk.field("Name").fill(words)
         owner_desk.field("Tagline").fill(words)
         expect(owner_desk.proof("Name", "Page header")).to_contain_text(words)
-    expect(owner_desk.fact("Tagline")).to_contain_text("✓ Kept")
+    expect(owner_desk.fact("Tagline")).to_contain_text("✓ Saved")
     page.get_by_role("button", name="Review and publish").click()
     page.get_by_role("button", name="Publish these").click()
     expect(page.get_by_role("heading", name="Edition 4 is live")).to_be_visible()

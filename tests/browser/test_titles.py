@@ -38,14 +38,14 @@ def test_titles_are_renamed_by_paste_and_taken_back_in_one_step(server, people):
     paste(page, TSV)
     expect(cell(page, 1, 0)).to_contain_text("Borrow seed here")
     expect(page.get_by_role("row").filter(has_text="/returning/")).to_contain_text("Return seed | Quillmere Seed")
-    expect(page.get_by_text("3 changes kept")).to_be_visible()
+    expect(page.get_by_text("3 changes not published")).to_be_visible()
     assert (person.faults(), person.overflows()) == ([], 0)
     page.get_by_role("button", name="Undo").click()
     expect(cell(page, 1, 0)).to_contain_text("Borrowing seed")
     expect(cell(page, 3, 1)).to_contain_text("by the pattern")
     expect(page.get_by_text("No changes")).to_be_visible()
     page.get_by_role("button", name="Redo").click()
-    expect(page.get_by_text("3 changes kept")).to_be_visible()
+    expect(page.get_by_text("3 changes not published")).to_be_visible()
     publish(page)
     page.goto(server.site("quillmere") + "/growing/")
     expect(page).to_have_title("Grow | Quillmere Seed Library")
@@ -100,7 +100,7 @@ def test_a_fault_is_mended_and_words_are_replaced_after_a_look(server, people):
     expect(change).to_contain_text("Volunteers – {site}")
     assert person.faults() == []
     change.get_by_role("button", name="Change it").click()
-    expect(page.get_by_text("1 change kept")).to_be_visible()
+    expect(page.get_by_text("1 change not published")).to_be_visible()
     expect(page.get_by_text("No title or description needs attention.")).to_be_visible(timeout=20_000)
     page.get_by_role("button", name="Find and replace").click()
     page.get_by_role("textbox", name="Find", exact=True).fill("seed")
@@ -108,7 +108,7 @@ def test_a_fault_is_mended_and_words_are_replaced_after_a_look(server, people):
     page.get_by_role("button", name="See what would change").click()
     expect(change.get_by_role("status")).to_contain_text("Nothing is changed yet")
     change.get_by_role("button", name="Leave as it is").click()
-    expect(page.get_by_text("1 change kept")).to_be_visible()
+    expect(page.get_by_text("1 change not published")).to_be_visible()
 
 
 def test_a_table_of_a_spreadsheet_is_taken_in(server, people, tmp_path):
@@ -170,7 +170,7 @@ def test_a_page_leaves_the_menu_out_and_takes_part_again(server, people):
     page.get_by_role("button", name="Returning seed").click()
     page.get_by_text("What this page shows").click()
     page.get_by_role("group", name="What this page shows").get_by_label("Menu").uncheck()
-    expect(page.get_by_text("1 change kept")).to_be_visible()
+    expect(page.get_by_text("1 change not published")).to_be_visible()
     person.go_to("House style")
     page.get_by_text("1 page leaves parts out:").scroll_into_view_if_needed()
     page.get_by_role("button", name="Take part again Returning seed").click()
@@ -184,10 +184,10 @@ CODE = "<script>document.documentElement.dataset.counted = 'yes'</script>"
 def test_added_code_runs_once_a_visitor_agrees_and_never_in_a_safe_start(server, people):
     person = people(server).sign_in().open(view="style")
     page = person.page
-    code = page.get_by_role("textbox", name="Code of others")
+    code = page.get_by_role("textbox", name="Third-party code")
     code.scroll_into_view_if_needed()
     code.fill(f"{CODE}</head>")
-    group = page.get_by_role("group", name="Code of others")
+    group = page.get_by_role("group", name="Third-party code")
     expect(group.get_by_role("alert")).to_contain_text("</head>")
     code.fill(CODE)
     expect(group.get_by_role("alert")).to_be_hidden()
@@ -219,7 +219,7 @@ def test_the_menu_folds_on_a_phone_with_a_script_and_without(server, people, bro
     person = people(server).sign_in().open(view="style")
     page = person.page
     page.get_by_label("Below 640 pixels").check()
-    expect(page.get_by_text("1 change kept")).to_be_visible()
+    expect(page.get_by_text("1 change not published")).to_be_visible()
     publish(page)
     for scripts in (True, False):
         context = browser.new_context(viewport={"width": 390, "height": 800}, java_script_enabled=scripts)

@@ -4,8 +4,8 @@ from playwright.sync_api import expect
 
 
 def _review_name_and_tagline(person) -> None:
-    person.writes(name="Quillmere Seed Commons", tagline="Borrow. Grow. Bring back.").open(view="review")
-    expect(person.page.get_by_text("2 changes kept")).to_be_visible()
+    person.writes(name="Quillmere Seed Commons", tagline="Borrow. Grow. Restore.").open(view="review")
+    expect(person.page.get_by_text("2 changes not published")).to_be_visible()
 
 
 def test_a_change_is_held_back_and_the_rest_goes_out(server, people):
@@ -19,16 +19,16 @@ def test_a_change_is_held_back_and_the_rest_goes_out(server, people):
     # What it will look like is told without what is held back.
     then = page.get_by_role("group", name="As it will be")
     expect(then).to_have_count(1)
-    expect(then.get_by_text("Borrow. Grow. Bring back.").first).to_be_visible()
+    expect(then.get_by_text("Borrow. Grow. Restore.").first).to_be_visible()
     expect(then.get_by_text("Quillmere Seed Commons")).to_have_count(0)
     assert person.overflows() == 0
     assert person.faults() == []
     page.get_by_role("button", name="Publish this change").click()
     expect(page.get_by_role("heading", name="Edition 4 is live")).to_be_visible()
     home = server.get("quillmere.localhost", "/")[1].decode()
-    assert "Bring back." in home
+    assert "Restore." in home
     assert "Commons" not in home
-    expect(page.get_by_text("1 change kept")).to_be_visible()
+    expect(page.get_by_text("1 change not published")).to_be_visible()
 
 
 def test_publishing_waits_for_a_chosen_time_and_can_be_called_off(server, people):
@@ -47,7 +47,7 @@ def test_publishing_waits_for_a_chosen_time_and_can_be_called_off(server, people
     page.get_by_role("button", name="Publish at this time").click()
     expect(page.get_by_text("To be published on Tuesday, 1 December 2026")).to_be_visible()
     assert person.faults() == []
-    page.get_by_role("button", name="Not by itself").click()
+    page.get_by_role("button", name="Cancel the schedule").click()
     expect(page.get_by_text("To be published on")).to_have_count(0)
 
 
@@ -71,7 +71,7 @@ def test_a_site_is_closed_and_opened_deleted_and_brought_back(server, people):
     expect(page.get_by_role("heading", name="Deleted sites")).to_be_visible()
     assert server.get("quillmere.localhost", "/")[0] == 404
     assert person.faults() == []
-    page.get_by_role("button", name="Bring back Quillmere Seed Library").press("Enter")
+    page.get_by_role("button", name="Restore Quillmere Seed Library").press("Enter")
     page.wait_for_url("**/quillmere/style")
     assert server.get("quillmere.localhost", "/")[0] == 200
 

@@ -1,5 +1,5 @@
 import { Search } from "lucide-react";
-import { useEffect, useRef } from "react";
+import { useEffect, useRef, type RefObject } from "react";
 import { NavLink, useLocation, useNavigate } from "react-router";
 import type { Session, Site } from "../api/client";
 import { countChanges } from "../draft/changes";
@@ -11,6 +11,7 @@ import { Glyph } from "../ui/Glyph";
 import { AccountMenu } from "./AccountMenu";
 import { useDeskKeys } from "./opened";
 import { SiteSwitcher } from "./SiteSwitcher";
+import { useOneRow } from "./useOneRow";
 import { VIEWS } from "./views";
 
 interface Props {
@@ -37,10 +38,9 @@ function Waiting({ site }: { site: Site }) {
   );
 }
 
-function Views({ site }: { site: Site }) {
+function Views({ site, nav, second }: { site: Site; nav: RefObject<HTMLElement | null>; second: string }) {
   const { t } = useTranslation();
   const { pathname } = useLocation();
-  const nav = useRef<HTMLElement>(null);
   // On a phone the row of views is wider than the window: the one that is open is to be seen.
   useEffect(() => {
     // With the next frame, which lays the view out anyway.
@@ -48,18 +48,18 @@ function Views({ site }: { site: Site }) {
       nav.current?.querySelector("[aria-current=page]")?.scrollIntoView({ inline: "center", block: "nearest" });
     });
     return () => cancelAnimationFrame(frame);
-  }, [pathname]);
+  }, [pathname, nav]);
   return (
     <nav
       ref={nav}
       aria-label={t("shell.views")}
-      className="relative flex min-w-0 flex-1 gap-0.5 overflow-x-auto max-xl:order-2"
+      className={`relative flex min-w-0 flex-1 gap-0.5 overflow-x-auto ${second}`}
     >
       {VIEWS.map((view) => (
         <NavLink
           key={view}
           to={`/${site.slug}/${view}`}
-          className="rounded-full px-2.5 py-2 font-medium xl:px-2 2xl:px-3 whitespace-nowrap text-soft hover:text-ink aria-[current=page]:bg-board aria-[current=page]:text-ink"
+          className="rounded-full px-2 py-2 font-medium 2xl:px-3 whitespace-nowrap text-soft hover:text-ink aria-[current=page]:bg-board aria-[current=page]:text-ink"
         >
           {t(`view.${view}`)}
           {view === "mail" && <Waiting site={site} />}
@@ -69,7 +69,7 @@ function Views({ site }: { site: Site }) {
   );
 }
 
-function Find() {
+function Find({ second }: { second: string }) {
   const { t } = useTranslation();
   const open = useDeskKeys();
   return (
@@ -79,7 +79,7 @@ function Find() {
       aria-keyshortcuts="Control+K"
       title={t("finder.hint")}
       onClick={() => open("finder")}
-      className="grid size-9 flex-none place-items-center rounded-full text-soft hover:bg-board max-xl:order-2 max-sm:hidden"
+      className={`grid size-9 flex-none place-items-center rounded-full text-soft hover:bg-board ${second}`}
     >
       <Search size={18} aria-hidden />
     </button>
@@ -98,34 +98,51 @@ function Kept({ site }: { site: Site }) {
   }
   return (
     <div className="ms-auto flex items-center gap-3">
-      <span className="flex items-center gap-2 whitespace-nowrap text-soft max-sm:text-xs" role="status">
+      <span className="flex items-center gap-2 whitespace-nowrap text-soft" role="status">
         {count > 0 && <i aria-hidden className="h-2.5 w-4.5 -skew-x-12 bg-mark" />}
-        {behind ? t("shell.behind") : t("shell.kept", { count })}
+        {/* Where there is less room, fewer words are seen; all are read out. */}
+        <span className="max-2xl:sr-only">{behind ? t("shell.behind") : t("shell.kept", { count })}</span>
+        <span aria-hidden className="max-sm:hidden 2xl:hidden">
+          {behind ? t("shell.behind") : t("shell.short", { count })}
+        </span>
+        {count > 0 && (
+          <span aria-hidden className="sm:hidden">
+            {behind ? "…" : count}
+          </span>
+        )}
       </span>
       {site.may.edit.allowed && (
         <Button className="max-sm:px-3" disabled={count === 0} onClick={() => void review()}>
-          <span className="max-sm:hidden">{t("shell.review")}</span>
-          <span className="sm:hidden">{t("shell.reviewShort")}</span>
+          <span className="max-lg:hidden">{t("shell.review")}</span>
+          <span className="lg:hidden">{t("shell.reviewShort")}</span>
         </Button>
       )}
     </div>
   );
 }
 
+/** The bar of a site. Where its parts don't stand in one row, the views have one of their own. */
 export function TopBar({ site, sites, person }: Props) {
+  const { i18n } = useTranslation();
+  const nav = useRef<HTMLElement>(null);
+  const waiting = useSelect(({ facts, behind }) => `${String(countChanges(facts))} ${String(behind)}`);
+  const isOneRow = useOneRow(nav, [i18n.language, waiting, site.name, site.label, site.unanswered, site.unsent].join());
+  const [second, third] = isOneRow ? ["", ""] : ["order-2", "order-3"];
   return (
-    <header className="sticky top-0 z-30 flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line bg-paper px-3 py-2 sm:px-5 xl:h-15 xl:flex-nowrap xl:gap-x-2 2xl:gap-x-4 xl:py-0">
+    <header
+      className={`sticky top-0 z-30 flex items-center border-b border-line bg-paper px-3 sm:px-5 ${isOneRow ? "h-15 gap-x-2 2xl:gap-x-4" : "flex-wrap gap-x-4 gap-y-1 py-2"}`}
+    >
       <span className="max-sm:hidden">
         <Glyph />
       </span>
       <SiteSwitcher site={site} sites={sites} mayMakeSites={person.may_make_sites} />
       <i aria-hidden className="h-8 w-px bg-line max-2xl:hidden" />
-      <i aria-hidden className="order-1 basis-full xl:hidden" />
-      <Views site={site} />
-      <Find />
+      {!isOneRow && <i aria-hidden className="order-1 basis-full" />}
+      <Views site={site} nav={nav} second={second} />
+      <Find second={second} />
       <Kept site={site} />
-      <LanguageChoice compact className="max-xl:order-3" />
-      <span className="max-xl:order-3">
+      <LanguageChoice compact className={third} />
+      <span className={third}>
         <AccountMenu person={person} site={site} />
       </span>
     </header>
