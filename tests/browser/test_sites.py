@@ -169,3 +169,26 @@ def test_hostile_words_run_nowhere(owner_desk, server):
     expect(page.get_by_role("heading", name="Edition 4 is live")).to_be_visible()
     page.goto(server.site("quillmere"))
     expect(page.locator(".site-name")).to_have_text(HOSTILE[6])
+
+
+HIDDEN = """() => {
+  const views = document.querySelector("header nav");
+  return [views.scrollWidth - views.clientWidth, document.documentElement.scrollWidth - innerWidth];
+}"""
+
+
+def test_the_bar_shows_all_views_in_each_language_with_the_longest_name(server, people):
+    person = people(server).sign_in().writes(name="Seed library of the nine villages and " * 2, tagline="Other")
+    page = person.open(view="editions").page
+    for language in ("en", "de", "es", "ar"):
+        page.get_by_role("banner").get_by_role("combobox").select_option(language)
+        expect(page.locator("html")).to_have_attribute("lang", re.compile(f"^{language}"))
+        for width in (840, 1024, 1280, 1440, 1920):
+            page.set_viewport_size({"width": width, "height": 700})
+            # Its parts take one row or two with the next frame.
+            page.wait_for_function(f"() => ({HIDDEN})().every((pixels) => pixels <= 0)", timeout=5_000)
+    page.set_viewport_size({"width": 360, "height": 700})
+    assert page.evaluate(HIDDEN)[1] <= 0
+    expect(page.get_by_role("banner").locator("button").filter(has=page.locator("svg")).first).to_be_visible()
+    name = page.get_by_role("banner").locator("b").first.bounding_box()
+    assert name["width"] > 80
