@@ -63,9 +63,9 @@ def test_a_dropped_logo_reaches_every_page(owner_desk, server):
     person.wait_until(f"wide => {image}.naturalWidth / {image}.naturalHeight > wide + 1", wide)
 
     # The demo's own pale version was of the former logo and went with it; the new one vanishes on dark ground.
-    expect(logo).to_contain_text("On dark grounds it stands on a light plate.")
+    expect(logo).to_contain_text("On dark backgrounds it stands on a light backing.")
     logo.get_by_role("button", name="Use a pale one there").click()
-    expect(logo).to_contain_text("On dark grounds it has a version of its own.")
+    expect(logo).to_contain_text("On dark backgrounds it has a version of its own.")
     expect(logo).to_contain_text("Sent as WebP")
     logo.get_by_label("Width in pixels").fill("200")
     logo.get_by_label("It already says the name").check()

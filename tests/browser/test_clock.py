@@ -120,7 +120,7 @@ def test_opening_hours_are_said_by_keyboard_and_shown_on_their_page(server, peop
     row.get_by_role("button", name="Monday: add hours").press("Enter")
     row.get_by_label("Monday: opens").last.fill("15:00")
     expect(row.get_by_role("alert")).to_contain_text("overlap")
-    row.get_by_role("button", name="Monday: take out these hours").last.press("Enter")
+    row.get_by_role("button", name="Monday: remove these hours").last.press("Enter")
     expect(row).to_contain_text("✓ Saved")
     assert (person.faults(row), person.overflows()) == ([], 0)
 

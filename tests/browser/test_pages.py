@@ -48,7 +48,7 @@ def test_what_was_typed_is_undone_over_text_and_title_alike(server, people):
     page.get_by_role("button", name="Undo").click()
     expect(title).to_have_value("Returning seed")
     page.get_by_role("button", name="Undo").click()
-    expect(text).to_contain_text("Restore what you can spare")
+    expect(text).to_contain_text("Bring back what you can spare")
     expect(text).not_to_contain_text("In autumn.")
 
 

@@ -36,7 +36,7 @@ def test_publishing_waits_for_a_chosen_time_and_can_be_called_off(server, people
     _review_name_and_tagline(person)
     page = person.page
     page.get_by_text("Publish at a chosen time").click()
-    when = page.get_by_label("When, on the clock of Europe/London?")
+    when = page.get_by_label("When, in the time zone of Europe/London?")
     expect(when).to_have_value("2026-11-26T09:00")
     when.fill("2026-11-25T11:00")
     # The browser would not send a time that is over; who has none of its checks is told by the server.

@@ -92,6 +92,7 @@ function Kept({ site }: { site: Site }) {
   const store = useStore();
   const count = useSelect(({ facts }) => countChanges(facts));
   const behind = useSelect((one) => one.behind);
+  const isCounted = count > 0 && !behind;
   async function review() {
     await store.flush();
     void navigate(`/${site.slug}/review`);
@@ -101,13 +102,13 @@ function Kept({ site }: { site: Site }) {
       <span className="flex items-center gap-2 whitespace-nowrap text-soft" role="status">
         {count > 0 && <i aria-hidden className="h-2.5 w-4.5 -skew-x-12 bg-mark" />}
         {/* Where there is less room, fewer words are seen; all are read out. */}
-        <span className="max-2xl:sr-only">{behind ? t("shell.behind") : t("shell.kept", { count })}</span>
-        <span aria-hidden className="max-sm:hidden 2xl:hidden">
-          {behind ? t("shell.behind") : t("shell.short", { count })}
+        <span className={isCounted ? "max-2xl:sr-only" : "max-sm:sr-only"}>
+          {behind ? t("shell.behind") : t("shell.kept", { count })}
         </span>
-        {count > 0 && (
-          <span aria-hidden className="sm:hidden">
-            {behind ? "…" : count}
+        {isCounted && (
+          <span aria-hidden className="2xl:hidden">
+            <span className="max-sm:hidden">{t("shell.short", { count })}</span>
+            <span className="sm:hidden">{count}</span>
           </span>
         )}
       </span>
