@@ -66,11 +66,13 @@ def _fill(data: Path) -> None:
     django.setup()
     from django.db import connections
 
+    from hestor import query_statistics
     from hestor.accounts.models import Account
     from hestor.sites.models import Page, Revision, Text
     from hestor.sites.services.creation import make_site
     from hestor.sites.services.pages import add_page
     from hestor.sites.services.publishing import publish
+    from hestor.sites.services.tree_order import put_in_order
 
     owner = Account.objects.get(email=OWNER)
     site = make_site(owner, {"name": "Site of events", "time_zone": "Europe/London"}, "bench-events")
@@ -89,10 +91,12 @@ def _fill(data: Path) -> None:
             schedule=schedule.model_dump(mode="json"),
             first_day=schedule.starts,
             last_day=expansion.last_day(schedule),
-            signature="event t - - - -",
+            signature="event ts - - - - - -",
         )
         for number, (page, schedule) in enumerate((page, _schedule(n)) for n, page in enumerate(pages))
     )
+    put_in_order(site.pk, [page.pk for page in pages])
+    query_statistics.refresh()
     publish(site.pk, owner, datetime.now(UTC))
     connections.close_all()
 
