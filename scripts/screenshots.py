@@ -38,7 +38,7 @@ def _sign_in(page: Page, server: Server) -> None:
 
 def _brand(page: Page, server: Server) -> None:
     page.goto(f"{server.desk}/silberpfad/style")
-    page.get_by_text("On dark grounds it stands on a light plate.").wait_for()
+    page.get_by_text("On dark backgrounds it stands on a light backing.").wait_for()
     page.evaluate("document.getElementById('brand').scrollIntoView()")
     _shot(page, "logo-and-icon")
 
