@@ -1,6 +1,6 @@
 """The draft against the live edition."""
 
-from collections.abc import Iterable
+from collections.abc import Callable, Iterable, Sequence
 from dataclasses import dataclass
 
 from hestor.core.changes import Change, fact_change, shown_on
@@ -37,6 +37,19 @@ class ChangeWindow:
     count: int
 
 
+def windowed(
+    keys: Sequence[str],
+    told: Callable[[Sequence[str]], tuple[Change, ...]],
+    diff: PageDiff,
+    start: int,
+    count: int | None,
+) -> ChangeWindow:
+    """A part of the facts of some keys, as they are ``told``, and of the pages that come after them."""
+    facts = told(keys[start:][:count])
+    pages = diff.window(max(0, start - len(keys)), None if count is None else count - len(facts))
+    return ChangeWindow(facts + pages, len(keys) + diff.count())
+
+
 def change_window(site: Site, start: int = 0, count: int | None = None) -> ChangeWindow:
     """What the draft says otherwise than the live edition, from number ``start`` on: facts first, then pages.
 
@@ -44,10 +57,7 @@ def change_window(site: Site, start: int = 0, count: int | None = None) -> Chang
     """
     live = live_edition(site)
     keys = document.differing(live.facts if live else None, site.facts)
-    facts = fact_changes(site, live, keys[start:][:count])
-    diff = page_diff(site)
-    pages = diff.window(max(0, start - len(keys)), None if count is None else count - len(facts))
-    return ChangeWindow(facts + pages, len(keys) + diff.count())
+    return windowed(keys, lambda some: fact_changes(site, live, some), page_diff(site), start, count)
 
 
 def changes_of(site: Site) -> tuple[Change, ...]:

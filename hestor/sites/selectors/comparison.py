@@ -1,11 +1,13 @@
 """Two published states of a site beside each other."""
 
-from hestor.core.changes import fact_change
+from collections.abc import Sequence
+
+from hestor.core.changes import Change, fact_change
 from hestor.core.errors import NotFound
 from hestor.core.facts import document
 from hestor.core.places.reach import NOWHERE
 from hestor.sites.models import Edition, Revision, RevisionQuerySet, Site
-from hestor.sites.selectors.changes import ChangeWindow
+from hestor.sites.selectors.changes import ChangeWindow, windowed
 from hestor.sites.selectors.page_diff import PageDiff
 
 
@@ -29,8 +31,9 @@ def compared(site: Site, number: int, other: int, start: int = 0, count: int | N
     Raises NotFound.
     """
     one, two = edition(site, number), edition(site, other)
-    keys = document.differing(one.facts, two.facts)
-    facts = tuple(fact_change(key, one.facts, two.facts, NOWHERE) for key in keys[start:][:count])
     diff = PageDiff(_only(site, number, other), _only(site, other, number))
-    pages = diff.window(max(0, start - len(keys)), None if count is None else count - len(facts))
-    return ChangeWindow(facts + pages, len(keys) + diff.count())
+
+    def told(keys: Sequence[str]) -> tuple[Change, ...]:
+        return tuple(fact_change(key, one.facts, two.facts, NOWHERE) for key in keys)
+
+    return windowed(document.differing(one.facts, two.facts), told, diff, start, count)
