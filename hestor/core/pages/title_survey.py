@@ -1,7 +1,7 @@
 """Looking over the titles of all pages, some at a time, in little memory: how often each fault is, and on which pages.
 
-Of each page a few numbers are kept: who it is, what it is called and described as (a hash each), and its faults (a bit
-each). That many pages are called alike is known for sure once all of them were looked over.
+Of each page a few numbers are kept: who it is, and its faults (a bit each); of titles and descriptions a hash. That
+many pages are called alike is known for sure once all of them were looked over.
 """
 
 from array import array
@@ -20,7 +20,7 @@ class TitleSurvey:
     def __init__(self, house: House) -> None:
         self._alone = Reader(house)
         self._reader = Reader(house, self)
-        self._pages, self._titles = array("q"), array("q")
+        self._pages = array("q")
         self._faults, self._mends = array("H"), array("H")
         # The first page of each title and description, by its number here; and what would tell twins apart.
         self._titled: dict[int, int] = {}
@@ -44,7 +44,6 @@ class TitleSurvey:
         row = self._alone.row(page)
         number = len(self._pages)
         self._pages.append(page.page_id)
-        self._titles.append(_hash(row.shown))
         self._faults.append(sum(_BIT[fault.kind] for fault in row.faults))
         self._mends.append(sum(_BIT[fault.kind] for fault in row.faults if fault.mend))
         self._note_title(number, page, row.shown)

@@ -186,7 +186,7 @@ def _rows_of(pages: _Pages, survey: TitleSurvey, wanted: Sequence[int]) -> list[
 
 
 def rows_for(site: Site, wanted: Collection[int], now: datetime) -> list[Row]:
-    """The rows of some pages, in the order of the table."""
+    """The rows of some pages."""
     return _rows_of(_Pages(site, now), survey_of(site, now), sorted(wanted))
 
 
