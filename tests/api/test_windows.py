@@ -107,6 +107,9 @@ def test_a_page_is_moved_by_steps_and_drops_and_back(desk, site):
     move(news, parent=None, index=2)
     assert paths(tree(desk)) == ALL
     assert move(people, way="up").status_code == 422
+    home = page(site, "/")
+    assert move(about, way="into").status_code == 422
+    assert move(about, on=home, where="into").status_code == 422
     assert move(people, on=people, where="after").status_code == 422
     assert move(about, on=people, where="into").status_code == 422
     assert move(people, on=987_654, where="into").status_code == 404

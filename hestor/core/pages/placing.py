@@ -15,6 +15,11 @@ LAST = 1_000_000
 """A place after all siblings."""
 
 
+def may_hold(path: str) -> bool:
+    """Whether pages are put below the one at an address: the home page stands beside the others, above none."""
+    return path != "/"
+
+
 @dataclass(frozen=True)
 class Target:
     """Where a page is to stand: the page above it (none: at the top), and its place among those below that one."""

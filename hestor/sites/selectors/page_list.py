@@ -12,7 +12,7 @@ from django.db.models import Q
 
 from hestor.core.facts.titles import titling
 from hestor.core.pages import posting, titles, tree, tree_keys
-from hestor.core.pages.placing import WAYS, Way
+from hestor.core.pages.placing import WAYS, Way, may_hold
 from hestor.core.pages.titles import Titling
 from hestor.core.text import fillins
 from hestor.rendering.files import address
@@ -243,5 +243,6 @@ def steps_of(site: Site, revision: Revision) -> dict[Way, bool]:
     after = drafts.filter(place__gte=tree_keys.past_below(place)).order_by("place").values_list("place", flat=True)
     earlier = tree_keys.sibling(place, before) if before else None
     later = tree_keys.sibling(place, next(iter(after[:1]), ""))
-    into = earlier is not None and not drafts.filter(place=earlier, path="/").exists()
+    above_it = drafts.filter(place=earlier).values_list("path", flat=True).first() if earlier else None
+    into = above_it is not None and may_hold(above_it)
     return {"up": earlier is not None, "down": later is not None, "into": into, "out": bool(tree_keys.above(place))}

@@ -75,14 +75,21 @@ def step(site_id: int, page: int, way: Way) -> Target:
     beyond = _place_of(site_id, above).parent if above is not None else None
     beside = _ids(site_id, beyond) if above is not None else []
     target = placing.stepped(page, way, _ids(site_id, above), above, beside, beyond)
-    if target is None:
+    if target is None or (way == "into" and not _may_hold(site_id, target.parent)):
         raise InvalidInput([Problem("way", "no_such_step")])
     return target
 
 
+def _may_hold(site_id: int, parent: int | None) -> bool:
+    return parent is None or placing.may_hold(current(site_id, parent).path)
+
+
 def drop(site_id: int, page: int, on: int, where: Where) -> Target:
-    """Where a page goes that is dropped on another one of the tree. Raises InvalidInput for itself, NotFound."""
-    if page == on:
+    """Where a page goes that is dropped on another one of the tree.
+
+    Raises NotFound, and InvalidInput for itself and for a place below the home page.
+    """
+    if page == on or (where == "into" and not _may_hold(site_id, on)):
         raise InvalidInput([Problem("on", "no_such_step")])
     above = _place_of(site_id, on).parent
     return placing.dropped(page, on, where, _ids(site_id, above), above)
