@@ -76,7 +76,7 @@ def _fill(data: Path) -> None:
 
     owner = Account.objects.get(email=OWNER)
     site = make_site(owner, {"name": "Site of events", "time_zone": "Europe/London"}, "bench-events")
-    listed = add_page(site.pk, {"path": "/events/", "title": "Events", "kind": "events", "in_menu": True})
+    listed = add_page(site, {"path": "/events/", "title": "Events", "kind": "events", "in_menu": True})
     pages = Page.objects.bulk_create([Page(site=site) for _ in range(_EVENTS)])
     text = Text.objects.create(body="", compiler=1)
     Revision.objects.bulk_create(

@@ -73,7 +73,7 @@ def _import() -> float:
     for number in range(3):
         site = make_site(owner, {"name": f"Import {number}"}, f"bench-import-{number}")
         begun = time.perf_counter()
-        report = take_in(site.pk, Package(texts))
+        report = take_in(site, Package(texts))
         taken = (time.perf_counter() - begun) * 1000
         if len(report.added) != _FILES:
             raise RuntimeError(f"only {len(report.added)} files were taken: {report.problems[:3]}")

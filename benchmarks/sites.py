@@ -59,12 +59,12 @@ def fill_site(site, owner, count: int) -> None:
     from hestor.sites.services.publishing import publish
 
     tops = [
-        add_page(site.pk, {"path": f"/p{n}/", "title": f"Part {n}", "body": _BODY, "in_menu": True}) for n in range(8)
+        add_page(site, {"path": f"/p{n}/", "title": f"Part {n}", "body": _BODY, "in_menu": True}) for n in range(8)
     ]
-    add_page(site.pk, {"path": "/news/", "title": "News", "kind": "news", "in_menu": True})
+    add_page(site, {"path": "/news/", "title": "News", "kind": "news", "in_menu": True})
     made = markdown.compile_text(_BODY)
     rest = count - len(tops) - 2
-    places = dict(Revision.objects.in_draft_of(site.pk).values_list("page_id", "place"))
+    places = dict(Revision.objects.in_draft_of(site).values_list("page_id", "place"))
     pages = Page.objects.bulk_create([Page(site=site) for _ in range(rest)])
     texts = Text.objects.bulk_create(
         [

@@ -93,11 +93,11 @@ def owner(db) -> Account:
 def _make_seeds(owner: Account) -> None:
     made = make_site(owner, {"name": "Seed Library", "tagline": "Borrow", "time_zone": "Europe/London"}, "seeds")
     about = {"path": "/about/", "title": "About", "body": "This is {site}.", "in_menu": True}
-    parent = add_page(made.pk, about).page_id
-    add_page(made.pk, {"path": "/about/people/", "title": "People", "body": "Fourteen.", "parent": parent})
-    add_page(made.pk, {"path": "/news/", "title": "News", "kind": "news", "in_menu": True})
+    parent = add_page(made, about).page_id
+    add_page(made, {"path": "/about/people/", "title": "People", "body": "Fourteen.", "parent": parent})
+    add_page(made, {"path": "/news/", "title": "News", "kind": "news", "in_menu": True})
     post = {"path": "/news/first/", "title": "First", "body": "Hello.", "kind": "post"}
-    add_page(made.pk, {**post, "published": datetime(2026, 4, 1).date()})
+    add_page(made, {**post, "published": datetime(2026, 4, 1).date()})
     publish(made.pk, owner, NOW)
 
 

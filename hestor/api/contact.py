@@ -96,7 +96,7 @@ def details(request: HttpRequest, site: str, given: DetailsIn) -> DetailsOut:
 
 
 def _path(site: Site, kind: str) -> str:
-    found = Revision.objects.in_draft_of(site.pk).filter(kind=kind).order_by("path")
+    found = Revision.objects.in_draft_of(site).filter(kind=kind).order_by("path")
     return found.values_list("path", flat=True).first() or ""
 
 

@@ -139,6 +139,6 @@ def bring_part_back(request: HttpRequest, site: str, number: Identifier, given: 
     if given.fact:
         after = parts_of_editions.bring_back_fact(found_site, number, given.fact, revision)
     else:
-        after = parts_of_editions.bring_back_page(found_site.pk, number, given.page, revision)
+        after = parts_of_editions.bring_back_page(found_site, number, given.page, revision)
     keys, pages = count_changes(after, live_edition(after))
     return RestoredOut(number=number, revision=after.revision, changed=list(keys), changed_pages=pages)

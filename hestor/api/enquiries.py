@@ -41,7 +41,7 @@ def _form(site: Site) -> str:
     """The public page with the form; empty where there is none."""
     if not site.live_number or "form" not in facts_of(site).contact_parts.page:
         return ""
-    pages = Revision.objects.in_edition_of(site.pk, site.live_number).filter(kind="contact").order_by("path")
+    pages = Revision.objects.in_edition_of(site, site.live_number).filter(kind="contact").order_by("path")
     return pages.values_list("path", flat=True).first() or ""
 
 

@@ -91,7 +91,7 @@ def put_in(
     """Takes Markdown files and pictures into the draft: a ZIP, or the files of a folder with their ``names`` in it."""
     found_site = site_for(request, site, Action.EDIT)
     given = _package(files, names)
-    report = take_in(found_site.pk, given, CallBudget().is_spent)
+    report = take_in(found_site, given, CallBudget().is_spent)
     if report.later:
         texts = ((name, text.encode()) for name, text in given.texts.items())
         later.keep(found_site, package.zipped([*texts, *given.pictures.items()]), report.later)

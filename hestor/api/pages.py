@@ -104,14 +104,14 @@ def show_tree(request: HttpRequest, site: str, wanted: Query[TreeQuery]) -> Page
 def show(request: HttpRequest, site: str, page: Identifier) -> dict[str, Any]:
     """One page with its text."""
     found_site, role = site_and_role(request, site, Action.VIEW)
-    return _full(found_site, current(found_site.pk, page), role)
+    return _full(found_site, current(found_site, page), role)
 
 
 @router.post("/sites/{site}/pages", response={201: PageFull, 412: ProblemOut, 422: ProblemOut})
 def add(request: HttpRequest, site: str, given: PageIn) -> Status[dict[str, Any]]:
     """Adds a page to the draft."""
     found_site, role = site_and_role(request, site, Action.EDIT)
-    made = add_page(found_site.pk, given.model_dump(), given_revision(request))
+    made = add_page(found_site, given.model_dump(), given_revision(request))
     return Status(201, _full(found_site, made, role))
 
 
@@ -128,28 +128,28 @@ def add_titled(request: HttpRequest, site: str, given: NewPage) -> Status[dict[s
 @router.post("/sites/{site}/pages/{page}/move", response={200: MovedOut, 404: ProblemOut, 422: ProblemOut})
 def move(request: HttpRequest, site: str, page: Identifier, given: PageMove | PageStep | PageDrop) -> MovedOut:
     """Puts a page elsewhere in the tree: to a place, by a step, or beside another page; its address stays."""
-    site_id = site_for(request, site, Action.EDIT).pk
+    found_site = site_for(request, site, Action.EDIT)
     if isinstance(given, PageStep):
-        target = page_tree.step(site_id, page, given.way)
+        target = page_tree.step(found_site, page, given.way)
     elif isinstance(given, PageDrop):
-        target = page_tree.drop(site_id, page, given.on, given.where)
+        target = page_tree.drop(found_site, page, given.on, given.where)
     else:
         target = Target(given.parent, given.index)
-    before = page_tree.move(site_id, page, target)
+    before = page_tree.move(found_site, page, target)
     return MovedOut.model_validate({"before": before, "after": target}, from_attributes=True)
 
 
 @router.post("/sites/{site}/pages/{page}/home", response={204: None, 404: ProblemOut, 422: ProblemOut})
 def make_home(request: HttpRequest, site: str, page: Identifier) -> Status[None]:
     """Makes a page the home page; the one that was gets an address of its own."""
-    home_page.make_home(site_for(request, site, Action.EDIT).pk, page)
+    home_page.make_home(site_for(request, site, Action.EDIT), page)
     return Status(204, None)
 
 
 @router.post("/sites/{site}/pages/{page}/not-found", response={204: None, 404: ProblemOut, 422: ProblemOut})
 def make_not_found(request: HttpRequest, site: str, page: Identifier, given: PageChoice) -> Status[None]:
     """Makes a page the one for addresses that lead nowhere, or a page like others again."""
-    home_page.make_not_found(site_for(request, site, Action.EDIT).pk, page, given.on)
+    home_page.make_not_found(site_for(request, site, Action.EDIT), page, given.on)
     return Status(204, None)
 
 
@@ -164,8 +164,8 @@ def duplicate(request: HttpRequest, site: str, page: Identifier) -> Status[dict[
 def below(request: HttpRequest, site: str, page: Identifier) -> list[NamedPage]:
     """All pages below one: they are deleted with it."""
     found_site = site_for(request, site, Action.VIEW)
-    current(found_site.pk, page)
-    return [NamedPage(id=one.page_id, title=one.title, path=one.path) for one in page_tree.below(found_site.pk, page)]
+    current(found_site, page)
+    return [NamedPage(id=one.page_id, title=one.title, path=one.path) for one in page_tree.below(found_site, page)]
 
 
 def _removed(page: RemovedPage) -> RemovedOut:
@@ -177,7 +177,7 @@ def _removed(page: RemovedPage) -> RemovedOut:
 def list_removed(request: HttpRequest, site: str) -> list[RemovedOut]:
     """The deleted pages that can be brought back, the newest first."""
     found_site = site_for(request, site, Action.VIEW)
-    return [_removed(page) for page in page_tree.removed(found_site.pk)]
+    return [_removed(page) for page in page_tree.removed(found_site)]
 
 
 @router.post(
@@ -186,7 +186,7 @@ def list_removed(request: HttpRequest, site: str) -> list[RemovedOut]:
 def bring_back(request: HttpRequest, site: str, removed: Identifier) -> dict[str, Any]:
     """Puts a deleted page back into the draft."""
     found_site, role = site_and_role(request, site, Action.EDIT)
-    return _full(found_site, page_tree.bring_back(found_site.pk, removed), role)
+    return _full(found_site, page_tree.bring_back(found_site, removed), role)
 
 
 @router.post("/sites/{site}/events", response={201: PageFull, 422: ProblemOut})
@@ -202,13 +202,13 @@ def change(request: HttpRequest, site: str, page: Identifier, given: PageChange)
     found_site, role = site_and_role(request, site, Action.EDIT)
     sent = given.model_dump(exclude_unset=True)
     try:
-        before = current(found_site.pk, page).path if "path" in sent else ""
-        changed = change_page(found_site.pk, page, sent, given_revision(request))
+        before = current(found_site, page).path if "path" in sent else ""
+        changed = change_page(found_site, page, sent, given_revision(request))
         if before not in ("", changed.path):
-            follow(found_site.pk, {before: changed.path})
-        return _full(found_site, current(found_site.pk, page), role)
+            follow(found_site, {before: changed.path})
+        return _full(found_site, current(found_site, page), role)
     except StaleRevision as error:
-        theirs = PageFull.model_validate(_full(found_site, current(found_site.pk, page), role)).model_dump(mode="json")
+        theirs = PageFull.model_validate(_full(found_site, current(found_site, page), role)).model_dump(mode="json")
         raise Conflict(error, given.model_dump(mode="json", exclude_unset=True), theirs) from error
 
 
@@ -227,5 +227,5 @@ def look_at(request: HttpRequest, site: str, page: Identifier, given: LookIn) ->
 def remove(request: HttpRequest, site: str, page: Identifier) -> Status[None]:
     """Deletes a page from the draft with all below it, for 30 days; what is live stays as it is."""
     found_site = site_for(request, site, Action.EDIT)
-    page_tree.delete(found_site.pk, page, clock.now(), given_revision(request))
+    page_tree.delete(found_site, page, clock.now(), given_revision(request))
     return Status(204, None)

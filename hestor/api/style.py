@@ -23,7 +23,7 @@ def style_out(site: Site) -> StyleOut:
     live = live_edition(site)
     keys, pages = count_changes(site, live)
     # What is private is no part of an edition, and in force by itself.
-    live_facts = document.without_private(live.facts, site.facts) if live else None
+    live_facts = document.without_private(live.facts_in(site.language), site.facts) if live else None
     return StyleOut(
         revision=site.revision,
         facts=site.facts,
@@ -49,7 +49,7 @@ def change(request: HttpRequest, site: str, given: StyleChange) -> StyleOut:
     """Keeps new values in the draft. A stale write is refused, with both values."""
     found_site = site_for(request, site, Action.EDIT)
     try:
-        return style_out(write_facts(found_site.pk, given.facts, needed_revision(request)))
+        return style_out(write_facts(found_site, given.facts, needed_revision(request)))
     except StaleRevision as error:
         found_site.refresh_from_db()
         raise Conflict(error, given.facts, style_out(found_site).model_dump(mode="json")) from error

@@ -113,7 +113,7 @@ def change(request: HttpRequest, site: str) -> StrayChangesOut:
     """The strays that publishing the draft would bring before visitors, and how many it would end."""
     found_site = site_for(request, site, Action.VIEW)
     changes = changes_of(found_site, clock.now())
-    named = Revision.objects.in_draft_of(found_site.pk).filter(page_id__in={one.page_id for one in changes.made})
+    named = Revision.objects.in_draft_of(found_site).filter(page_id__in={one.page_id for one in changes.made})
     titles = dict(named.values_list("page_id", "title"))
     made = [_stray(found_site, one, titles) for one in changes.made]
     return StrayChangesOut.model_construct(made=made, ended=changes.ended, is_whole=changes.is_whole)

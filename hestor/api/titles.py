@@ -119,7 +119,7 @@ def change(request: HttpRequest, site: str, given: TitlesChange) -> TitlesOut:
     found_site = site_for(request, site, Action.EDIT)
     pages = [cell.page for cell in given.cells]
     try:
-        write_cells(found_site.pk, _given(given.cells), needed_revision(request))
+        write_cells(found_site, _given(given.cells), needed_revision(request))
     except StaleRevision as error:
         theirs = _changed(found_site, pages).model_dump(mode="json")
         raise Conflict(error, given.model_dump(mode="json"), theirs) from error

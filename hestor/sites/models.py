@@ -1,5 +1,7 @@
 """What is kept of a site. Rules live in ``hestor.core``; writing is done by this app's services."""
 
+from collections.abc import Mapping
+from copy import copy
 from datetime import date
 from typing import ClassVar
 from uuid import uuid4
@@ -12,8 +14,11 @@ from propcache.api import cached_property
 from hestor import clock
 from hestor.core.facts import document
 from hestor.core.facts.document import Facts
+from hestor.core.facts.in_languages import facts_in, saying
+from hestor.core.facts.overlays import MAIN
 from hestor.core.pages.fields import KINDS
 from hestor.core.roles import Role
+from hestor.core.rules import Value
 
 
 class Site(models.Model):
@@ -43,16 +48,40 @@ class Site(models.Model):
     deleted = models.DateTimeField(null=True, blank=True)
     created = models.DateTimeField(auto_now_add=True)
 
+    language: str = MAIN
+
     def __str__(self) -> str:
         return self.slug
 
+    def in_language(self, language: str) -> "Site":
+        """The site as it speaks one of its languages (BCP 47, or ``MAIN``): all that reads it reads that one.
+
+        See ``docs/decisions/0063-a-site-in-a-language.md``.
+        """
+        spoken = copy(self)
+        spoken.language = MAIN if language == self.said.language else language
+        spoken.__dict__.pop("_facts", None)
+        return spoken
+
+    @property
+    def said(self) -> Facts:
+        """All that the draft says, in all languages; a document is parsed once."""
+        parsed: tuple[object, Facts] | None = self.__dict__.get("_said")
+        if parsed is None or parsed[0] is not self.draft_facts:
+            parsed = self.__dict__["_said"] = (self.draft_facts, document.parse(self.draft_facts))
+        return parsed[1]
+
     @property
     def facts(self) -> Facts:
-        """The facts of the draft; a document is parsed once."""
-        parsed: tuple[object, Facts] | None = self.__dict__.get("_parsed")
-        if parsed is None or parsed[0] is not self.draft_facts:
-            parsed = self.__dict__["_parsed"] = (self.draft_facts, document.parse(self.draft_facts))
-        return parsed[1]
+        """The facts of the draft in the language that the site is read in."""
+        flat: tuple[object, Facts] | None = self.__dict__.get("_facts")
+        if flat is None or flat[0] is not self.draft_facts:
+            flat = self.__dict__["_facts"] = (self.draft_facts, facts_in(self.said, self.language))
+        return flat[1]
+
+    def say(self, values: Mapping[str, Value]) -> None:
+        """Has the draft say other facts, checked ones, in the language that the site is read in."""
+        self.draft_facts = document.document(saying(self.said, self.language, values))
 
 
 class FormerHost(models.Model):
@@ -151,9 +180,18 @@ class Edition(models.Model):
         return f"{self.site} {self.number}"
 
     @cached_property
-    def facts(self) -> Facts:
-        """The facts as they were published."""
+    def said(self) -> Facts:
+        """All that was published, in all languages."""
         return document.parse(self.facts_document)
+
+    def facts_in(self, language: str) -> Facts:
+        """The facts as they were published in a language (BCP 47, or ``MAIN``)."""
+        return facts_in(self.said, language)
+
+    @cached_property
+    def facts(self) -> Facts:
+        """The facts as they were published in the main language."""
+        return self.facts_in(MAIN)
 
 
 class TimedPublishing(models.Model):
@@ -200,17 +238,29 @@ class Text(models.Model):
 class RevisionQuerySet(models.QuerySet["Revision"]):
     """The states that are asked for: the draft, and any edition."""
 
-    def in_draft_of(self, site_id: int) -> "RevisionQuerySet":
-        """The pages as edited."""
+    def in_draft_of(self, site: Site) -> "RevisionQuerySet":
+        """The pages as edited, in the language that the site is read in."""
+        return self.in_whole_draft_of(site.pk).in_language_of(site)
+
+    def in_whole_draft_of(self, site_id: int) -> "RevisionQuerySet":
+        """The pages as edited, in all languages."""
         return self.filter(site_id=site_id, in_draft=True)
 
-    def in_edition_of(self, site_id: int, number: int) -> "RevisionQuerySet":
-        """The pages as published in an edition."""
+    def in_edition_of(self, site: Site, number: int) -> "RevisionQuerySet":
+        """The pages as published in an edition, in the language that the site is read in."""
+        return self.in_whole_edition_of(site.pk, number).in_language_of(site)
+
+    def in_whole_edition_of(self, site_id: int, number: int) -> "RevisionQuerySet":
+        """The pages as published in an edition, in all languages."""
         return self.in_editions_of(site_id, number, number)
 
     def in_editions_of(self, site_id: int, oldest: int, newest: int) -> "RevisionQuerySet":
         """The pages as published in any edition of a range; a page comes once for each of its states."""
         return self.filter(Q(live_to__isnull=True) | Q(live_to__gte=oldest), site_id=site_id, live_from__lte=newest)
+
+    def in_language_of(self, site: Site) -> "RevisionQuerySet":
+        """Those in the language that a site is read in."""
+        return self.filter(language=site.language)
 
     def touching(self, first: date, last: date) -> "RevisionQuerySet":
         """The events of these pages whose schedules may touch any day from ``first`` to ``last``."""
@@ -235,7 +285,7 @@ class RevisionQuerySet(models.QuerySet["Revision"]):
 
 
 class Revision(models.Model):
-    """One state of a page.
+    """One state of a page in a ``language``: the site's main one (``MAIN``), or a further one by its BCP 47 tag.
 
     It was public from edition ``live_from`` to ``live_to``, both included; ``live_from`` is empty before it
     was ever published, ``live_to`` while it is live. ``in_draft`` says that the draft holds this state. ``signature``
@@ -250,6 +300,7 @@ class Revision(models.Model):
     page = models.ForeignKey(Page, on_delete=models.CASCADE, related_name="revisions")
     parent = models.ForeignKey(Page, on_delete=models.SET_NULL, null=True, related_name="+")
     text = models.ForeignKey(Text, on_delete=models.PROTECT)
+    language = models.CharField(max_length=35, blank=True, default=MAIN)
     path = models.CharField(max_length=200)
     title = models.CharField(max_length=200)
     own_title = models.CharField(max_length=200, blank=True)
@@ -280,26 +331,36 @@ class Revision(models.Model):
 
     class Meta:
         constraints = (
-            models.UniqueConstraint(fields=["site", "path"], condition=Q(in_draft=True), name="one_draft_page_a_path"),
-            models.UniqueConstraint(fields=["page"], condition=Q(in_draft=True), name="one_draft_a_page"),
+            models.UniqueConstraint(
+                fields=["site", "language", "path"], condition=Q(in_draft=True), name="one_draft_page_an_address"
+            ),
+            models.UniqueConstraint(
+                fields=["page", "language"], condition=Q(in_draft=True), name="one_draft_a_language"
+            ),
             models.CheckConstraint(condition=Q(live_to__isnull=True) | Q(live_to__gte=F("live_from")), name="span"),
         )
         # Each index answers one question whatever the number of pages: this page, the posts, the first page of a
         # kind, the pages below another, the menu, the draft and its order, and what a publish moves.
         indexes = (
-            models.Index(fields=["site", "path", "live_from"], name="rev_by_path"),
-            models.Index(fields=["site", "kind", "published"], name="rev_by_kind"),
-            models.Index(fields=["site", "parent"], name="rev_by_parent"),
-            models.Index(fields=["site"], condition=Q(in_menu=True), name="rev_in_menu"),
-            models.Index(fields=["site", "kind", "path"], name="rev_by_kind_and_path"),
-            models.Index(fields=["site", "first_day"], condition=Q(kind="event"), name="rev_by_first_day"),
-            models.Index(fields=["site", "signature", "path"], condition=Q(in_draft=True), name="rev_by_signature"),
-            models.Index(fields=["site", "place"], condition=Q(in_draft=True), name="rev_by_place"),
+            models.Index(fields=["site", "language", "path", "live_from"], name="rev_by_path"),
+            models.Index(fields=["site", "language", "kind", "published"], name="rev_by_kind"),
+            models.Index(fields=["site", "language", "parent"], name="rev_by_parent"),
+            models.Index(fields=["site", "language"], condition=Q(in_menu=True), name="rev_in_menu"),
+            models.Index(fields=["site", "language", "kind", "path"], name="rev_by_kind_and_path"),
+            models.Index(fields=["site", "language", "first_day"], condition=Q(kind="event"), name="rev_by_first_day"),
+            models.Index(
+                fields=["site", "language", "signature", "path"], condition=Q(in_draft=True), name="rev_by_signature"
+            ),
+            models.Index(fields=["site", "language", "place"], condition=Q(in_draft=True), name="rev_by_place"),
             models.Index(fields=["site", "path"], condition=Q(in_draft=True, live_from=None), name="rev_coming"),
             models.Index(fields=["site", "path"], condition=Q(in_draft=False, live_to=None), name="rev_leaving"),
-            models.Index(fields=["site", "place"], condition=Q(in_draft=True, is_bare=True), name="rev_bare"),
             models.Index(
-                fields=["site", "path"], condition=Q(in_draft=True, shows_pictures=True), name="rev_with_pictures"
+                fields=["site", "language", "place"], condition=Q(in_draft=True, is_bare=True), name="rev_bare"
+            ),
+            models.Index(
+                fields=["site", "language", "path"],
+                condition=Q(in_draft=True, shows_pictures=True),
+                name="rev_with_pictures",
             ),
         )
 
@@ -308,10 +369,11 @@ class Revision(models.Model):
 
 
 class RemovedPage(models.Model):
-    """A page that was deleted from the draft: what it said, for as long as it can be brought back."""
+    """A page that was deleted from the draft in a language: what it said, for as long as it can be brought back."""
 
     site = models.ForeignKey(Site, on_delete=models.CASCADE, related_name="removed_pages")
     page = models.ForeignKey(Page, on_delete=models.CASCADE, related_name="+")
+    language = models.CharField(max_length=35, blank=True, default=MAIN)
     fields = models.JSONField()
     removed = models.DateTimeField()
 

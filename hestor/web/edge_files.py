@@ -77,6 +77,7 @@ def _is_current(site: Site) -> bool:
     now = Site.objects.only(*_PLACES_OF).filter(pk=site.pk).first()
     if now is None or is_closed(now) or now.deleted:
         return False
+    now = now.in_language(site.language) if site.language else now
     return (now.live_number, address_key(now)) == (site.live_number, address_key(site))
 
 

@@ -127,13 +127,13 @@ class _Moment:
 
 
 def _clock_of(site: Site) -> _Clock | None:
-    key = (site.pk, site.live_number)
+    key = (site.pk, site.live_number, site.language)
     if found := _get(_CLOCKS, key):
         return found
     edition = live_edition(site)
     if edition is None:
         return None
-    facts = edition.facts
+    facts = edition.facts_in(site.language)
     until = facts.site_notice.until if facts.site_notice else None
     held, has_dates = held_moments(site, edition), has_events(site, edition)
     clocked = _Clock(edition.identity, facts.time_zone, held, until, facts.opening_hours, has_dates)
@@ -231,7 +231,9 @@ def _generated(site: Site, moment: _Moment, path: str) -> Response | None:
     if key:
         return None
     for edition in Edition.objects.filter(site=site, number__lt=site.live_number).order_by("-number")[:_PAST]:
-        if file := generated_files.file(site.pk, BrandFiles(edition.facts, pictures.masters(site.pk)), path):
+        if file := generated_files.file(
+            site.pk, BrandFiles(edition.facts_in(site.language), pictures.masters(site.pk)), path
+        ):
             return file
     return None
 

@@ -203,7 +203,7 @@ def test_devices_whose_session_has_ended_are_forgotten(desk):
 
 
 def test_the_desk_speaks_what_the_person_chose_and_never_what_a_site_does(desk, site, owner):
-    write_facts(site.pk, {"language": "ar"}, site.revision)
+    write_facts(site, {"language": "ar"}, site.revision)
 
     def refusal(**headers: str) -> str:
         return desk.get("/api/sites/nowhere/style", headers=headers).json()["title"]

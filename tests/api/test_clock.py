@@ -194,17 +194,17 @@ def test_an_event_comes_with_the_page_that_lists_it(desk, site):
     assert made.status_code == 201
     assert (made.json()["path"], made.json()["kind"]) == ("/events/swap-day/", "event")
     assert made.json()["schedule"]["place"] == "The green"
-    listed = Revision.objects.in_draft_of(site.pk).get(kind="events")
+    listed = Revision.objects.in_draft_of(site).get(kind="events")
     assert (listed.path, listed.title, listed.in_menu) == ("/events/", "Events", True)
     assert plan(desk, site).json()["path"] == "/events/swap-day-2/"
     assert plan(desk, site, "مقهى").status_code == 201
-    assert Revision.objects.in_draft_of(site.pk).filter(kind="events").count() == 1
+    assert Revision.objects.in_draft_of(site).filter(kind="events").count() == 1
 
 
 def test_an_event_that_can_not_be_is_refused_and_nothing_of_it_is_kept(desk, site):
     refused = plan(desk, site, " ", ends="2026-05-01")
     assert {one["field"] for one in refused.json()["errors"]} == {"title", "schedule.ends"}
-    assert not Revision.objects.in_draft_of(site.pk).filter(kind__in=("event", "events")).exists()
+    assert not Revision.objects.in_draft_of(site).filter(kind__in=("event", "events")).exists()
 
 
 def test_an_event_is_changed_and_what_was_said_stays_until_then(desk, site):

@@ -76,13 +76,13 @@ def test_contact_page_and_imprint_are_added_once(client, site):
     for _ in range(2):
         state = client.post("/api/sites/seeds/contact/pages", {"kind": "contact"}, "application/json").json()
     assert state["page"] == "/contact/"
-    assert Revision.objects.in_draft_of(site.pk).filter(kind="contact").count() == 1
+    assert Revision.objects.in_draft_of(site).filter(kind="contact").count() == 1
     site.refresh_from_db()
-    write_facts(site.pk, {"language": "de-CH", "time_zone": "Europe/Zurich"}, site.revision)
+    write_facts(site, {"language": "de-CH", "time_zone": "Europe/Zurich"}, site.revision)
     state = client.post("/api/sites/seeds/contact/pages", {"kind": "imprint"}, "application/json").json()
     assert (state["imprint"], state["imprint_asked"], state["country"]) == ("/impressum/", True, "CH")
     assert state["imprint_lacks"] == ["legal_name", "postal_address", "contact_email"]
-    assert not Revision.objects.in_draft_of(site.pk).get(kind="imprint").in_menu
+    assert not Revision.objects.in_draft_of(site).get(kind="imprint").in_menu
 
 
 @pytest.fixture
@@ -90,7 +90,7 @@ def three_sites(site, client):
     """The caller's three sites: one says nothing, one something else, one is another owner's as well."""
     account = Membership.objects.get(site=site, account__email="owner@people.example").account
     other, third = make_site(account, {"name": "Other"}, "other"), make_site(account, {"name": "Third"}, "third")
-    write_facts(third.pk, {"legal_name": "Third Ltd"}, third.revision)
+    write_facts(third, {"legal_name": "Third Ltd"}, third.revision)
     return site, other, third
 
 

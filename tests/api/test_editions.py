@@ -6,7 +6,7 @@ from tests.conftest import NOW
 
 
 def page_id(site, path="/about/"):
-    return Revision.objects.in_draft_of(site.pk).get(path=path).page_id
+    return Revision.objects.in_draft_of(site).get(path=path).page_id
 
 
 def test_from_a_name_to_every_page(desk, site, public):

@@ -21,14 +21,14 @@ def test_every_page_agrees_as_visitors_get_it(desk, site):
     said = look(desk)
     assert (said["edition"], said["done"], said["total"], said["deviations"]) == (1, 5, 5, [])
     # What is only drafted is no concern of visitors.
-    write_facts(site.pk, {"name": "Seed House"}, site.revision)
-    add_page(site.pk, {"path": "/x/", "title": "X", "body": "Lorem ipsum dolor sit amet"})
+    write_facts(site, {"name": "Seed House"}, site.revision)
+    add_page(site, {"path": "/x/", "title": "X", "body": "Lorem ipsum dolor sit amet"})
     assert look(desk)["deviations"] == []
 
 
 def test_pages_that_do_not_are_named_with_why(desk, site, owner, monkeypatch):
-    write_facts(site.pk, {"name": "Seed House"}, site.revision)
-    add_page(site.pk, {"path": "/x/", "title": "Old", "body": "The Seed Library lends."})
+    write_facts(site, {"name": "Seed House"}, site.revision)
+    add_page(site, {"path": "/x/", "title": "Old", "body": "The Seed Library lends."})
     publish(site.pk, owner, NOW)
     said = look(desk)
     assert [(one["page"], one["says"]) for one in said["deviations"]] == [("/x/", "Seed Library")]
@@ -46,7 +46,7 @@ def test_pages_that_do_not_are_named_with_why(desk, site, owner, monkeypatch):
 
 def test_long_ones_are_looked_at_in_steps(desk, site, owner):
     for number in range(30):
-        add_page(site.pk, {"path": f"/p{number}/", "title": f"Part {number}", "body": "Seed."})
+        add_page(site, {"path": f"/p{number}/", "title": f"Part {number}", "body": "Seed."})
     publish(site.pk, owner, NOW)
     first = look(desk)
     assert (first["done"], first["total"]) == (25, 35)
@@ -66,8 +66,8 @@ def change(desk):
 
 def test_a_date_that_loses_its_event_is_a_stray_of_an_untouched_page(desk, site, owner):
     fair = {"path": "/fair/", "title": "Fair", "kind": "event", "schedule": {"starts": "2099-06-01"}}
-    event = add_page(site.pk, fair)
-    add_page(site.pk, {"path": "/x/", "title": "X", "body": "Come on {next:fair}."})
+    event = add_page(site, fair)
+    add_page(site, {"path": "/x/", "title": "X", "body": "Come on {next:fair}."})
     publish(site.pk, owner, NOW)
     assert change(desk)["made"] == []
     delete(site.pk, event.page_id, NOW)
@@ -76,15 +76,15 @@ def test_a_date_that_loses_its_event_is_a_stray_of_an_untouched_page(desk, site,
 
 def test_the_review_says_which_strays_a_change_makes_and_ends(desk, site, owner):
     assert change(desk) == {"made": [], "ended": 0, "is_whole": True}
-    page = add_page(site.pk, {"path": "/x/", "title": "X", "body": "Lorem ipsum dolor sit amet, and more."})
+    page = add_page(site, {"path": "/x/", "title": "X", "body": "Lorem ipsum dolor sit amet, and more."})
     assert [(one["kind"], one["page"]) for one in change(desk)["made"]] == [("starter_text", "/x/")]
     publish(site.pk, owner, NOW)
     assert change(desk) == {"made": [], "ended": 0, "is_whole": True}
-    change_page(site.pk, page.page_id, {"body": "Words of its own."})
+    change_page(site, page.page_id, {"body": "Words of its own."})
     assert (change(desk)["made"], change(desk)["ended"]) == ([], 1)
     # A new name makes strays of pages that nobody touched.
-    change_page(site.pk, page.page_id, {"body": "The Seed Library lends."})
+    change_page(site, page.page_id, {"body": "The Seed Library lends."})
     publish(site.pk, owner, NOW)
     site.refresh_from_db()
-    write_facts(site.pk, {"name": "Seed House"}, site.revision)
+    write_facts(site, {"name": "Seed House"}, site.revision)
     assert [(one["kind"], one["says"]) for one in change(desk)["made"]] == [("former_name", "Seed Library")]

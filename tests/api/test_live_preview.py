@@ -24,7 +24,7 @@ def root(site):
 
 @pytest.fixture
 def look(desk, site, root):
-    page = Revision.objects.in_draft_of(site.pk).get(path="/about/").page_id
+    page = Revision.objects.in_draft_of(site).get(path="/about/").page_id
     return lambda **typed: desk.post(f"/api/sites/seeds/pages/{page}/look", {"root": root, **typed}, "application/json")
 
 
@@ -60,7 +60,7 @@ def test_slips_are_drawn_as_far_as_they_can_be(look):
 
 def test_a_preview_of_another_site_is_none(desk, site, owner):
     other = make_site(owner, {"name": "Other"}, "other")
-    page = Revision.objects.in_draft_of(site.pk).get(path="/about/").page_id
+    page = Revision.objects.in_draft_of(site).get(path="/about/").page_id
     for root in (root_of(other), "/_preview/nonsense", "", "/"):
         answer = desk.post(f"/api/sites/seeds/pages/{page}/look", {"root": root}, "application/json")
         assert answer.status_code == 404

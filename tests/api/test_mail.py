@@ -116,7 +116,7 @@ def test_the_inbox_marks_and_deletes(client):
 
 def test_an_address_is_confirmed_by_whoever_reads_it_signed_in_or_not(client, site):
     site.refresh_from_db()
-    write_facts(site.pk, {"notices_email": "new@post.example"}, site.revision)
+    write_facts(site, {"notices_email": "new@post.example"}, site.revision)
     asked = client.post("/api/sites/seeds/notices/ask").json()
     assert (asked["in_force"], asked["asked"]) == ("private@post.example", "new@post.example")
     token = re.search(r"/confirm/(\S+)", Message.objects.latest("pk").body.words)[1]

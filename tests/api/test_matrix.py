@@ -188,7 +188,7 @@ def pictures(site, tmp_path, settings):
     upload(site.pk, "a.png", png(40, 30))
     gone = upload(site.pk, "gone.png", png(40, 30, seed=1))[0]
     delete(site.pk, gone.pk, NOW)
-    page_tree.delete(site.pk, page_tree.add_new(site, "Gone", "page", None, NOW).page_id, NOW)
+    page_tree.delete(site, page_tree.add_new(site, "Gone", "page", None, NOW).page_id, NOW)
     site.refresh_from_db()
 
 
@@ -203,7 +203,7 @@ def mail(site):
 
 
 def filled_in(path: str, site: Site) -> str:
-    page = Revision.objects.in_draft_of(site.pk).get(path="/about/people/").page_id
+    page = Revision.objects.in_draft_of(site).get(path="/about/people/").page_id
     picture = Picture.objects.kept_by(site.pk).first()
     deleted = Picture.objects.deleted_of(site.pk).first()
     icon = BrandFiles(site.facts, masters(site.pk)).icon_folder.removeprefix(PREFIX)
@@ -334,7 +334,7 @@ def test_the_desk_is_told_what_the_calls_allow_and_why_not(person, site, role):
 @pytest.mark.parametrize("role", Role)
 @pytest.mark.parametrize("path", ["/", "/about/", "/news/first/"])
 def test_the_desk_is_told_what_it_may_do_with_a_page(person, site, role, path):
-    page = Revision.objects.in_draft_of(site.pk).get(path=path)
+    page = Revision.objects.in_draft_of(site).get(path=path)
     may = person(role).get(f"/api/sites/{site.slug}/pages/{page.page_id}").json()["may"]
     refused = {action.value for action in PageAction if actions.refusal(action, page.kind, path)}
     allowed = {action.value for action in PageAction} - refused if "edit" in MAY[role] else set()

@@ -17,8 +17,8 @@ def data(tmp_path, settings):
 
 
 def _write(site: Site, path: str, body: str) -> None:
-    page = Revision.objects.in_draft_of(site.pk).get(path=path).page_id
-    change_page(site.pk, page, {"body": body})
+    page = Revision.objects.in_draft_of(site).get(path=path).page_id
+    change_page(site, page, {"body": body})
 
 
 def _strays(desk, kind: str) -> list[dict]:
@@ -56,8 +56,8 @@ def test_links_that_lead_somewhere_or_elsewhere_are_none(desk, site):
 
 def test_a_page_that_moved_is_found_by_its_former_address(desk, site, owner):
     _write(site, "/about/", "[x](/about/people/)")
-    page = Revision.objects.in_draft_of(site.pk).get(path="/about/people/").page_id
-    change_page(site.pk, page, {"path": "/about/us/"})
+    page = Revision.objects.in_draft_of(site).get(path="/about/people/").page_id
+    change_page(site, page, {"path": "/about/us/"})
     assert _strays(desk, "link_broken") == []
 
 
@@ -72,16 +72,16 @@ def test_a_link_is_mended(desk, site):
         headers={"If-Match": str(revision)},
     )
     assert answer.status_code == 200, answer.json()
-    assert "[the people](/about/people/)" in Revision.objects.in_draft_of(site.pk).get(path="/about/").text.body
+    assert "[the people](/about/people/)" in Revision.objects.in_draft_of(site).get(path="/about/").text.body
 
 
 def test_a_former_logo_in_a_text_is_told_with_the_one_of_now(desk, site, owner):
     old, new = (upload(site.pk, f"{seed}.png", png(60, 40, seed=seed))[0].key for seed in (1, 2))
     site.refresh_from_db()
     logo = {"picture": old, "trim": None, "recolour": "", "description": ""}
-    site = write_facts(site.pk, {"logo": logo}, site.revision)
+    site = write_facts(site, {"logo": logo}, site.revision)
     publish(site.pk, owner, NOW)
-    write_facts(site.pk, {"logo": {**logo, "picture": new}}, site.revision)
+    write_facts(site, {"logo": {**logo, "picture": new}}, site.revision)
     _write(site, "/about/", f"Our sign: ![Sign](/_hestor/pic-{old}) and now ![Sign](/_hestor/pic-{new}).")
     found = _strays(desk, "old_logo")
     assert [(one["says"], one["should_say"], one["mend"]) for one in found] == [(old, new, "replace")]
@@ -98,7 +98,7 @@ def test_a_former_logo_in_a_text_is_told_with_the_one_of_now(desk, site, owner):
     ],
 )
 def test_a_year_gone_by_in_the_footer_line(desk, site, footer, says):
-    write_facts(site.pk, {"footer_text": footer}, site.revision)
+    write_facts(site, {"footer_text": footer}, site.revision)
     found = _strays(desk, "past_year")
     assert [one["says"] for one in found] == says
     assert all(one["replacement"] == "{year}" and one["field"] == "footer_text" for one in found)

@@ -19,13 +19,13 @@ def page(path):
 @pytest.fixture
 def three(site, owner):
     """A site with three editions: another tagline and text, then another name, a page more and one less."""
-    write_facts(site.pk, {"tagline": "Lend"}, site.revision)
-    change_page(site.pk, page("/about/people/"), {"body": "Fifteen."})
+    write_facts(site, {"tagline": "Lend"}, site.revision)
+    change_page(site, page("/about/people/"), {"body": "Fifteen."})
     publish(site.pk, owner, NOW)
     site.refresh_from_db()
-    write_facts(site.pk, {"name": "Seed House"}, site.revision)
-    add_page(site.pk, {"path": "/new/", "title": "New", "body": "x"})
-    remove_page(site.pk, page("/about/people/"))
+    write_facts(site, {"name": "Seed House"}, site.revision)
+    add_page(site, {"path": "/new/", "title": "New", "body": "x"})
+    remove_page(site, page("/about/people/"))
     publish(site.pk, owner, NOW)
     site.refresh_from_db()
     return site
@@ -78,13 +78,13 @@ def test_a_page_that_has_not_changed_is_left_alone(desk, three):
 
 
 def test_what_is_live_and_comes_back_is_no_change(desk, three):
-    change_page(three.pk, page("/new/"), {"body": "y"})
+    change_page(three, page("/new/"), {"body": "y"})
     assert part(desk, three, 3, page="/new/").json()["changed_pages"] == 0
     assert Revision.objects.get(path="/new/", in_draft=True).live_from == 3
 
 
 def test_another_page_at_the_address_is_not_overwritten(desk, three):
-    add_page(three.pk, {"path": "/about/people/", "title": "Others", "body": "z"})
+    add_page(three, {"path": "/about/people/", "title": "Others", "body": "z"})
     answer = part(desk, three, 1, page="/about/people/")
     assert (answer.status_code, answer.json()["errors"][0]["field"]) == (422, "path")
     assert Revision.objects.get(path="/about/people/", in_draft=True).title == "Others"

@@ -202,7 +202,7 @@ def test_done_twice_or_on_a_deleted_site_it_publishes_once_or_never(desk, site, 
 
 def test_a_time_needs_something_to_publish_and_the_draft_that_was_reviewed(desk, site, at):
     assert _set(desk, "2026-05-01T19:00").status_code == 409
-    write_facts(site.pk, {"tagline": "Other"}, site.revision)
+    write_facts(site, {"tagline": "Other"}, site.revision)
     assert _set(desk, "2026-05-01T19:00", revision=1).status_code == 412
 
 

@@ -16,11 +16,11 @@ BODY = "Welcome to Pea Society. The Pea Society meets on 12/10/2026, and on 14 N
 @pytest.fixture
 def renamed(site, owner):
     """A site that had another name, address and telephone number, which its pages still say."""
-    write_facts(site.pk, {"name": "Pea Society", "contact_email": "old@peas.example"}, site.revision)
+    write_facts(site, {"name": "Pea Society", "contact_email": "old@peas.example"}, site.revision)
     publish(site.pk, owner, NOW)
     site.refresh_from_db()
-    write_facts(site.pk, {"name": "Seed Library", "contact_email": "hello@seeds.example"}, site.revision)
-    add_page(site.pk, {"path": "/old/", "title": "Old words", "body": BODY})
+    write_facts(site, {"name": "Seed Library", "contact_email": "hello@seeds.example"}, site.revision)
+    add_page(site, {"path": "/old/", "title": "Old words", "body": BODY})
     site.refresh_from_db()
     return site
 
@@ -93,9 +93,9 @@ def test_an_address_becomes_the_fill_in(desk, renamed):
 def test_what_others_wrote_meanwhile_is_not_lost(desk, renamed):
     (stray, _) = strays(desk, "former_name")
     revision = renamed.revision
-    change_page(renamed.pk, stray["page_id"], {"summary": "Other words"})
+    change_page(renamed, stray["page_id"], {"summary": "Other words"})
     assert mend(desk, renamed, stray["id"], revision=revision).status_code == 412
-    change_page(renamed.pk, stray["page_id"], {"body": "New words"})
+    change_page(renamed, stray["page_id"], {"body": "New words"})
     assert mend(desk, renamed, stray["id"]).status_code == 404
     assert body_of() == "New words"
 
@@ -110,7 +110,7 @@ def test_what_is_meant_is_quiet_until_its_spot_changes(desk, renamed):
     assert [(one["id"], one["is_there"], one["by"]) for one in said["meant"]] == [
         (wanted["id"], True, answer.json()["by"])
     ]
-    write_facts(renamed.pk, {"name": "Seed House"}, renamed.revision)
+    write_facts(renamed, {"name": "Seed House"}, renamed.revision)
     said = desk.get(URL).json()
     assert [one["is_there"] for one in said["meant"]] == [False]
     assert [one for one in said["strays"] if one["kind"] == "former_name" and one["says"] == "Pea Society"]
@@ -129,7 +129,7 @@ def test_a_reason_that_is_none_is_refused(desk, renamed, reason):
 def test_only_what_changed_is_looked_at_again(desk, renamed):
     assert desk.post(f"{URL}/step").json() == {"done": 6, "total": 6}
     before = dict(SweptPage.objects.values_list("revision_id", "key"))
-    change_page(renamed.pk, Revision.objects.get(path="/old/", in_draft=True).page_id, {"body": "All well"})
+    change_page(renamed, Revision.objects.get(path="/old/", in_draft=True).page_id, {"body": "All well"})
     desk.post(f"{URL}/step")
     after = dict(SweptPage.objects.filter(revision__in_draft=True).values_list("revision_id", "key"))
     kept = {pk for pk, key in after.items() if before.get(pk) == key}
@@ -140,10 +140,8 @@ def test_only_what_changed_is_looked_at_again(desk, renamed):
 
 def test_site_wide_texts_titles_and_parts_left_out_are_seen(desk, renamed):
     renamed.refresh_from_db()
-    write_facts(
-        renamed.pk, {"tagline": "Your tagline here", "footer_text": "The Pea Society, {year}"}, renamed.revision
-    )
-    page = add_page(renamed.pk, {"path": "/x/", "title": "Home", "body": "x", "left_out": ["footer", "side"]})
+    write_facts(renamed, {"tagline": "Your tagline here", "footer_text": "The Pea Society, {year}"}, renamed.revision)
+    page = add_page(renamed, {"path": "/x/", "title": "Home", "body": "x", "left_out": ["footer", "side"]})
     found = strays(desk)
     assert {(one["kind"], one["field"]) for one in found if one["page_id"] is None} >= {
         ("starter_text", "tagline"), ("former_name", "footer_text"), ("fact_unset", "logo"),
@@ -171,7 +169,7 @@ def test_words_of_messages_notices_and_side_are_mended_and_taken_back(desk, rena
         "site_notice": {"text": "Pea Society is closed.", "until": "2027-01-01"},
         "own_words": words,
     }
-    write_facts(renamed.pk, given, renamed.revision)
+    write_facts(renamed, given, renamed.revision)
     found = {one["field"]: one for one in strays(desk, "former_name") if one["page_id"] is None}
     message, read_on = "own_words.message.confirm.subject", "own_words.news.read_on"
     # What does not hold in the site's language is shown nowhere.
@@ -192,7 +190,7 @@ def test_words_of_messages_notices_and_side_are_mended_and_taken_back(desk, rena
     assert desk.post(f"{URL}/words", back, "application/json").status_code == 200
     renamed.refresh_from_db()
     assert renamed.facts.side_text == given["side_text"]
-    write_facts(renamed.pk, {"site_notice": None}, renamed.revision)
+    write_facts(renamed, {"site_notice": None}, renamed.revision)
     gone = {"pages": [], "facts": {"site_notice.text": "x"}}
     assert desk.post(f"{URL}/words", gone, "application/json").status_code == 404
 

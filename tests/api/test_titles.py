@@ -85,11 +85,11 @@ def test_words_are_replaced_after_a_look(desk, site):
 
 
 def test_faults_are_counted_with_their_mends(desk, site, owner):
-    write_facts(site.pk, {"name": "Seed Exchange"}, site.revision)
+    write_facts(site, {"name": "Seed Exchange"}, site.revision)
     publish(site.pk, owner, NOW)
     site.refresh_from_db()
-    write_facts(site.pk, {"name": "Seed Library"}, site.revision)
-    add_page(site.pk, {"path": "/old/", "title": "At the Seed Exchange", "body": "Words."})
+    write_facts(site, {"name": "Seed Library"}, site.revision)
+    add_page(site, {"path": "/old/", "title": "At the Seed Exchange", "body": "Words."})
     said = rows(desk)
     assert said["faults"] == [{"kind": "former_name", "pages": 1, "mends": 1}]
     mends = desk.post(f"{URL}/mends", {"kind": "former_name"}, "application/json").json()

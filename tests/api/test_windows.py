@@ -14,7 +14,7 @@ URL = "/api/sites/seeds"
 
 
 def page(site, path: str) -> int:
-    return Revision.objects.in_draft_of(site.pk).get(path=path).page_id
+    return Revision.objects.in_draft_of(site).get(path=path).page_id
 
 
 def tree(desk, **wanted) -> dict:
@@ -60,9 +60,9 @@ def test_a_part_is_found_around_a_page(desk, site):
     ],
 )
 def test_pages_are_found_by_words_of_title_and_address(desk, site, sought, found):
-    write_facts(site.pk, {"name": "Seed Library"}, site.revision)
-    add_page(site.pk, {"path": "/x/", "title": "ÜBER STRAßE"})
-    add_page(site.pk, {"path": "/y/", "title": "{site} and more"})
+    write_facts(site, {"name": "Seed Library"}, site.revision)
+    add_page(site, {"path": "/x/", "title": "ÜBER STRAßE"})
+    add_page(site, {"path": "/y/", "title": "{site} and more"})
     answer = tree(desk, sought=sought)
     assert paths(answer) == (found if found is not None else [*ALL[:4], "/x/", "/y/", ALL[4]])
     assert answer["count"] == len(answer["rows"])
@@ -71,7 +71,7 @@ def test_pages_are_found_by_words_of_title_and_address(desk, site, sought, found
 def test_lists_of_some_pages(desk, site):
     assert paths(tree(desk, parents_only=True)) == ["/about/", "/about/people/"]
     assert paths(tree(desk, leaving_out=True)) == []
-    change_page(site.pk, page(site, "/about/"), {"left_out": ["footer"]})
+    change_page(site, page(site, "/about/"), {"left_out": ["footer"]})
     assert paths(tree(desk, leaving_out=True)) == ["/about/"]
 
 
@@ -121,8 +121,8 @@ def titles(desk, **wanted) -> dict:
 
 
 def test_titles_by_their_words_and_by_what_is_amiss(desk, site):
-    add_page(site.pk, {"path": "/x/", "title": "About", "body": "Other words."})
-    add_page(site.pk, {"path": "/y/", "title": "Y", "own_title": "Über {site}", "summary": "Of bees."})
+    add_page(site, {"path": "/x/", "title": "About", "body": "Other words."})
+    add_page(site, {"path": "/y/", "title": "Y", "own_title": "Über {site}", "summary": "Of bees."})
     whole = titles(desk)
     assert (whole["count"], whole["looked_over"], whole["is_whole"]) == (7, 7, True)
     twins = titles(desk, fault="title_twin")
@@ -140,7 +140,7 @@ def test_titles_that_there_was_no_time_for_are_looked_over_later(desk, site, mon
 
     monkeypatch.setattr(title_table, "SECONDS", 0.0)
     monkeypatch.setattr(title_table, "_AT_ONCE", 2)
-    add_page(site.pk, {"path": "/x/", "title": "About", "body": "Other words."})
+    add_page(site, {"path": "/x/", "title": "About", "body": "Other words."})
     told = [(answer["looked_over"], answer["is_whole"]) for answer in (titles(desk, count=1) for _ in range(3))]
     assert told[-1] != told[0]
     while not (answer := titles(desk))["is_whole"]:
@@ -152,10 +152,10 @@ def test_titles_that_there_was_no_time_for_are_looked_over_later(desk, site, mon
 
 
 def test_changes_come_in_parts_facts_first(desk, site):
-    write_facts(site.pk, {"name": "Other", "tagline": "New"}, site.revision)
-    change_page(site.pk, page(site, "/about/"), {"title": "Us", "path": "/us/"})
-    remove_page(site.pk, page(site, "/news/first/"))
-    add_page(site.pk, {"path": "/new/", "title": "New"})
+    write_facts(site, {"name": "Other", "tagline": "New"}, site.revision)
+    change_page(site, page(site, "/about/"), {"title": "Us", "path": "/us/"})
+    remove_page(site, page(site, "/news/first/"))
+    add_page(site, {"path": "/new/", "title": "New"})
     whole = desk.get(f"{URL}/changes").json()
     kinds = [(one["kind"], one["key"], one["old"], one["new"]) for one in whole["changes"]]
     assert kinds[2:] == [
@@ -173,8 +173,8 @@ def test_changes_come_in_parts_facts_first(desk, site):
 def test_an_edition_keeps_the_first_changes_and_how_many_there_were(desk, site, owner, monkeypatch):
     monkeypatch.setattr(publishing, "_PAGES_KEPT", 2)
     for name in "abcd":
-        add_page(site.pk, {"path": f"/{name}/", "title": name})
-    write_facts(site.pk, {"name": "Other"}, type(site).objects.get(pk=site.pk).revision)
+        add_page(site, {"path": f"/{name}/", "title": name})
+    write_facts(site, {"name": "Other"}, type(site).objects.get(pk=site.pk).revision)
     made = publish(site.pk, owner, NOW, held=[("page_added", "/b/")])
     assert [change["key"] for change in made.changes] == ["name", "/a/", "/c/"]
     assert Edition.objects.get(pk=made.pk).more_changes == 1

@@ -29,7 +29,7 @@ def contact_site(site, owner) -> Site:
     """A site with a published contact page at /contact/, and a public address."""
     page_of_kind(site, "contact")
     site.refresh_from_db()
-    write_facts(site.pk, {"contact_email": "hello@seeds.example", "notices_email": ""}, site.revision)
+    write_facts(site, {"contact_email": "hello@seeds.example", "notices_email": ""}, site.revision)
     publish(site.pk, owner, NOW)
     site.refresh_from_db()
     return site

@@ -41,7 +41,7 @@ def test_it_speaks_the_sites_language_and_words_of_the_sites_own(contact_site, o
     from hestor.sites.services.publishing import publish
 
     own = [{"language": "de", "key": "message.enquiry.subject", "text": "Post von {name} für {site}"}]
-    write_facts(contact_site.pk, {"language": "de-CH", "own_words": own}, contact_site.revision)
+    write_facts(contact_site, {"language": "de-CH", "own_words": own}, contact_site.revision)
     publish(contact_site.pk, owner, NOW)
     contact_site.refresh_from_db()
     mail = read(letters.Voice(contact_site, NOW).write("enquiry", said(), "me@post.example"))

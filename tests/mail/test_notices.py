@@ -17,7 +17,7 @@ pytestmark = pytest.mark.django_db
 
 def wish(site, address: str) -> None:
     site.refresh_from_db()
-    write_facts(site.pk, {"notices_email": address}, site.revision)
+    write_facts(site, {"notices_email": address}, site.revision)
     site.refresh_from_db()
 
 
@@ -137,7 +137,7 @@ def test_the_address_is_no_part_of_an_edition_nor_of_a_review(contact_site, owne
     wish(contact_site, "me@post.example")
     with pytest.raises(NothingToPublish):
         publish(contact_site.pk, owner, NOW)
-    wish_name = write_facts(contact_site.pk, {"name": "Other"}, contact_site.revision)
+    wish_name = write_facts(contact_site, {"name": "Other"}, contact_site.revision)
     publish(wish_name.pk, owner, NOW)
     assert all("me@post" not in str(one.facts_document) for one in Edition.objects.all())
     assert restore(contact_site.pk, 1)[0].facts.notices_email == "me@post.example"

@@ -18,7 +18,7 @@ pytestmark = pytest.mark.django_db
 @pytest.fixture
 def asked(site) -> str:
     """The word of a link that was sent to an address for notices."""
-    write_facts(site.pk, {"notices_email": "me@post.example"}, site.revision)
+    write_facts(site, {"notices_email": "me@post.example"}, site.revision)
     notices.ask(site.pk, NOW)
     return re.search(r"/confirm/(\S+)", Message.objects.get(kind="confirm").body.words)[1]
 

@@ -34,7 +34,7 @@ RULES = {
 
 def _of_each_kind(site: Site) -> list[str]:
     """A page of each kind: what stands around their texts differs by nothing else."""
-    return [*dict(Revision.objects.in_draft_of(site.pk).values_list("kind", "path")).values()]
+    return [*dict(Revision.objects.in_draft_of(site).values_list("kind", "path")).values()]
 
 
 def test_every_page_of_the_demo_is_valid(demo_sites, tmp_path):

@@ -25,8 +25,8 @@ def test_a_new_site_has_all_of_it_to_say_and_each_falls_away(owner, language):
         "starter_text", "tagline", "description", "logo", "icon", "contact_email", "notices_email", "one_page",
         "unpublished",
     ]  # fmt: skip
-    home = Revision.objects.in_draft_of(site.pk).get(path="/").page_id
-    change_page(site.pk, home, {"body": "Plums."})
+    home = Revision.objects.in_draft_of(site).get(path="/").page_id
+    change_page(site, home, {"body": "Plums."})
     assert "starter_text" not in kinds(site)
     said = {
         "tagline": "T",
@@ -34,8 +34,8 @@ def test_a_new_site_has_all_of_it_to_say_and_each_falls_away(owner, language):
         "contact_email": "a@b.example",
         "icon": {"source": "drawn", "letters": "P"},
     }
-    write_facts(site.pk, said, site.revision)
-    add_page(site.pk, {"path": "/plums/", "title": "Plums"})
+    write_facts(site, said, site.revision)
+    add_page(site, {"path": "/plums/", "title": "Plums"})
     assert kinds(site) == ["logo", "notices_email", "empty_pages", "unpublished"]
     publish(site.pk, owner, NOW)
     assert "unpublished" not in kinds(site)
@@ -43,6 +43,6 @@ def test_a_new_site_has_all_of_it_to_say_and_each_falls_away(owner, language):
 
 def test_titles_that_mislead_are_counted(site):
     for number in (1, 2):
-        add_page(site.pk, {"path": f"/same-{number}/", "title": "Same", "body": "Words."})
+        add_page(site, {"path": f"/same-{number}/", "title": "Same", "body": "Words."})
     found = {one.kind: one.count for one in checklist(site, NOW).items}
     assert found["titles"] == 2

@@ -118,7 +118,7 @@ def test_who_waits_too_long_is_refused_and_can_go_on():
 @pytest.mark.django_db
 @pytest.mark.skipif(connection.vendor != "sqlite", reason="PostgreSQL counts by itself")
 def test_once_rows_are_counted_what_changed_is_found_by_its_own_index(site):
-    text = Revision.objects.in_draft_of(site.pk).first().text
+    text = Revision.objects.in_draft_of(site).first().text
     pages = Page.objects.bulk_create(Page(site=site) for _ in range(400))
     Revision.objects.bulk_create(
         Revision(site=site, page=page, text=text, path=f"/{number}/", title="P", live_from=1, place=f"{number}")

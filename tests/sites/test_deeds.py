@@ -18,7 +18,7 @@ pytestmark = pytest.mark.django_db
 
 
 def draft(site: Site) -> tuple:
-    rows = Revision.objects.in_draft_of(site.pk).order_by("path")
+    rows = Revision.objects.in_draft_of(site).order_by("path")
     facts = Site.objects.get(pk=site.pk).facts
     return facts, list(rows.values_list("path", "title", "text__body", "parent_id"))
 
@@ -27,12 +27,12 @@ def draft(site: Site) -> tuple:
 def worked(site, owner):
     """A second edition, and a draft beyond it: words changed, a page added, facts typed."""
     publish_words = {"name": "Bean Bank"}
-    write_facts(site.pk, publish_words, site.revision)
+    write_facts(site, publish_words, site.revision)
     publish(site.pk, owner, NOW)
     page = Revision.objects.get(path="/about/", in_draft=True).page_id
-    change_page(site.pk, page, {"body": "Never published."})
-    add_page(site.pk, {"path": "/new/", "title": "New", "body": "Nor this."})
-    write_facts(site.pk, {"tagline": "Typed"}, Site.objects.get(pk=site.pk).revision)
+    change_page(site, page, {"body": "Never published."})
+    add_page(site, {"path": "/new/", "title": "New", "body": "Nor this."})
+    write_facts(site, {"tagline": "Typed"}, Site.objects.get(pk=site.pk).revision)
     return site
 
 
@@ -54,7 +54,7 @@ def test_it_is_taken_back_and_done_again(worked):
 def test_words_that_were_written_since_are_not_lost(worked):
     _, deed = restore(worked.pk, 1)
     page = Revision.objects.get(path="/about/", in_draft=True).page_id
-    change_page(worked.pk, page, {"body": "Written since."})
+    change_page(worked, page, {"body": "Written since."})
     now = draft(worked)
     with pytest.raises(StaleRevision):
         deeds.take_back(worked.pk, deed.pk, NOW)
@@ -76,7 +76,7 @@ def test_by_the_api_and_by_who_may(worked, desk, person):
 
 def imported(site: Site):
     texts = {"about.md": "---\ntitle: About us\npath: /about/\n---\nFrom a file.", "more.md": "# More\n\nWords."}
-    return take_in(site.pk, Package(texts))
+    return take_in(site, Package(texts))
 
 
 def test_an_import_is_taken_back_whole_with_unpublished_words(worked):
@@ -98,14 +98,14 @@ def test_an_import_that_changes_nothing_leaves_nothing_to_take_back(worked):
 def test_facts_that_were_typed_since_stay(worked):
     report = imported(worked)
     site = Site.objects.get(pk=worked.pk)
-    write_facts(site.pk, {"tagline": "Typed since"}, site.revision)
+    write_facts(site, {"tagline": "Typed since"}, site.revision)
     deeds.take_back(worked.pk, report.deed, NOW)
     assert Site.objects.get(pk=worked.pk).facts.tagline == "Typed since"
 
 
 def test_a_fact_that_the_deed_brought_and_was_changed_since_is_not_lost(worked):
     site, deed = restore(worked.pk, 1)
-    write_facts(site.pk, {"name": "Typed since"}, site.revision)
+    write_facts(site, {"name": "Typed since"}, site.revision)
     with pytest.raises(StaleRevision):
         deeds.take_back(worked.pk, deed.pk, NOW)
     assert Site.objects.get(pk=worked.pk).facts.name == "Typed since"
@@ -113,7 +113,7 @@ def test_a_fact_that_the_deed_brought_and_was_changed_since_is_not_lost(worked):
 
 def test_a_fact_beside_those_that_the_deed_brought_stays(worked):
     site, deed = restore(worked.pk, 1)
-    write_facts(site.pk, {"footer_text": "Typed since"}, site.revision)
+    write_facts(site, {"footer_text": "Typed since"}, site.revision)
     deeds.take_back(worked.pk, deed.pk, NOW)
     facts = Site.objects.get(pk=worked.pk).facts
     assert (facts.name, facts.footer_text) == ("Bean Bank", "Typed since")

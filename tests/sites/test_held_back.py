@@ -44,7 +44,7 @@ def _publish_without(site: Site, owner, picked: set[int]) -> None:
     """Publishes without the picked changes, and looks whether all is as those words say."""
     keys = _keys(site)
     held = {key for at, key in enumerate(keys) if at in picked}
-    draft, live = Revision.objects.in_draft_of(site.pk), Revision.objects.in_edition_of(site.pk, site.live_number)
+    draft, live = Revision.objects.in_draft_of(site), Revision.objects.in_edition_of(site, site.live_number)
     drafts, before = _pages(draft), _pages(live)
     stays = {page for page, state in drafts.items() if {("page_added", state[0]), ("page_changed", state[0])} & held}
     stays |= {page for page, state in before.items() if page not in drafts and ("page_removed", state[0]) in held}
@@ -57,7 +57,7 @@ def _publish_without(site: Site, owner, picked: set[int]) -> None:
         assert held
         return
     site.refresh_from_db()
-    after = _pages(Revision.objects.in_edition_of(site.pk, made.number))
+    after = _pages(Revision.objects.in_edition_of(site, made.number))
     pages = {*drafts, *before}
     whole = {page: (before if page in stays else drafts).get(page) for page in pages}
     assert after == {page: state for page, state in whole.items() if state}
@@ -69,19 +69,19 @@ def _publish_without(site: Site, owner, picked: set[int]) -> None:
 
 def _apply(site: Site, owner, step: tuple) -> None:
     what, *rest = step
-    taken = {one.path for one in Revision.objects.in_draft_of(site.pk)}
+    taken = {one.path for one in Revision.objects.in_draft_of(site)}
     if what in ("name", "tagline"):
         site.refresh_from_db()
-        write_facts(site.pk, {what: rest[0]}, site.revision)
+        write_facts(site, {what: rest[0]}, site.revision)
     elif what == "add" and rest[0] not in taken:
-        add_page(site.pk, {"path": rest[0], "title": "New", "parent": page_at(site, rest[1]) if rest[1] else None})
+        add_page(site, {"path": rest[0], "title": "New", "parent": page_at(site, rest[1]) if rest[1] else None})
     elif what == "change" and rest[0] in taken:
-        change_page(site.pk, page_at(site, rest[0]), {"title": rest[1]})
+        change_page(site, page_at(site, rest[0]), {"title": rest[1]})
     elif what == "move" and rest[0] in taken and rest[1] not in taken:
-        change_page(site.pk, page_at(site, rest[0]), {"path": rest[1]})
+        change_page(site, page_at(site, rest[0]), {"path": rest[1]})
     elif what == "remove" and rest[0] in taken:
         # With what stands below it, as at the desk.
-        page_tree.delete(site.pk, page_at(site, rest[0]), NOW)
+        page_tree.delete(site, page_at(site, rest[0]), NOW)
     elif what == "hold":
         site.refresh_from_db()
         _publish_without(site, owner, rest[0])
@@ -108,8 +108,8 @@ def test_any_choice_of_changes_leaves_one_whole_edition(steps, owner):
 
 
 def test_a_fact_and_a_page_wait_for_the_next_edition(site, owner):
-    write_facts(site.pk, {"name": "Held", "tagline": "Gone out"}, site.revision)
-    change_page(site.pk, page_at(site, "/about/"), {"title": "Held, too"})
+    write_facts(site, {"name": "Held", "tagline": "Gone out"}, site.revision)
+    change_page(site, page_at(site, "/about/"), {"title": "Held, too"})
     made = publish(site.pk, owner, NOW, held=[("fact", "name"), ("page_changed", "/about/")])
     assert (made.facts.name, made.facts.tagline) == ("Seed Library", "Gone out")
     assert [one["key"] for one in made.changes] == ["tagline"]
@@ -121,13 +121,13 @@ def test_a_fact_and_a_page_wait_for_the_next_edition(site, owner):
 
 def test_what_belongs_together_goes_together(site, owner):
     about = page_at(site, "/about/")
-    change_page(site.pk, about, {"path": "/us/"})
-    add_page(site.pk, {"path": "/about/", "title": "Another"})
+    change_page(site, about, {"path": "/us/"})
+    add_page(site, {"path": "/about/", "title": "Another"})
     with pytest.raises(InvalidInput) as refused:
         publish(site.pk, owner, NOW, held=[("page_changed", "/us/")])
     assert [problem.code for problem in refused.value.problems] == ["held_address"]
-    parent = add_page(site.pk, {"path": "/new/", "title": "New"}).page_id
-    add_page(site.pk, {"path": "/new/below/", "title": "Below", "parent": parent})
+    parent = add_page(site, {"path": "/new/", "title": "New"}).page_id
+    add_page(site, {"path": "/new/below/", "title": "Below", "parent": parent})
     with pytest.raises(InvalidInput) as refused:
         publish(site.pk, owner, NOW, held=[("page_added", "/new/")])
     assert [problem.code for problem in refused.value.problems] == ["held_below"]
@@ -142,7 +142,7 @@ def test_a_first_edition_needs_its_facts_and_its_home_page(owner):
 
 
 def test_a_change_that_is_not_there_is_refused(site, owner):
-    write_facts(site.pk, {"tagline": "Other"}, site.revision)
+    write_facts(site, {"tagline": "Other"}, site.revision)
     with pytest.raises(InvalidInput) as refused:
         publish(site.pk, owner, NOW, held=[("fact", "name")])
     assert [problem.code for problem in refused.value.problems] == ["held_unknown"]

@@ -11,7 +11,8 @@ from hestor.rendering import Renderer
 from hestor.sites.models import Revision
 from hestor.sites.selectors.changes import changes_of
 from hestor.sites.selectors.states import draft_of
-from hestor.sites.selectors.title_table import every_row, former_names
+from hestor.sites.selectors.former import said_before
+from hestor.sites.selectors.title_table import every_row
 from hestor.sites.services import page_tree
 from hestor.sites.services.bulk_titles import Cell, write_cells
 from hestor.sites.services.facts import write_facts
@@ -25,7 +26,7 @@ pytestmark = pytest.mark.django_db
 
 
 def page(site, path):
-    return Revision.objects.in_draft_of(site.pk).get(path=path).page_id
+    return Revision.objects.in_draft_of(site).get(path=path).page_id
 
 
 def drawn(site, path):
@@ -34,23 +35,23 @@ def drawn(site, path):
 
 
 def test_another_page_becomes_home_and_the_old_one_gets_an_address(site, owner, public):
-    change_page(site.pk, page(site, "/"), {"body": "See [about](/about/)."})
-    make_home(site.pk, page(site, "/about/"))
-    texts = dict(Revision.objects.in_draft_of(site.pk).values_list("path", "title"))
+    change_page(site, page(site, "/"), {"body": "See [about](/about/)."})
+    make_home(site, page(site, "/about/"))
+    texts = dict(Revision.objects.in_draft_of(site).values_list("path", "title"))
     assert (texts["/"], "/about/" in texts, len(texts)) == ("About", False, 5)
-    assert "See [about](/)" in Revision.objects.in_draft_of(site.pk).get(path="/home/").text.body
+    assert "See [about](/)" in Revision.objects.in_draft_of(site).get(path="/home/").text.body
     publish(site.pk, owner, NOW)
     answer = public.get("/about/")
     assert (answer.status_code, answer["Location"].rpartition("localhost")[2]) == (301, "/")
-    make_home(site.pk, page(site, "/home/"))
+    make_home(site, page(site, "/home/"))
     assert page(site, "/")
     with pytest.raises(InvalidInput):
-        make_home(site.pk, page(site, "/news/first/"))
+        make_home(site, page(site, "/news/first/"))
 
 
 def test_the_owners_own_page_stands_for_all_addresses_that_lead_nowhere(site, owner, public):
     lost = page_tree.add_new(site, "Lost your way?", "page", None, NOW).page_id
-    make_not_found(site.pk, lost, True)
+    make_not_found(site, lost, True)
     for path in ("/nowhere/", "/lost-your-way/"):
         answer = drawn(site, path)
         assert (answer.status, b"Lost your way?" in answer.body, b'name="robots" content="noindex' in answer.body) == (
@@ -62,37 +63,37 @@ def test_the_owners_own_page_stands_for_all_addresses_that_lead_nowhere(site, ow
     assert public.get("/nowhere/").status_code == 404
     assert b"Lost your way?" in public.get("/nowhere/").content
     assert b"lost-your-way" not in public.get("/sitemap.xml").content
-    make_not_found(site.pk, page(site, "/about/"), True)
-    kinds = dict(Revision.objects.in_draft_of(site.pk).values_list("path", "kind"))
+    make_not_found(site, page(site, "/about/"), True)
+    kinds = dict(Revision.objects.in_draft_of(site).values_list("path", "kind"))
     assert (kinds["/lost-your-way/"], kinds["/about/"]) == ("page", "not_found")
-    assert Revision.objects.in_draft_of(site.pk).get(path="/about/people/").parent_id is None
-    make_not_found(site.pk, page(site, "/about/"), False)
+    assert Revision.objects.in_draft_of(site).get(path="/about/people/").parent_id is None
+    make_not_found(site, page(site, "/about/"), False)
     assert drawn(site, "/about/").status == 200
     for path in ("/", "/news/"):
         with pytest.raises(InvalidInput):
-            make_not_found(site.pk, page(site, path), True)
+            make_not_found(site, page(site, path), True)
 
 
 def test_links_follow_a_page_that_moves(site):
-    add_page(site.pk, {"path": "/links/", "title": "Links", "body": "[us](/about/) [people](/about/people/)"})
-    change_page(site.pk, page(site, "/about/"), {"path": "/us/"})
-    assert follow(site.pk, {"/about/": "/us/"}) == 1
-    assert Revision.objects.in_draft_of(site.pk).get(path="/links/").text.body == "[us](/us/) [people](/about/people/)"
+    add_page(site, {"path": "/links/", "title": "Links", "body": "[us](/about/) [people](/about/people/)"})
+    change_page(site, page(site, "/about/"), {"path": "/us/"})
+    assert follow(site, {"/about/": "/us/"}) == 1
+    assert Revision.objects.in_draft_of(site).get(path="/links/").text.body == "[us](/us/) [people](/about/people/)"
 
 
 @pytest.mark.parametrize("path", ["/ABOUT/", "/About/"])
 def test_addresses_that_differ_by_case_alone_are_refused(site, path):
     with pytest.raises(InvalidInput) as refused:
-        add_page(site.pk, {"path": path, "title": "T"})
+        add_page(site, {"path": path, "title": "T"})
     assert [problem.code for problem in refused.value.problems] == ["path_alike"]
 
 
 def test_addresses_that_differ_by_unicode_form_alone_are_refused(site):
-    add_page(site.pk, {"path": "/café/", "title": "T"})
+    add_page(site, {"path": "/café/", "title": "T"})
     with pytest.raises(InvalidInput):
-        add_page(site.pk, {"path": "/cafe\u0301/", "title": "T"})
+        add_page(site, {"path": "/cafe\u0301/", "title": "T"})
     with pytest.raises(InvalidInput):
-        add_page(site.pk, {"path": "/ＣＡＦÉ/", "title": "T"})
+        add_page(site, {"path": "/ＣＡＦÉ/", "title": "T"})
 
 
 def test_a_post_comes_out_at_its_time_without_anybody_publishing(site, owner, public, monkeypatch):
@@ -103,7 +104,7 @@ def test_a_post_comes_out_at_its_time_without_anybody_publishing(site, owner, pu
         "published": date(2026, 5, 2),
         "published_at": time(18, 30),
     }
-    add_page(site.pk, late)
+    add_page(site, late)
     publish(site.pk, owner, NOW)
     # 18:30 in London in May is 17:30 in Greenwich.
     for hour, minute, status in ((16, 0, 404), (17, 29, 404), (17, 30, 200), (18, 0, 200)):
@@ -121,7 +122,7 @@ def test_many_cells_are_kept_at_once_or_none(site, owner):
         Cell(about, "own_title", "About {site}"),
         Cell(about, "title", "About"),
     ]
-    assert set(write_cells(site.pk, cells, site.revision)) == {people, about}
+    assert set(write_cells(site, cells, site.revision)) == {people, about}
     site.refresh_from_db()
     shown = {row.page.path: row.shown for row in every_row(site, NOW)}
     assert (shown["/about/"], shown["/about/people/"]) == ("About Seed Library", "The people – Seed Library")
@@ -132,22 +133,22 @@ def test_many_cells_are_kept_at_once_or_none(site, owner):
     before = list(Revision.objects.values())
     for bad in ([Cell(about, "title", ""), Cell(people, "title", "x")], [Cell(about, "body", "x")]):
         with pytest.raises(InvalidInput):
-            write_cells(site.pk, bad, site.revision)
+            write_cells(site, bad, site.revision)
     with pytest.raises(NotFound):
-        write_cells(site.pk, [Cell(999_999, "title", "x")], site.revision)
+        write_cells(site, [Cell(999_999, "title", "x")], site.revision)
     with pytest.raises(StaleRevision):
-        write_cells(site.pk, [Cell(about, "title", "x")], site.revision - 1)
+        write_cells(site, [Cell(about, "title", "x")], site.revision - 1)
     assert list(Revision.objects.values()) == before
     # Said again as it is live, a page is no change any more; its text was never copied.
-    write_cells(site.pk, [Cell(people, "title", "People"), Cell(about, "own_title", "")], site.revision)
+    write_cells(site, [Cell(people, "title", "People"), Cell(about, "own_title", "")], site.revision)
     site.refresh_from_db()
     assert changes_of(site) == ()
-    assert Revision.objects.in_draft_of(site.pk).filter(live_from=None).count() == 0
+    assert Revision.objects.in_draft_of(site).filter(live_from=None).count() == 0
 
 
 def test_a_pattern_reaches_all_pages_made_before_and_after(site, owner, public):
-    write_facts(site.pk, {"title_pattern": "{site}: {section} / {page}"}, site.revision)
-    add_page(site.pk, {"path": "/after/", "title": "After"})
+    write_facts(site, {"title_pattern": "{site}: {section} / {page}"}, site.revision)
+    add_page(site, {"path": "/after/", "title": "After"})
     publish(site.pk, owner, NOW)
     for path, title in (
         ("/about/", "Seed Library / About"),
@@ -160,7 +161,7 @@ def test_a_pattern_reaches_all_pages_made_before_and_after(site, owner, public):
 
 def test_the_table_says_what_the_pages_say(site):
     page_tree.add_new(site, "Deep", "page", page(site, "/about/people/"), NOW)
-    write_facts(site.pk, {"title_pattern": "{page} – {section} – {site}"}, site.revision + 1)
+    write_facts(site, {"title_pattern": "{page} – {section} – {site}"}, site.revision + 1)
     site.refresh_from_db()
     renderer = Renderer(draft_of(site), NOW)
     for row in every_row(site, NOW):
@@ -171,10 +172,10 @@ def test_the_table_says_what_the_pages_say(site):
 def test_former_names_come_from_the_editions(site, owner):
     for name in ("Seed Exchange", "Seed Bank", "Seed Library"):
         site.refresh_from_db()
-        write_facts(site.pk, {"name": name}, site.revision)
+        write_facts(site, {"name": name}, site.revision)
         publish(site.pk, owner, NOW)
     site.refresh_from_db()
-    assert former_names(site) == ("Seed Bank", "Seed Exchange")
+    assert said_before(site, "name", site.facts.name) == ("Seed Bank", "Seed Exchange")
 
 
 @pytest.mark.parametrize(
@@ -184,21 +185,21 @@ def test_former_names_come_from_the_editions(site, owner):
 )  # fmt: skip
 def test_a_page_leaves_out_a_part_that_all_others_show(site, part, gone):
     facts = {"site_notice": {"text": "Closed"}, "side_text": "Beside.", "contact_email": "a@b.example"}
-    write_facts(site.pk, facts, site.revision)
+    write_facts(site, facts, site.revision)
     assert gone in drawn(site, "/about/people/").body
-    change_page(site.pk, page(site, "/about/people/"), {"left_out": [part]})
+    change_page(site, page(site, "/about/people/"), {"left_out": [part]})
     assert gone not in drawn(site, "/about/people/").body
-    change_page(site.pk, page(site, "/about/people/"), {"left_out": []})
+    change_page(site, page(site, "/about/people/"), {"left_out": []})
     assert gone in drawn(site, "/about/people/").body
 
 
 def test_a_heading_that_is_not_shown_is_still_read_out(site):
-    change_page(site.pk, page(site, "/about/"), {"shows_heading": False})
+    change_page(site, page(site, "/about/"), {"shows_heading": False})
     assert b'<h1 class="unseen">About</h1>' in drawn(site, "/about/").body
 
 
 def test_a_notice_ends_with_its_last_day(site, owner, public, monkeypatch):
-    write_facts(site.pk, {"site_notice": {"text": "Closed on {date:2026-12-24}", "until": "2026-05-03"}}, site.revision)
+    write_facts(site, {"site_notice": {"text": "Closed on {date:2026-12-24}", "until": "2026-05-03"}}, site.revision)
     publish(site.pk, owner, NOW)
     for day, shown in ((2, True), (3, True), (4, False)):
         monkeypatch.setattr(clock, "now", lambda d=day: datetime(2026, 5, d, 12, tzinfo=UTC))
@@ -209,7 +210,7 @@ CODE = {"code": "<script src='https://count.example/c.js'></script>"}
 
 
 def test_code_of_others_is_on_every_page_and_allowed_there_alone(site, owner, public):
-    write_facts(site.pk, {"added_code": CODE}, site.revision)
+    write_facts(site, {"added_code": CODE}, site.revision)
     publish(site.pk, owner, NOW)
     answer = public.get("/about/")
     assert CODE["code"].encode() in answer.content
@@ -220,7 +221,7 @@ def test_code_of_others_is_on_every_page_and_allowed_there_alone(site, owner, pu
 
 def test_until_a_visitor_agrees_the_code_waits(site, owner, public):
     notice = {"title": "Counting visits", "text": "May {site} count you?"}
-    write_facts(site.pk, {"added_code": CODE, "cookie_notice": notice}, site.revision)
+    write_facts(site, {"added_code": CODE, "cookie_notice": notice}, site.revision)
     publish(site.pk, owner, NOW)
     html = public.get("/about/").content.decode()
     assert CODE["code"] not in html.partition("<template")[0]

@@ -24,7 +24,7 @@ pytestmark = pytest.mark.django_db
 
 def said(site):
     """All that the pages of a draft say, by their addresses, those above by theirs."""
-    drafts = list(Revision.objects.in_draft_of(site.pk).select_related("text"))
+    drafts = list(Revision.objects.in_draft_of(site).select_related("text"))
     at = {one.page_id: one.path for one in drafts}
     return {one.path: {**fields_of(one).model_dump(), "parent": at.get(one.parent_id)} for one in drafts}
 
@@ -32,7 +32,7 @@ def said(site):
 def test_the_demo_goes_out_and_comes_back_without_a_change(demo_sites):
     for site in demo_sites.values():
         before = said(site)
-        report = take_in(site.pk, package.of_zip(zip_of(site)))
+        report = take_in(site, package.of_zip(zip_of(site)))
         site.refresh_from_db()
         assert (report.problems, report.added, report.changed, report.same) == ([], [], [], len(before)), site
         assert said(site) == before
@@ -43,7 +43,7 @@ def test_another_site_takes_the_same_pages_in(demo_sites):
     owner = Account.objects.get(email="owner@quillmere.example")
     site = demo_sites["quillmere"]
     other = make_site(owner, {"name": "Other"}, "other")
-    report = take_in(other.pk, package.of_zip(zip_of(site)))
+    report = take_in(other, package.of_zip(zip_of(site)))
     assert report.problems == []
     assert report.pictures >= 1
     assert said(other) == said(site)
@@ -58,13 +58,13 @@ def test_files_of_others_become_pages_with_their_pictures(site, tmp_path, settin
     settings.DATA = tmp_path
     texts = {"docs/index.md": "# Garden\n\n[Beans](beans.md)", "docs/beans.md": "# Beans\n\n![A bean](img/bean.png)"}
     found = Package(texts, {"docs/img/bean.png": png(40, 30)})
-    report = take_in(site.pk, found)
+    report = take_in(site, found)
     assert (sorted(report.added), report.changed, report.pictures) == (["/beans/"], ["/"], 1)
-    beans = Revision.objects.in_draft_of(site.pk).get(path="/beans/")
+    beans = Revision.objects.in_draft_of(site).get(path="/beans/")
     assert beans.title == "Beans"
     assert f"![A bean]({ADDRESS}" in beans.text.body
     assert "[Beans](/beans/)" in said(site)["/"]["body"]
-    assert take_in(site.pk, found).same == 2
+    assert take_in(site, found).same == 2
 
 
 @pytest.mark.parametrize(
@@ -87,7 +87,7 @@ def test_files_of_others_become_pages_with_their_pictures(site, tmp_path, settin
 )
 def test_what_can_t_be_taken_is_named_and_the_rest_is_taken(site, text, code):
     before = said(site)
-    report = take_in(site.pk, files(bad=text, good="# Good"))
+    report = take_in(site, files(bad=text, good="# Good"))
     assert [(name, problem.code) for name, problem in report.problems] == [("bad.md", code)]
     assert report.added == ["/good/"]
     assert said(site) == before | {"/good/": said(site)["/good/"]}
@@ -95,7 +95,7 @@ def test_what_can_t_be_taken_is_named_and_the_rest_is_taken(site, text, code):
 
 def test_two_files_of_one_address_and_loops_in_the_tree(site):
     report = take_in(
-        site.pk,
+        site,
         files(
             a="---\ntitle: A\npath: /same/\n---\n",
             b="---\ntitle: B\npath: /SAME/\n---\n",
@@ -114,21 +114,21 @@ def test_two_files_of_one_address_and_loops_in_the_tree(site):
 
 
 def test_the_home_page_is_written_over_and_never_lost(site):
-    report = take_in(site.pk, files(index="---\ntitle: New home\nparent: /about/\n---\nHello."))
+    report = take_in(site, files(index="---\ntitle: New home\nparent: /about/\n---\nHello."))
     assert (report.changed, said(site)["/"]["title"], said(site)["/"]["parent"]) == (["/"], "New home", None)
 
 
 def test_a_picture_that_is_none_is_said_and_its_page_taken(site, tmp_path, settings):
     settings.DATA = tmp_path
-    report = take_in(site.pk, Package({"a.md": "![x](x.png)"}, {"x.png": b"no picture"}))
+    report = take_in(site, Package({"a.md": "![x](x.png)"}, {"x.png": b"no picture"}))
     assert [(name, one.code) for name, one in report.problems] == [("x.png", "picture_text")]
     assert report.added == ["/a/"]
 
 
 def test_nothing_is_left_over_of_what_was_replaced(site):
-    take_in(site.pk, files(about="One."))
-    take_in(site.pk, files(about="Two."))
-    drafts = Revision.objects.in_draft_of(site.pk)
+    take_in(site, files(about="One."))
+    take_in(site, files(about="Two."))
+    drafts = Revision.objects.in_draft_of(site)
     assert drafts.count() == Page.objects.filter(site=site).count() == 5
     used = set(Revision.objects.values_list("text_id", flat=True))
     assert set(Text.objects.values_list("pk", flat=True)) == used
@@ -137,9 +137,9 @@ def test_nothing_is_left_over_of_what_was_replaced(site):
 def test_pictures_of_one_name_are_told_apart_in_the_zip(site, tmp_path, settings):
     settings.DATA = tmp_path
     keys = [upload(site.pk, "a.png", png(40, 30, seed=seed))[0].key for seed in (1, 2)]
-    add_page(site.pk, {"path": "/p/", "title": "P", "body": " ".join(f"![]({ADDRESS}{key})" for key in keys)})
+    add_page(site, {"path": "/p/", "title": "P", "body": " ".join(f"![]({ADDRESS}{key})" for key in keys)})
     with zipfile.ZipFile(io.BytesIO(zip_of(site))) as archive:
         assert len([name for name in archive.namelist() if name.startswith("pictures/")]) == 2
     before = said(site)
-    assert take_in(site.pk, package.of_zip(zip_of(site))).problems == []
+    assert take_in(site, package.of_zip(zip_of(site))).problems == []
     assert said(site) == before

@@ -25,18 +25,18 @@ def found() -> Package:
 
 
 def test_what_is_past_the_budget_is_left_and_no_page_shows_a_hole(site):
-    report = take_in(site.pk, found(), CallBudget(pictures=2).is_spent)
+    report = take_in(site, found(), CallBudget(pictures=2).is_spent)
     assert (report.pictures, report.later, report.added) == (2, 3, [])
     assert not Revision.objects.filter(site=site, path="/beans/").exists()
-    again = take_in(site.pk, found(), CallBudget(pictures=2).is_spent)
+    again = take_in(site, found(), CallBudget(pictures=2).is_spent)
     assert (again.pictures, again.later) == (2, 1)
-    last = take_in(site.pk, found())
+    last = take_in(site, found())
     assert (last.pictures, last.later, last.added) == (1, 0, ["/beans/"])
     assert Picture.objects.filter(site=site).count() == 5
 
 
 def test_time_is_a_budget_too(site):
-    assert take_in(site.pk, found(), CallBudget(seconds=0.0001).is_spent).later >= 4
+    assert take_in(site, found(), CallBudget(seconds=0.0001).is_spent).later >= 4
 
 
 def test_jobs_go_on_until_all_is_in_and_say_so(site, desk, monkeypatch, tmp_path):

@@ -17,7 +17,7 @@ pytestmark = pytest.mark.django_db
 
 
 def page(site, path: str) -> int:
-    return Revision.objects.in_draft_of(site.pk).get(path=path).page_id
+    return Revision.objects.in_draft_of(site).get(path=path).page_id
 
 
 def paths(site) -> list[str]:
@@ -41,15 +41,15 @@ def test_a_page_needs_no_more_than_a_title(site):
 def test_moving_changes_the_tree_and_no_address(site):
     people, news = page(site, "/about/people/"), page(site, "/news/")
     assert paths(site) == ["/", "/about/", "/about/people/", "/news/", "/news/first/"]
-    page_tree.move(site.pk, news, Target(None, 0))
-    page_tree.move(site.pk, people, Target(None, 99))
+    page_tree.move(site, news, Target(None, 0))
+    page_tree.move(site, people, Target(None, 99))
     assert paths(site) == ["/news/", "/", "/about/", "/about/people/", "/news/first/"]
-    page_tree.move(site.pk, page(site, "/about/"), Target(people, 0))
+    page_tree.move(site, page(site, "/about/"), Target(people, 0))
     assert {row["path"]: row["depth"] for row in page_window(site, Wanted(), NOW).rows}["/about/"] == 1
     with pytest.raises(InvalidInput):
-        page_tree.move(site.pk, people, Target(page(site, "/about/"), 0))
+        page_tree.move(site, people, Target(page(site, "/about/"), 0))
     with pytest.raises(NotFound):
-        page_tree.move(site.pk, page(site, "/news/first/"), Target(None, 0))
+        page_tree.move(site, page(site, "/news/first/"), Target(None, 0))
 
 
 def test_a_copy_stands_at_an_address_of_its_own(site):
@@ -61,35 +61,35 @@ def test_a_copy_stands_at_an_address_of_its_own(site):
 
 def test_deleting_takes_what_is_below_along_and_all_can_come_back(site):
     about = page(site, "/about/")
-    assert [one.path for one in page_tree.below(site.pk, about)] == ["/about/people/"]
-    page_tree.delete(site.pk, about, NOW)
+    assert [one.path for one in page_tree.below(site, about)] == ["/about/people/"]
+    page_tree.delete(site, about, NOW)
     assert paths(site) == ["/", "/news/", "/news/first/"]
-    kept = list(page_tree.removed(site.pk))
+    kept = list(page_tree.removed(site))
     assert [one.fields["path"] for one in kept] == ["/about/", "/about/people/"]
     for one in kept:
-        page_tree.bring_back(site.pk, one.pk)
+        page_tree.bring_back(site, one.pk)
     assert paths(site) == ["/", "/about/", "/about/people/", "/news/", "/news/first/"]
     # What was live and came back as it was is no change.
     site.refresh_from_db()
     assert changes_of(site) == ()
     with pytest.raises(InvalidInput):
-        page_tree.delete(site.pk, page(site, "/"), NOW)
+        page_tree.delete(site, page(site, "/"), NOW)
 
 
 def test_what_came_in_its_place_keeps_the_address(site, owner):
     about = page(site, "/about/")
-    page_tree.delete(site.pk, about, NOW)
+    page_tree.delete(site, about, NOW)
     publish(site.pk, owner, NOW)
     site.refresh_from_db()
     page_tree.add_new(site, "About", "page", None, NOW)
-    parent, child = page_tree.removed(site.pk)
-    assert page_tree.bring_back(site.pk, child.pk).parent_id is None
-    back = page_tree.bring_back(site.pk, parent.pk)
+    parent, child = page_tree.removed(site)
+    assert page_tree.bring_back(site, child.pk).parent_id is None
+    back = page_tree.bring_back(site, parent.pk)
     assert (back.path, back.page_id) == ("/about-2/", about)
 
 
 def test_after_thirty_days_it_is_gone(site):
-    page_tree.delete(site.pk, page(site, "/about/"), NOW)
+    page_tree.delete(site, page(site, "/about/"), NOW)
     page_tree.purge(NOW + timedelta(days=29))
     assert RemovedPage.objects.count() == 2
     page_tree.purge(NOW + timedelta(days=31))
@@ -97,7 +97,7 @@ def test_after_thirty_days_it_is_gone(site):
 
 
 def test_a_copy_of_the_home_page_gets_an_address_of_its_own(site):
-    home = Revision.objects.in_draft_of(site.pk).get(path="/")
+    home = Revision.objects.in_draft_of(site).get(path="/")
     made = page_tree.duplicate(site, home.page_id)
     assert (made.path != "/", made.title, made.in_menu) == (True, home.title, False)
-    assert Revision.objects.in_draft_of(site.pk).filter(path="/").count() == 1
+    assert Revision.objects.in_draft_of(site).filter(path="/").count() == 1

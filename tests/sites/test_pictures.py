@@ -38,7 +38,7 @@ def data(tmp_path, settings):
 @pytest.fixture
 def logo(site) -> Picture:
     picture = services.upload(site.pk, "logo.png", encoded(wordmark(), "PNG"))[0]
-    write_facts(site.pk, {"logo": picture.key, "share_picture": picture.key}, site.revision)
+    write_facts(site, {"logo": picture.key, "share_picture": picture.key}, site.revision)
     site.refresh_from_db()
     return picture
 
@@ -77,12 +77,12 @@ def test_names_are_made_harmless(given, kept):
 
 def test_a_fact_takes_only_the_sites_own_pictures(site):
     with pytest.raises(InvalidInput) as caught:
-        write_facts(site.pk, {"logo": "f" * 32}, site.revision)
+        write_facts(site, {"logo": "f" * 32}, site.revision)
     assert [(p.field, p.code) for p in caught.value.problems] == [("logo", "picture_unknown")]
 
 
 def test_uses_are_listed(site, logo):
-    page = add_page(site.pk, {"path": "/beans/", "title": "Beans on {site}", "body": markdown(logo)}).page_id
+    page = add_page(site, {"path": "/beans/", "title": "Beans on {site}", "body": markdown(logo)}).page_id
     site.refresh_from_db()
     uses = uses_of(site, NOW)[logo.key]
     assert [(use.fact, use.page, use.title) for use in uses] == [
@@ -93,7 +93,7 @@ def test_uses_are_listed(site, logo):
 
 
 def test_all_uses_follow_a_replacement_and_what_is_live_stays(site, owner, logo):
-    page = add_page(site.pk, {"path": "/beans/", "title": "Beans", "body": markdown(logo)}).page_id
+    page = add_page(site, {"path": "/beans/", "title": "Beans", "body": markdown(logo)}).page_id
     publish(site.pk, owner, NOW)
     old = logo.key
     site.refresh_from_db()
@@ -101,7 +101,7 @@ def test_all_uses_follow_a_replacement_and_what_is_live_stays(site, owner, logo)
     site.refresh_from_db()
     assert replaced.key != old
     assert (site.facts.logo.picture, site.facts.share_picture.picture) == (replaced.key, replaced.key)
-    assert markdown(replaced) in Revision.objects.in_draft_of(site.pk).get(page_id=page).text.body
+    assert markdown(replaced) in Revision.objects.in_draft_of(site).get(page_id=page).text.body
     assert live_edition(site).facts.logo.picture == old
     live = edition_of(site, live_edition(site))
     assert old in live.page("/beans/").html
@@ -127,7 +127,7 @@ def test_a_new_description_is_said_wherever_the_old_one_was(site, logo):
     pictures.describe(site.pk, logo.pk, {"description": " A ring "})
     site.refresh_from_db()
     assert (site.facts.logo.description, site.facts.share_picture.description) == ("A ring", "A ring")
-    write_facts(site.pk, {"logo": {"picture": logo.key, "description": "Own words"}}, site.revision)
+    write_facts(site, {"logo": {"picture": logo.key, "description": "Own words"}}, site.revision)
     pictures.describe(site.pk, logo.pk, {"description": "Other"})
     site.refresh_from_db()
     assert (site.facts.logo.description, site.facts.share_picture.description) == ("Own words", "Other")
@@ -167,7 +167,7 @@ def test_a_deleted_picture_comes_back_for_thirty_days(site):
 def test_after_thirty_days_only_what_an_edition_shows_is_kept(site, owner, logo):
     other = services.upload(site.pk, "a.png", png(40, 30))[0]
     publish(site.pk, owner, NOW)
-    write_facts(site.pk, {"logo": None, "share_picture": None}, site.__class__.objects.get().revision)
+    write_facts(site, {"logo": None, "share_picture": None}, site.__class__.objects.get().revision)
     for picture in (logo, other):
         pictures.delete(site.pk, picture.pk, NOW)
     clean(LATER)
@@ -246,10 +246,10 @@ def test_an_icon_is_cut_as_a_square(site):
     picture = services.upload(site.pk, "a.png", png(80, 40))[0]
     crop = {"source": "picture", "picture": picture.key, "crop": [0, 0, 1, 1]}
     with pytest.raises(InvalidInput) as caught:
-        write_facts(site.pk, {"icon": crop}, site.revision)
+        write_facts(site, {"icon": crop}, site.revision)
     assert [(p.field, p.code) for p in caught.value.problems] == [("icon", "crop_not_square")]
     square = {**crop, "crop": [0, 0, 0.5, 1]}
-    assert write_facts(site.pk, {"icon": square}, site.revision).facts.icon.crop == (0, 0, 0.5, 1)
+    assert write_facts(site, {"icon": square}, site.revision).facts.icon.crop == (0, 0, 0.5, 1)
 
 
 def test_looking_at_pictures_deletes_nothing(site, person):
@@ -263,6 +263,18 @@ def test_looking_at_pictures_deletes_nothing(site, person):
 
 def test_where_a_picture_is_used_says_the_year_that_it_is(site):
     picture = services.upload(site.pk, "a.png", png(40, 30))[0]
-    add_page(site.pk, {"path": "/p/", "title": "Programme {year}", "body": markdown(picture)})
+    add_page(site, {"path": "/p/", "title": "Programme {year}", "body": markdown(picture)})
     site.refresh_from_db()
     assert [use.title for use in uses_of(site, NOW)[picture.key]] == ["Programme 2026"]
+
+
+def test_a_picture_said_in_a_further_language_is_used_and_follows(site):
+    made, _ = services.upload(site.pk, "arwydd.png", png(600, 400))
+    write_facts(site.in_language("cy"), {"share_picture": {"picture": made.key, "description": "Arwydd"}}, site.revision)
+    site.refresh_from_db()
+    assert [use.fact for use in uses_of(site, NOW)[made.key]] == ["share_picture"]
+    replaced = pictures.replace(site.pk, made.pk, "arwydd.png", png(600, 400, seed=2), NOW)
+    site.refresh_from_db()
+    assert replaced.key != made.key
+    assert site.in_language("cy").facts.share_picture.picture == replaced.key
+    assert site.facts.share_picture is None

@@ -61,7 +61,7 @@ STEPS = st.lists(
 
 
 def page_at(site: Site, path: str) -> int | None:
-    return Revision.objects.in_draft_of(site.pk).filter(path=path).values_list("page_id", flat=True).first()
+    return Revision.objects.in_draft_of(site).filter(path=path).values_list("page_id", flat=True).first()
 
 
 def apply(site: Site, owner, model: Model, step: tuple) -> None:
@@ -69,19 +69,19 @@ def apply(site: Site, owner, model: Model, step: tuple) -> None:
     facts, pages = model.draft
     if what == "name":
         site.refresh_from_db()
-        write_facts(site.pk, {"name": rest[0]}, site.revision)
+        write_facts(site, {"name": rest[0]}, site.revision)
         model.draft = (facts.model_copy(update={"name": rest[0]}), pages)
     elif what == "add" and rest[0] not in pages:
-        add_page(site.pk, {"path": rest[0], "title": "New"})
+        add_page(site, {"path": rest[0], "title": "New"})
         pages[rest[0]] = ("New", "", "page", None, False)
     elif what == "change" and rest[0] in pages:
-        change_page(site.pk, page_at(site, rest[0]), {"title": rest[1], "body": rest[1]})
+        change_page(site, page_at(site, rest[0]), {"title": rest[1], "body": rest[1]})
         pages[rest[0]] = (rest[1], rest[1], *pages[rest[0]][2:])
     elif what == "move" and rest[0] in pages and rest[1] not in pages:
-        change_page(site.pk, page_at(site, rest[0]), {"path": rest[1]})
+        change_page(site, page_at(site, rest[0]), {"path": rest[1]})
         pages[rest[1]] = pages.pop(rest[0])
     elif what == "remove" and rest[0] in pages:
-        remove_page(site.pk, page_at(site, rest[0]))
+        remove_page(site, page_at(site, rest[0]))
         del pages[rest[0]]
     elif what == "publish":
         site.refresh_from_db()
@@ -143,9 +143,9 @@ def test_any_course_of_work_ends_as_the_naive_model_does(steps, owner):
 
 def test_a_page_that_says_again_what_is_live_is_no_change(site):
     page = page_at(site, "/about/")
-    change_page(site.pk, page, {"title": "Other"})
+    change_page(site, page, {"title": "Other"})
     assert [c.kind for c in changes_of(site)] == ["page_changed"]
-    change_page(site.pk, page, {"title": "About"})
+    change_page(site, page, {"title": "About"})
     assert changes_of(site) == ()
 
 
@@ -157,7 +157,7 @@ def test_publishing_nothing_is_refused(site, owner):
 
 def test_publishing_another_draft_than_the_reviewed_one_is_refused(site, owner):
     reviewed = site.revision
-    write_facts(site.pk, {"name": "Other"}, site.revision)
+    write_facts(site, {"name": "Other"}, site.revision)
     with pytest.raises(StaleRevision):
         publish(site.pk, owner, NOW, reviewed)
     site.refresh_from_db()
@@ -166,7 +166,7 @@ def test_publishing_another_draft_than_the_reviewed_one_is_refused(site, owner):
 
 def test_publishing_copies_no_page_and_asks_as_much_of_a_large_site(site, owner, django_assert_max_num_queries):
     before = (Revision.objects.count(), Text.objects.count())
-    write_facts(site.pk, {"name": "Other"}, site.revision)
+    write_facts(site, {"name": "Other"}, site.revision)
     site.refresh_from_db()
     # Whoever publishes has just looked at the review.
     changes_of(site)
@@ -181,7 +181,7 @@ def test_bringing_back_an_edition_that_is_not_there(site):
 
 
 def test_a_failure_in_the_middle_leaves_the_old_edition_live(site, owner, monkeypatch):
-    write_facts(site.pk, {"name": "Other"}, site.revision)
+    write_facts(site, {"name": "Other"}, site.revision)
     before = edition_state(site, 1)
     monkeypatch.setattr(Edition.objects, "create", lambda **_: (_ for _ in ()).throw(RuntimeError("disk full")))
     with pytest.raises(RuntimeError, match="disk full"):
@@ -193,9 +193,9 @@ def test_a_failure_in_the_middle_leaves_the_old_edition_live(site, owner, monkey
 def test_the_home_page_stays(site):
     home = page_at(site, "/")
     with pytest.raises(InvalidInput, match="invalid_input"):
-        remove_page(site.pk, home)
+        remove_page(site, home)
     with pytest.raises(InvalidInput, match="invalid_input"):
-        change_page(site.pk, home, {"path": "/home/"})
+        change_page(site, home, {"path": "/home/"})
 
 
 @pytest.mark.parametrize(
@@ -212,7 +212,7 @@ def test_the_home_page_stays(site):
 )
 def test_pages_that_are_refused(site, values, problem):
     with pytest.raises(InvalidInput) as caught:
-        add_page(site.pk, {"path": "/new/", "title": "New", **values})
+        add_page(site, {"path": "/new/", "title": "New", **values})
     assert [(p.field, p.code) for p in caught.value.problems] == [problem]
 
 
@@ -220,5 +220,5 @@ def test_a_page_never_stands_below_itself(site):
     about, people = page_at(site, "/about/"), page_at(site, "/about/people/")
     for parent in (about, people):
         with pytest.raises(InvalidInput) as caught:
-            change_page(site.pk, about, {"parent": parent})
+            change_page(site, about, {"parent": parent})
         assert [p.code for p in caught.value.problems] == ["parent_loop"]

@@ -88,15 +88,15 @@ def short_lists(monkeypatch):
 
 def add_odd_pages(site: Site) -> None:
     """Pages that name other pages whose names and descriptions hold fill-ins; a long list of news."""
-    top = add_page(site.pk, {"path": "/odd/", "title": "{tagline} at the top", "in_menu": True}).page_id
-    below = add_page(site.pk, {"path": "/odd/one/", "title": "One", "parent": top, "summary": "By {site}."}).page_id
-    add_page(site.pk, {"path": "/odd/one/two/", "title": "Two in {year}", "parent": below, "body": "Of {site}."})
-    add_page(site.pk, {"path": "/odd/plain/", "title": "Plain", "body": "Nothing."})
-    add_page(site.pk, {"path": "/odd/none/", "title": f"All of {site.facts.name}"})
-    for page, path in Revision.objects.in_draft_of(site.pk).filter(kind="news").values_list("page_id", "path"):
-        change_page(site.pk, page, {"title": "News of {site}", "path": path})
-    parent = add_page(site.pk, {"path": "/odd/dull/", "title": "Dull"}).page_id
-    add_page(site.pk, {"path": "/odd/dull/child/", "title": "Child", "parent": parent, "body": "Plain."})
+    top = add_page(site, {"path": "/odd/", "title": "{tagline} at the top", "in_menu": True}).page_id
+    below = add_page(site, {"path": "/odd/one/", "title": "One", "parent": top, "summary": "By {site}."}).page_id
+    add_page(site, {"path": "/odd/one/two/", "title": "Two in {year}", "parent": below, "body": "Of {site}."})
+    add_page(site, {"path": "/odd/plain/", "title": "Plain", "body": "Nothing."})
+    add_page(site, {"path": "/odd/none/", "title": f"All of {site.facts.name}"})
+    for page, path in Revision.objects.in_draft_of(site).filter(kind="news").values_list("page_id", "path"):
+        change_page(site, page, {"title": "News of {site}", "path": path})
+    parent = add_page(site, {"path": "/odd/dull/", "title": "Dull"}).page_id
+    add_page(site, {"path": "/odd/dull/child/", "title": "Child", "parent": parent, "body": "Plain."})
     for n in range(POSTS):
         body = "{tagline}, says {site}." if n == 3 else "Since {year:2019}." if n == 23 else ""
         title = "P {year}" if n == 20 else f"P{n}"
@@ -107,7 +107,7 @@ def add_odd_pages(site: Site) -> None:
             "body": body,
             "published": date(2026, 1, 1 + n % 28),
         }
-        add_page(site.pk, post)
+        add_page(site, post)
 
 
 ODD = {"quillmere": "© {year} {site}", "silberpfad": "{tagline}", "narjis": "Plain"}
@@ -146,7 +146,7 @@ def test_what_colours_and_clocks_reach_where_nothing_was_drawn_yet(owner):
     assert {"share", "message"} <= set(told(site, site.facts, "icon"))
     assert "message" in told(site, site.facts, "language")
     assert "feed" not in told(site, site.facts, "time_zone")
-    add_page(site.pk, {"path": "/first/", "title": "First", "kind": "post", "published": date(2026, 4, 1)})
+    add_page(site, {"path": "/first/", "title": "First", "kind": "post", "published": date(2026, 4, 1)})
     site.refresh_from_db()
     assert "feed" in told(site, site.facts, "time_zone")
     assert told(site, site.facts, "tagline") == {}
@@ -163,7 +163,7 @@ def test_groups_count_every_page_once(demo_sites):
 def test_a_changed_page_is_counted_anew(site):
     assert told(site, site.facts, "name")["text"] == 2
     page = draft_of(site).revisions.get(path="/about/people/")
-    change_page(site.pk, page.page_id, {"body": "At {site}."})
+    change_page(site, page.page_id, {"body": "At {site}."})
     site.refresh_from_db()
     assert told(site, site.facts, "name")["text"] == 3
     assert [one.number for one in ReachFinder(site, site.facts).of_fact("name").places if one.place is Place.TAB] == [5]

@@ -26,8 +26,8 @@ def page(path: str) -> int:
 
 
 def test_a_page_that_is_held_back_stays_as_visitors_see_it(site, owner):
-    change_page(site.pk, page("/about/"), {"body": "Held words."})
-    change_page(site.pk, page("/about/people/"), {"body": "Sixteen."})
+    change_page(site, page("/about/"), {"body": "Held words."})
+    change_page(site, page("/about/people/"), {"body": "Sixteen."})
     keys = {(one.kind, one.key) for one in changes_of(Site.objects.get(pk=site.pk))}
     assert ("page_changed", "/about/") in keys
     publish(site.pk, owner, NOW, held={("page_changed", "/about/")})
@@ -44,8 +44,8 @@ def test_a_page_that_is_held_back_stays_as_visitors_see_it(site, owner):
 def test_a_deletion_that_is_held_back_leaves_the_page_to_visitors(site, owner):
     from hestor.sites.services.pages import remove_page
 
-    remove_page(site.pk, page("/about/people/"))
-    change_page(site.pk, page("/about/"), {"body": "Else."})
+    remove_page(site, page("/about/people/"))
+    change_page(site, page("/about/"), {"body": "Else."})
     publish(site.pk, owner, NOW, held={("page_removed", "/about/people/")})
     assert press_of(site).respond("/about/people/").status == 200
 
@@ -57,7 +57,7 @@ def test_programs_that_search_are_kept_out_of_previews(site):
 
 def test_what_is_brought_back_was_worded_when_it_was_brought_back(site, owner, monkeypatch):
     first = Revision.objects.get(path="/about/", live_from=1).worded
-    change_page(site.pk, page("/about/"), {"body": "Else."})
+    change_page(site, page("/about/"), {"body": "Else."})
     publish(site.pk, owner, NOW)
     later = clock.now() + timedelta(days=3)
     monkeypatch.setattr(clock, "now", lambda: later)
@@ -73,7 +73,7 @@ def test_posts_of_one_day_follow_each_other_as_they_are_listed(site, owner, numb
     day = date(2026, 4, 20)
     for name in "abcd":
         post = {"path": f"/news/{name}/", "title": f"Post {name}", "body": name, "kind": "post", "published": day}
-        add_page(site.pk, post)
+        add_page(site, post)
     publish(site.pk, owner, NOW)
     renderer = press_of(site)
     listed = [one.path for one in renderer.state.posts(0, 10)]

@@ -35,7 +35,7 @@ STEPS = st.one_of(
 
 
 def stored(site) -> list[Revision]:
-    return list(Revision.objects.in_draft_of(site.pk).order_by("place"))
+    return list(Revision.objects.in_draft_of(site).order_by("place"))
 
 
 def expected(site) -> list[tuple[int, int]]:
@@ -53,25 +53,25 @@ def course(site, owner, step) -> None:
     if what == "add":
         page_tree.add_new(site, f"Page {len(rows)}", "page", page.page_id, NOW)
     elif what == "step":
-        page_tree.move(site.pk, page.page_id, page_tree.step(site.pk, page.page_id, rest[1]))
+        page_tree.move(site, page.page_id, page_tree.step(site, page.page_id, rest[1]))
     elif what == "drop":
         on = rows[rest[1] % len(rows)].page_id
-        page_tree.move(site.pk, page.page_id, page_tree.drop(site.pk, page.page_id, on, rest[2]))
+        page_tree.move(site, page.page_id, page_tree.drop(site, page.page_id, on, rest[2]))
     elif what == "address":
-        change_page(site.pk, page.page_id, {"path": rest[1]})
+        change_page(site, page.page_id, {"path": rest[1]})
     elif what == "delete":
-        page_tree.delete(site.pk, page.page_id, NOW)
+        page_tree.delete(site, page.page_id, NOW)
     elif what == "remove":
-        remove_page(site.pk, page.page_id)
+        remove_page(site, page.page_id)
     elif what == "home":
-        make_home(site.pk, page.page_id)
+        make_home(site, page.page_id)
     elif what == "nowhere":
-        make_not_found(site.pk, page.page_id, page.kind != "not_found")
+        make_not_found(site, page.page_id, page.kind != "not_found")
     elif what == "import":
-        take_in(site.pk, Package({"in.md": f"---\npath: {page.path}\nparent: /x/\norder: 3\n---\nNew."}))
+        take_in(site, Package({"in.md": f"---\npath: {page.path}\nparent: /x/\norder: 3\n---\nNew."}))
     elif what == "back":
-        for kept in page_tree.removed(site.pk)[:1]:
-            page_tree.bring_back(site.pk, kept.pk)
+        for kept in page_tree.removed(site)[:1]:
+            page_tree.bring_back(site, kept.pk)
     elif what == "publish":
         publish(site.pk, owner, NOW)
     elif what == "restore":
@@ -89,9 +89,9 @@ def course(site, owner, step) -> None:
 def test_places_follow_the_tree_whatever_is_done(steps, owner):
     with transaction.atomic():
         site = make_site(owner, {"name": "Start"}, "course")
-        add_page(site.pk, {"path": "/a/", "title": "A"})
-        add_page(site.pk, {"path": "/news/", "title": "N", "kind": "news"})
-        add_page(site.pk, {"path": "/news/p/", "title": "P", "kind": "post", "published": "2026-05-01"})
+        add_page(site, {"path": "/a/", "title": "A"})
+        add_page(site, {"path": "/news/", "title": "N", "kind": "news"})
+        add_page(site, {"path": "/news/p/", "title": "P", "kind": "post", "published": "2026-05-01"})
         publish(site.pk, owner, NOW)
         for step in steps:
             site.refresh_from_db()
@@ -107,7 +107,7 @@ def test_places_follow_the_tree_whatever_is_done(steps, owner):
         for row in stored(site):
             assert steps_of(site, row) == {way: leads(site, row, way) for way in WAYS}
         before = [(row.page_id, row.place) for row in stored(site)]
-        Revision.objects.in_draft_of(site.pk).update(place="")
+        Revision.objects.in_draft_of(site).update(place="")
         put_in_order(site.pk, range(6_000))
         assert [(row.page_id, row.place) for row in stored(site)] == before
         transaction.set_rollback(True)
@@ -117,7 +117,7 @@ def leads(site, row: Revision, way: str) -> bool:
     """Whether a step leads somewhere, as taking it says."""
     try:
         with transaction.atomic():
-            page_tree.step(site.pk, row.page_id, way)
+            page_tree.step(site, row.page_id, way)
             return True
     except (InvalidInput, NotFound):
         return False

@@ -29,7 +29,7 @@ def test_a_picture_is_public_from_the_edition_that_shows_it_on(public, site, own
     address = f"/_hestor/pic-{picture.key}"
     for path in (address, f"{address}/480.png", f"{address}/480.webp"):
         assert public.get(path).status_code == 404
-    add_page(site.pk, {"path": "/shown/", "title": "Shown", "body": f"![A]({address})"})
+    add_page(site, {"path": "/shown/", "title": "Shown", "body": f"![A]({address})"})
     assert public.get(address).status_code == 404
     publish(site.pk, owner, NOW)
     for path in (address, f"{address}/480.png", f"{address}/480.webp"):
@@ -38,7 +38,7 @@ def test_a_picture_is_public_from_the_edition_that_shows_it_on(public, site, own
 
 def test_files_of_a_draft_stay_private_though_they_were_made_for_the_desk(public, site, owner, desk):
     picture, _ = upload(site.pk, "a.png", encoded(wordmark(), "PNG"))
-    write_facts(site.pk, {"logo": picture.key, "brand_colour": "#aa3355"}, site.revision)
+    write_facts(site, {"logo": picture.key, "brand_colour": "#aa3355"}, site.revision)
     draft = brand(site)
     addresses = (draft.logo.src, draft.share.src, f"{draft.icon_folder}icon-32.png")
     assert all(generated_files.file(site.pk, draft, path) for path in addresses)
@@ -50,7 +50,7 @@ def test_files_of_a_draft_stay_private_though_they_were_made_for_the_desk(public
 def test_files_of_editions_just_past_are_still_there(public, site, owner):
     address = f"{brand(site).icon_folder}icon-32.png"
     for colour in ("#aa3355", "#33aa55", "#3355aa"):
-        write_facts(site.pk, {"brand_colour": colour}, brand(site) and site.revision)
+        write_facts(site, {"brand_colour": colour}, brand(site) and site.revision)
         publish(site.pk, owner, NOW)
     assert public.get(address).status_code == 200
 

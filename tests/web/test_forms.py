@@ -205,7 +205,7 @@ def test_nothing_else_takes_what_is_sent(form_site, visitor, path):
 
 
 def test_a_site_without_a_form_takes_nothing(form_site, owner, visitor):
-    write_facts(form_site.pk, {"contact_parts": {"footer": [], "page": ["email"]}}, form_site.revision)
+    write_facts(form_site, {"contact_parts": {"footer": [], "page": ["email"]}}, form_site.revision)
     publish(form_site.pk, owner, NOW)
     assert b"<form" not in visitor.get(PAGE).content
     assert visitor.post(PAGE, SAID).status_code == 405
@@ -213,7 +213,7 @@ def test_a_site_without_a_form_takes_nothing(form_site, owner, visitor):
 
 
 def test_it_speaks_the_sites_language(form_site, owner, visitor):
-    write_facts(form_site.pk, {"language": "ar"}, form_site.revision)
+    write_facts(form_site, {"language": "ar"}, form_site.revision)
     publish(form_site.pk, owner, NOW)
     text = send(visitor, message="").content.decode()
     assert "يُرجى ملء هذا الحقل." in text

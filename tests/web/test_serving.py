@@ -34,7 +34,7 @@ def test_pages_revalidate_by_a_strong_validator(public, site):
 
 def test_a_new_edition_is_public_at_once(public, site, owner):
     etag = public.get("/")["etag"]
-    write_facts(site.pk, {"name": "Bean House"}, site.revision)
+    write_facts(site, {"name": "Bean House"}, site.revision)
     publish(site.pk, owner, NOW)
     fresh = public.get("/", headers={"if-none-match": etag})
     assert fresh.status_code == 200
@@ -44,7 +44,7 @@ def test_a_new_edition_is_public_at_once(public, site, owner):
 def test_files_named_by_their_content_are_kept_for_good(public, site, owner):
     url = public.get("/").content.decode().split('rel="stylesheet" href="')[1].split('"')[0]
     assert public.get(url)["cache-control"] == "public, max-age=31536000, immutable"
-    write_facts(site.pk, {"brand_colour": "#112233"}, site.revision)
+    write_facts(site, {"brand_colour": "#112233"}, site.revision)
     publish(site.pk, owner, NOW)
     assert url not in public.get("/").content.decode()
     assert public.get(url).status_code == 200
@@ -168,8 +168,8 @@ def test_a_host_that_nobody_has_is_kept_by_no_cache(site):
 
 
 def test_a_later_post_is_held_back_until_its_day_on_the_sites_own_clock(public, site, owner, settings):
-    write_facts(site.pk, {"time_zone": "Pacific/Auckland"}, site.revision)
-    add_page(site.pk, {"path": "/news/later/", "title": "Later", "kind": "post", "published": date(2026, 5, 9)})
+    write_facts(site, {"time_zone": "Pacific/Auckland"}, site.revision)
+    add_page(site, {"path": "/news/later/", "title": "Later", "kind": "post", "published": date(2026, 5, 9)})
     publish(site.pk, owner, NOW)
 
     def seen_at(moment: datetime) -> set[bool]:
@@ -186,8 +186,8 @@ def test_a_later_post_is_held_back_until_its_day_on_the_sites_own_clock(public, 
 
 def test_open_now_turns_by_itself_and_what_was_cached_is_not_said_too_long(public, site, owner, settings):
     hours = {"week": {"fri": [{"opens": "09:00", "closes": "12:00"}]}}
-    write_facts(site.pk, {"opening_hours": hours}, site.revision)
-    add_page(site.pk, {"path": "/hours/", "title": "Hours", "body": "{hours}"})
+    write_facts(site, {"opening_hours": hours}, site.revision)
+    add_page(site, {"path": "/hours/", "title": "Hours", "body": "{hours}"})
     publish(site.pk, owner, NOW)
 
     def said(moment: str) -> str:

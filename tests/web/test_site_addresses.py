@@ -186,7 +186,7 @@ def test_a_site_in_a_folder_writes_all_its_addresses_with_it(site, owner):
 
 
 def test_the_name_never_changes_the_address_nor_the_other_way_round(site):
-    write_facts(site.pk, {"name": "Bean Bank"}, site.revision)
+    write_facts(site, {"name": "Bean Bank"}, site.revision)
     site.refresh_from_db()
     assert (site.slug, site.facts.name) == ("seeds", "Bean Bank")
     give(site, "beans")

@@ -32,6 +32,7 @@ class AddedFacts(FactGroup):
             slots=(Slot(Place.COOKIES),),
             in_words=lambda notice: Words(text=notice.title) if notice else Words(),
             texts=("title", "text"),
+            per_language=True,
         ),
     ] = None
     added_code: Annotated[

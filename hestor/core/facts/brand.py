@@ -80,6 +80,7 @@ class BrandFacts(FactGroup):
             visual=True,
             texts=("description",),
             missed=True,
+            per_language=True,
         ),
     ] = None
     logo_dark: Annotated[
@@ -93,6 +94,7 @@ class BrandFacts(FactGroup):
             in_words=_logo_words,
             visual=True,
             texts=("description",),
+            per_language=True,
         ),
     ] = None
     logo_plate: Annotated[
@@ -165,5 +167,6 @@ class BrandFacts(FactGroup):
             in_words=_share_words,
             visual=True,
             texts=("description",),
+            per_language=True,
         ),
     ] = None

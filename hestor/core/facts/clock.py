@@ -89,6 +89,7 @@ def _form_fact(key: str, kind: Kind, in_effect: Callable[[Any], str], slot: Slot
         derived=lambda facts: _example(in_effect(facts), facts.language),
         in_words=_form_words,
         held=in_effect if kind == "date" else None,
+        per_language=True,
     )
 
 
@@ -118,6 +119,7 @@ class ClockFacts(FactGroup):
             editor="calendar",
             slots=(Slot(Place.DATED),),
             in_words=lambda calendar: Words(f"calendar.{calendar}" if calendar else "calendar.none"),
+            per_language=True,
         ),
     ] = ""
     first_weekday: Annotated[
@@ -132,6 +134,7 @@ class ClockFacts(FactGroup):
             in_words=lambda day: (
                 Words(said=lambda reader: languages.weekday_name(day, reader)) if day else Words("value.regions_own")
             ),
+            per_language=True,
         ),
     ] = ""
     opening_hours: Annotated[

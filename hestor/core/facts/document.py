@@ -4,7 +4,8 @@ import difflib
 from collections.abc import Iterable, Mapping
 from typing import Any
 
-from pydantic import TypeAdapter
+from pydantic import Field, TypeAdapter
+from pydantic.json_schema import SkipJsonSchema
 
 from hestor.core.errors import MOST_PROBLEMS, InvalidInput, Problem
 from hestor.core.facts import clock
@@ -17,6 +18,7 @@ from hestor.core.facts.contact import ContactFacts
 from hestor.core.facts.frame import FrameFacts
 from hestor.core.facts.language import LanguageFacts
 from hestor.core.facts.organisation import OrganisationFacts
+from hestor.core.facts.overlays import Overlay, Overlays
 from hestor.core.facts.spec import ITSELF, Words, plain_words, specs_of
 from hestor.core.facts.titles import TitleFacts
 from hestor.core.facts.upgrade import VERSION, upgraded
@@ -30,7 +32,13 @@ class Facts(
     AddedFacts, ClockFacts, LanguageFacts, OrganisationFacts, ContactFacts,
     FrameFacts, ColourFacts, BrandFacts, TitleFacts, WordFacts,
 ):  # fmt: skip
-    """All facts of a site."""
+    """All facts of a site in its main language, and in ``overlays`` what it says otherwise in others.
+
+    The overlays go with the facts wherever those are kept; what shows facts reads them through
+    ``core.facts.in_languages`` alone.
+    """
+
+    overlays: SkipJsonSchema[Overlays] = Field(default=(), exclude=True)
 
 
 SPECS = specs_of(Facts)
@@ -43,6 +51,8 @@ HEADER_TEXTS = tuple(
     key for key, spec in SPECS.items() if spec.texts == ITSELF and Place.HEADER in (slot.place for slot in spec.slots)
 )
 """The facts that the page header says as texts, which are drawn at once."""
+PER_LANGUAGE: frozenset[str] = frozenset(key for key, spec in SPECS.items() if spec.per_language)
+"""The facts that a site may say in each of its languages."""
 COMMON_KEYS: tuple[str, ...] = tuple(key for key, spec in SPECS.items() if spec.common)
 """The facts that an owner may say once for all sites."""
 
@@ -89,14 +99,29 @@ def new(given: Mapping[str, object]) -> Facts:
     return Facts(**good)
 
 
+_FURTHER = "in_languages"
+
+
+def _overlay(language: str, said: Mapping[str, Any]) -> Overlay:
+    typed = {key: _VALUES[key].validate_python(value) for key, value in said.items() if key in PER_LANGUAGE}
+    return Overlay(language).saying(typed)
+
+
 def parse(document: Mapping[str, Any]) -> Facts:
     """The facts kept in a stored document, of whatever version; facts that it does not have take their defaults."""
-    return Facts.model_validate(upgraded(document))
+    stored = upgraded(document)
+    layers = stored.pop(_FURTHER, {})
+    overlays = tuple(_overlay(language, said) for language, said in sorted(layers.items()))
+    return Facts.model_validate({**stored, "overlays": overlays})
 
 
 def document(facts: Facts) -> dict[str, Any]:
-    """The facts as plain values with the version of their form, to be kept."""
-    return {"version": VERSION, **facts.model_dump(mode="json")}
+    """The facts as plain values with the version of their form, to be kept; what other languages say is among them."""
+    said = {
+        layer.language: {key: _VALUES[key].dump_python(value, mode="json") for key, value in layer.said}
+        for layer in facts.overlays
+    }
+    return {"version": VERSION, **facts.model_dump(mode="json"), **({_FURTHER: said} if said else {})}
 
 
 def plain(facts: Facts, keys: Iterable[str] = KEYS) -> dict[str, Any]:
@@ -176,9 +201,7 @@ def with_picture(facts: Facts, old: str, new: str) -> dict[str, Value]:
     return found
 
 
-_VALUES: dict[str, TypeAdapter[Any]] = {
-    key: TypeAdapter(Any if field.annotation is None else field.annotation) for key, field in Facts.model_fields.items()
-}
+_VALUES: dict[str, TypeAdapter[Any]] = {key: TypeAdapter(Facts.model_fields[key].annotation or Any) for key in SPECS}
 
 
 def is_structured(key: str) -> bool:

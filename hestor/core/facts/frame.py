@@ -158,6 +158,7 @@ class FrameFacts(FactGroup):
             slots=(Slot(Place.NOTICE),),
             in_words=_notice_words,
             texts=("text",),
+            per_language=True,
         ),
     ] = None
     side_text: Annotated[

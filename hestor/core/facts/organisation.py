@@ -105,6 +105,7 @@ class OrganisationFacts(FactGroup):
             slots=(Slot(Place.CONTACT),),
             in_words=_list_words,
             common=True,
+            per_language=True,
         ),
     ] = ()
     social: Annotated[
@@ -117,5 +118,6 @@ class OrganisationFacts(FactGroup):
             slots=(Slot(Place.CONTACT),),
             in_words=_list_words,
             common=True,
+            per_language=True,
         ),
     ] = ()

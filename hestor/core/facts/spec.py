@@ -145,9 +145,14 @@ class FactGroup(BaseModel):
 
 
 def specs_of(model: type[FactGroup]) -> Mapping[str, FactSpec]:
-    """The specs of all facts of a model, in the sheet's order. Raises TypeError for a field without one."""
+    """The specs of all facts of a model, in the sheet's order. Raises TypeError for a field without one.
+
+    What is not shown with the facts is none.
+    """
     found: dict[str, FactSpec] = {}
     for key, field in model.model_fields.items():
+        if field.exclude:
+            continue
         spec = next((one for one in field.metadata if isinstance(one, FactSpec)), None)
         if spec is None:
             raise TypeError(f"the fact {key!r} has no FactSpec")

@@ -15,7 +15,7 @@ from hestor.mail.services.posting import put
 from hestor.sites.models import Site
 from hestor.sites.selectors.addresses import desk_origin
 from hestor.sites.services.facts import write_facts
-from hestor.sites.services.locking import locked
+from hestor.sites.services.locking import locked, locked_whole
 
 _SALT = "hestor.notices"
 GOOD_FOR = timedelta(days=1)
@@ -66,7 +66,7 @@ def ask(site_id: int, now: datetime) -> Standing:
         link = f"{desk_origin()}/confirm/{signing.dumps([site.pk, nonce], salt=_SALT)}"
         letter = Voice(site, now).write("confirm", {"address": wished, "link": link}, wished) if wished else None
         with transaction.atomic():
-            site = locked(site_id)
+            site = locked_whole(site_id)
             if site.facts.notices_email == wished:
                 return _ask(site, wished, nonce, letter, now)
 
@@ -89,12 +89,12 @@ def _ask(site: Site, wished: str, nonce: str, letter: Letter | None, now: dateti
 def leave(site_id: int, now: datetime) -> Standing:
     """Takes the wish back: the house style names the address in force again, and no link is good. Raises NotFound."""
     with transaction.atomic():
-        site = locked(site_id)
+        site = locked_whole(site_id)
         kept = _kept(site)
         if kept.asked:
             kept.asked_address, kept.asked_nonce, kept.asked = "", "", None
             kept.save()
-        return standing(write_facts(site.pk, {_KEY: kept.address}, site.revision), now)
+        return standing(write_facts(site, {_KEY: kept.address}, site.revision), now)
 
 
 def _read(token: str, now: datetime) -> NoticesAddress:
@@ -159,6 +159,6 @@ def set_in_force(site: Site, address: str, now: datetime) -> None:
         raise InvalidInput(problems)
     farewell = _farewell(_kept(site), value, now)
     with transaction.atomic():
-        fresh = locked(site.pk)
-        write_facts(site.pk, {_KEY: value}, fresh.revision)
+        fresh = locked(site)
+        write_facts(site, {_KEY: value}, fresh.revision)
         _put_in_force(_kept(fresh), value, now, farewell)

@@ -73,8 +73,8 @@ def origin_of(site: Site) -> str:
 
 
 def address_key(site: Site) -> tuple[object, ...]:
-    """All that a site's addresses depend on, by which what is made with them is cached."""
-    return site.slug, site.domain, site.with_www, site.folder, site.domain_confirmed
+    """All that a site's addresses depend on, its language among it, by which what is made with them is cached."""
+    return site.language, site.slug, site.domain, site.with_www, site.folder, site.domain_confirmed
 
 
 def base_of(site: Site) -> str:

@@ -16,7 +16,7 @@ def fact_changes(site: Site, live: Edition | None, keys: Iterable[str] | None = 
 
     Before the first edition it is told where each of them lands.
     """
-    draft, before = site.facts, live.facts if live else None
+    draft, before = site.facts, live.facts_in(site.language) if live else None
     finder = ReachFinder(site, draft)
     return tuple(
         fact_change(key, before, draft, finder.of_value(key, getattr(before, key)) if before else finder.of_fact(key))
@@ -56,7 +56,7 @@ def change_window(site: Site, start: int = 0, count: int | None = None) -> Chang
     Only facts that are in it are looked for in the pages.
     """
     live = live_edition(site)
-    keys = document.differing(live.facts if live else None, site.facts)
+    keys = document.differing(live.facts_in(site.language) if live else None, site.facts)
     return windowed(keys, lambda some: fact_changes(site, live, some), page_diff(site), start, count)
 
 
@@ -74,5 +74,5 @@ def page_shown(site: Site, unchanged: bool = False) -> str:
 
 def count_changes(site: Site, live: Edition | None) -> tuple[tuple[str, ...], int]:
     """The keys of the changed facts, and the number of changed pages."""
-    keys = document.differing(live.facts if live else None, site.facts)
+    keys = document.differing(live.facts_in(site.language) if live else None, site.facts)
     return keys, page_diff(site).count()

@@ -38,7 +38,7 @@ def _empty(drafts: RevisionQuerySet) -> RevisionQuerySet:
 
 def checklist(site: Site, now: datetime) -> Checklist:
     """All that is still to be said; done ones are not in it."""
-    drafts = Revision.objects.in_draft_of(site.pk)
+    drafts = Revision.objects.in_draft_of(site)
     starters = _starters()
     home = drafts.filter(path="/").values_list("page_id", "text__body")
     empty = _empty(drafts)

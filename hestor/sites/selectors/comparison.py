@@ -21,8 +21,8 @@ def edition(site: Site, number: int) -> Edition:
 
 def _only(site: Site, number: int, other: int) -> RevisionQuerySet:
     """The states of pages that one edition has and another has not."""
-    theirs = Revision.objects.in_edition_of(site.pk, other).values("pk")
-    return Revision.objects.in_edition_of(site.pk, number).exclude(pk__in=theirs)
+    theirs = Revision.objects.in_edition_of(site, other).values("pk")
+    return Revision.objects.in_edition_of(site, number).exclude(pk__in=theirs)
 
 
 def compared(site: Site, number: int, other: int, start: int = 0, count: int | None = None) -> ChangeWindow:

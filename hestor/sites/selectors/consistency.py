@@ -21,9 +21,10 @@ from hestor.core.sweep import hours, own
 from hestor.core.sweep.own import OwnHouse, OwnPage, OwnStray
 from hestor.core.sweep.style import Style
 from hestor.rendering import Renderer
-from hestor.sites.models import Edition, Meant, Revision, RevisionQuerySet, Site, SweptPage
+from hestor.sites.models import Meant, Revision, RevisionQuerySet, Site, SweptPage
 from hestor.sites.selectors import own_texts
 from hestor.sites.selectors.checklist import checklist
+from hestor.sites.selectors.former import said_before
 from hestor.sites.selectors.title_table import rows_with
 from hestor.sites.selectors.unlinked import UnlinkedPages, unlinked_draft
 
@@ -56,18 +57,11 @@ class Consistency:
     meant: tuple[tuple[Meant, OwnStray | None], ...]
 
 
-def _before(site: Site, facts: Facts, key: str) -> tuple[str, ...]:
-    """What a fact said in earlier editions, and does not say in these facts."""
-    listed = Edition.objects.filter(site=site).order_by("-number").values_list(f"facts_document__{key}", flat=True)
-    now = getattr(facts, key)
-    return tuple(dict.fromkeys(said for said in listed if said and said != now))
-
-
 def house_of(site: Site, facts: Facts | None = None) -> OwnHouse:
     """What the pages of a draft are held to, or those of an edition by its facts."""
     facts = facts or site.facts
     week = hours.week_of(facts.opening_hours.model_dump(mode="json")) if facts.opening_hours else {}
-    former = {key: _before(site, facts, key) for key, spec in SPECS.items() if spec.remembered}
+    former = {key: said_before(site, key, getattr(facts, key)) for key, spec in SPECS.items() if spec.remembered}
     style = Style(document.held(facts), former)
     year = zones.day_in(facts.time_zone, clock.now()).year
     return OwnHouse(style, (clock_facts.long_form(facts), clock_facts.short_form(facts)), week, year)
@@ -87,7 +81,7 @@ class Sweeping:
         self._key = f"{_house_key(self._house)}-{zones.day_in(site.facts.time_zone, now)}"
 
     def _drafts(self) -> Any:
-        return Revision.objects.in_draft_of(self._site.pk)
+        return Revision.objects.in_draft_of(self._site)
 
     @property
     def _listing_key(self) -> str:
@@ -220,7 +214,7 @@ def consistency(site: Site, now: datetime) -> Consistency:
     """The whole of it, swept to its end."""
     sweeping = Sweeping(site, now)
     sweeping.run()
-    return told_apart(site, Revision.objects.in_draft_of(site.pk), house_of(site), sweeping.strays())
+    return told_apart(site, Revision.objects.in_draft_of(site), house_of(site), sweeping.strays())
 
 
 def told_apart(site: Site, pages: RevisionQuerySet, house: OwnHouse, strays: Sequence[OwnStray]) -> Consistency:

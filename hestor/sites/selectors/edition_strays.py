@@ -19,7 +19,7 @@ MOST_PAGES = 1_500
 
 
 def _found(site: Site, edition: Edition, pages: RevisionQuerySet, house: OwnHouse, now: datetime) -> Iterator[OwnStray]:
-    facts = edition.facts
+    facts = edition.facts_in(site.language)
     yield from of_facts(facts, house)
     yield from own.past_years(facts.footer_text, zones.day_in(facts.time_zone, now).year)
     state, unlinked = unlinked_edition(site, edition)
@@ -32,7 +32,7 @@ def _found(site: Site, edition: Edition, pages: RevisionQuerySet, house: OwnHous
 def of_edition(site: Site, number: int, now: datetime) -> Consistency:
     """The strays of an edition. Raises NotFound, TooMuchWork."""
     edition = edition_of_number(site, number)
-    pages, house = Revision.objects.in_edition_of(site.pk, number), house_of(site, edition.facts)
+    pages, house = Revision.objects.in_edition_of(site, number), house_of(site, edition.facts_in(site.language))
     if pages.count() > MOST_PAGES:
         raise TooMuchWork
     # What was published is not altered, so nothing of it is mended.

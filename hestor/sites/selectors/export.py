@@ -49,7 +49,7 @@ def keys_in(revisions: Iterable[Revision]) -> set[str]:
 
 
 def _files(site: Site) -> Iterator[tuple[str, bytes]]:
-    drafts = list(Revision.objects.in_draft_of(site.pk).select_related("text").order_by("path"))
+    drafts = list(Revision.objects.in_draft_of(site).select_related("text").order_by("path"))
     names = picture_names(site.pk, keys_in(drafts))
     for name, text, _ in page_files(drafts, names):
         yield name, text.encode()

@@ -18,6 +18,7 @@ from hestor.core.pages.descriptions import DESCRIBED_BY
 from hestor.core.pages.pagination import POSTS_A_PAGE, page_path
 from hestor.core.pages.signature import Signature
 from hestor.sites.models import Revision, RevisionQuerySet, Site
+from hestor.sites.selectors.states import key_of_pages
 
 Teasers = frozenset[tuple[Any, ...]]
 
@@ -155,9 +156,9 @@ _GROUPS: LRUCache[Any, tuple[Group, ...]] = LRUCache(200)
 
 
 # The number of writes to a site's pages stands for the pages, so what is cached never goes stale.
-@cached(_GROUPS, lock=Lock())
-def _groups(site_id: int, pages_revision: int) -> tuple[Group, ...]:
-    draft = Revision.objects.in_draft_of(site_id)
+@cached(_GROUPS, key=key_of_pages, lock=Lock())
+def _groups(site: Site) -> tuple[Group, ...]:
+    draft = Revision.objects.in_draft_of(site)
     counted, teasers = _counted(draft), _teasers(draft)
     named = _named_pages(draft, counted)
     apart = set(teasers) | set(named) | set(draft.filter(kind="news").values_list("page_id", flat=True))
@@ -170,7 +171,7 @@ def _groups(site_id: int, pages_revision: int) -> tuple[Group, ...]:
 
 def groups_of(site: Site) -> tuple[Group, ...]:
     """The groups of like pages in a site's draft."""
-    return _groups(site.pk, site.pages_revision)
+    return _groups(site)
 
 
 def clear_caches() -> None:

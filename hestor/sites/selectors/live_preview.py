@@ -30,7 +30,7 @@ def look(site: Site, page_id: int, typed: Mapping[str, Any], root: str, now: dat
     TooMuchWork.
     """
     state = draft_of(site)
-    page = state.page(current(site.pk, page_id).path)
+    page = state.page(current(site, page_id).path)
     if page is None:
         raise NotFound
     lined = (name for name in ("title", "own_title") if name in typed)

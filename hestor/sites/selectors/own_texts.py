@@ -22,7 +22,7 @@ _WAS: Mapping[str, Kind] = {"logo": "old_logo", "logo_dark": "old_logo", "icon":
 
 
 def _elsewhere(site: Site, now: datetime) -> Elsewhere:
-    known = frozenset(Revision.objects.in_draft_of(site.pk).values_list("path", flat=True))
+    known = frozenset(Revision.objects.in_draft_of(site).values_list("path", flat=True))
     renderer = Renderer(draft_of(site), now)
 
     @cache
@@ -81,7 +81,7 @@ def _texts(revisions: RevisionQuerySet) -> Iterator[OwnText]:
 def strays(site: Site, now: datetime) -> Iterator[OwnStray]:
     """All of them, in the order of the pages."""
     elsewhere, former = _elsewhere(site, now), _former(site)
-    drafts = Revision.objects.in_draft_of(site.pk)
+    drafts = Revision.objects.in_draft_of(site)
     yield from by_themselves(drafts)
     for text in _texts(drafts):
         if "](" in text.body or "]:" in text.body:

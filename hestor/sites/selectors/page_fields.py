@@ -4,7 +4,7 @@ from typing import Any
 
 from hestor.core.errors import NotFound
 from hestor.core.pages.fields import PageFields
-from hestor.sites.models import Revision
+from hestor.sites.models import Revision, Site
 
 COLUMNS = tuple(name for name in PageFields.model_fields if name not in ("body", "parent"))
 """The fields of a page that a revision keeps under the same name."""
@@ -20,9 +20,9 @@ def fields_of(revision: Revision) -> PageFields:
     return PageFields(**columns_of(revision), body=revision.text.body)
 
 
-def current(site_id: int, page_id: int) -> Revision:
+def current(site: Site, page_id: int) -> Revision:
     """A page of the draft as it is now. Raises NotFound."""
-    revision = Revision.objects.in_draft_of(site_id).filter(page_id=page_id).select_related("text", "page").first()
+    revision = Revision.objects.in_draft_of(site).filter(page_id=page_id).select_related("text", "page").first()
     if revision is None:
         raise NotFound
     return revision

@@ -68,7 +68,7 @@ def naming_of(site: Site, now: datetime, pages: Iterable[Any]) -> Naming:
 
     Each of ``pages`` has its ``page_id``, ``parent_id``, ``title`` and ``kind``.
     """
-    drafts = Revision.objects.in_draft_of(site.pk)
+    drafts = Revision.objects.in_draft_of(site)
     lists = {kind: first for kind in tree.LISTED_BY.values() if (first := _first_of(drafts, kind))}
     rows = {row.page_id: row for row in lists.values()}
     rows |= {page.page_id: _Above(page.page_id, page.parent_id, page.title, page.kind) for page in pages}
@@ -134,7 +134,7 @@ def page_row(site: Site, revision: Revision, now: datetime) -> dict[str, Any]:
 
     Its title is asked of the renderer, which reads no more pages than those above it.
     """
-    was_live = Revision.objects.leaving(site.pk).filter(page_id=revision.page_id).exists()
+    was_live = Revision.objects.leaving(site.pk).in_language_of(site).filter(page_id=revision.page_id).exists()
     state = draft_of(site)
     frame, page = Frame(state, now), state.page(revision.path)
     tab = title_of(frame, page) if page else ""
@@ -171,7 +171,7 @@ class PageWindow:
 
 def _listed(site: Site, wanted: Wanted, values: fillins.Values) -> RevisionQuerySet:
     """The pages that are asked for, in the order of the tree, then the posts, newest first."""
-    drafts: RevisionQuerySet = Revision.objects.in_draft_of(site.pk).order_by("place")
+    drafts: RevisionQuerySet = Revision.objects.in_draft_of(site).order_by("place")
     if wanted.parents_only:
         drafts = drafts.filter(kind="page").exclude(path="/")
     if wanted.leaving_out:
@@ -217,7 +217,7 @@ def page_window(site: Site, wanted: Wanted, now: datetime) -> PageWindow:
 def _rows(site: Site, revisions: Sequence[Revision], now: datetime) -> list[dict[str, Any]]:
     naming, base = naming_of(site, now, revisions), base_of(site)
     pages = [revision.page_id for revision in revisions]
-    leaving = Revision.objects.leaving(site.pk).filter(page_id__in=pages)
+    leaving = Revision.objects.leaving(site.pk).in_language_of(site).filter(page_id__in=pages)
     were_live = set(leaving.values_list("page_id", flat=True))
     return [
         _row(
@@ -235,7 +235,7 @@ def _rows(site: Site, revisions: Sequence[Revision], now: datetime) -> list[dict
 
 def steps_of(site: Site, revision: Revision) -> dict[Way, bool]:
     """Which steps a page can take within the tree, found from its place alone."""
-    drafts = Revision.objects.in_draft_of(site.pk)
+    drafts = Revision.objects.in_draft_of(site)
     place = drafts.filter(page_id=revision.page_id).values_list("place", flat=True).first()
     if place is None or revision.kind == "post":
         return dict.fromkeys(WAYS, False)

@@ -81,7 +81,7 @@ def proof_sheet(
     Of an edition where one is given, as it was published. Raises NotFound if there is no such page.
     """
     good, problems = document.check_all(typed or {}) if edition is None else ({}, ())
-    kept = edition.facts if edition else site.facts
+    kept = edition.facts_in(site.language) if edition else site.facts
     facts = kept.model_copy(update=good) if good else kept
     year = zones.year_in(facts.time_zone, now)
     state = edition_of(site, edition, now) if edition else draft_of(site, facts)

@@ -30,7 +30,7 @@ from hestor.sites.selectors import groups
 from hestor.sites.selectors.addresses import address_key
 from hestor.sites.selectors.groups import Group
 from hestor.sites.selectors.one_date import with_one_date
-from hestor.sites.selectors.states import StoredState, draft_of
+from hestor.sites.selectors.states import StoredState, draft_of, key_of_pages
 
 # A moment at which it is another year east of the date line than in Greenwich, so that a clock shows in years.
 MOMENT = datetime(2026, 12, 31, 12, tzinfo=UTC)
@@ -48,7 +48,7 @@ _KINDS: LRUCache[Any, Sequence[Page]] = LRUCache(200)
 
 
 # The number of writes to a site's pages stands for the pages, so what is cached never goes stale.
-@cached(_KINDS, key=lambda site, state, start, count: (site.pk, site.pages_revision, start, count), lock=Lock())
+@cached(_KINDS, key=lambda site, state, start, count: (*key_of_pages(site), start, count), lock=Lock())
 def _one_of_each(_site: Site, state: StoredState, start: int, count: int) -> Sequence[Page]:
     kinds: dict[tuple[object, ...], Page] = {}
     posts = state.posts(start, count)

@@ -337,25 +337,30 @@ class StoredState:
         self.standings = _standings(site.pk, facts)
 
 
-def _public(site_id: int, number: int | None = None) -> RevisionQuerySet:
+def _public(site: Site, number: int | None = None) -> RevisionQuerySet:
     """All that was public, up to the edition ``number``."""
-    found = Revision.objects.filter(site_id=site_id, live_from__isnull=False)
+    found = Revision.objects.filter(site=site, language=site.language, live_from__isnull=False)
     return found if number is None else found.filter(live_from__lte=number)
+
+
+def key_of_pages(site: Site) -> tuple[int, int, str]:
+    """What the pages of a draft are kept by: another number of writes, or another language, and they are others."""
+    return site.pk, site.pages_revision, site.language
 
 
 _DRAFTS: LRUCache[Any, CachedPages] = LRUCache(20)
 
 
 # The number of writes to a site's pages stands for the pages, so what is cached never goes stale.
-@cached(_DRAFTS, lock=Lock())
-def draft_pages(site_id: int, pages_revision: int) -> CachedPages:
+@cached(_DRAFTS, key=key_of_pages, lock=Lock())
+def draft_pages(site: Site) -> CachedPages:
     """The pages of a draft, read once for each state of them."""
-    return CachedPages(Revision.objects.in_draft_of(site_id), _public(site_id))
+    return CachedPages(Revision.objects.in_draft_of(site), _public(site))
 
 
 def draft_of(site: Site, facts: Facts | None = None) -> StoredState:
     """The draft; ``facts`` stand in for its own while they are being typed."""
-    return StoredState(site, facts or site.facts, draft_pages(site.pk, site.pages_revision))
+    return StoredState(site, facts or site.facts, draft_pages(site))
 
 
 def visible(site: Site, edition: Edition, now: datetime) -> RevisionQuerySet:
@@ -363,20 +368,20 @@ def visible(site: Site, edition: Edition, now: datetime) -> RevisionQuerySet:
     clock = now.astimezone(zones.clock_of(edition.facts.time_zone))
     day, at = clock.date(), clock.time()
     today = Q(published=day) & (Q(published_at__isnull=True) | Q(published_at__lte=at))
-    pages = Revision.objects.in_edition_of(site.pk, edition.number)
+    pages = Revision.objects.in_edition_of(site, edition.number)
     return pages.filter(Q(published__isnull=True) | Q(published__lt=day) | today)
 
 
 def edition_of(site: Site, edition: Edition, now: datetime | None = None) -> StoredState:
     """A published edition: as it is at the moment ``now``, before which later posts are held back; else all of it."""
-    revisions = visible(site, edition, now) if now else Revision.objects.in_edition_of(site.pk, edition.number)
-    return StoredState(site, edition.facts, StoredPages(revisions, _public(site.pk, edition.number)))
+    revisions = visible(site, edition, now) if now else Revision.objects.in_edition_of(site, edition.number)
+    return StoredState(site, edition.facts_in(site.language), StoredPages(revisions, _public(site, edition.number)))
 
 
 def held_moments(site: Site, edition: Edition) -> tuple[datetime, ...]:
     """The moments at which posts of an edition come out that were held back when it was published, in their order."""
     zone = edition.facts.time_zone
-    posts = Revision.objects.in_edition_of(site.pk, edition.number).filter(kind="post")
+    posts = Revision.objects.in_edition_of(site, edition.number).filter(kind="post")
     later = posts.filter(published__gte=zones.day_in(zone, edition.published))
     times = later.values_list("published", "published_at").distinct()
     moments = {posting.came_out(day, zone, at) for day, at in times if day is not None}
@@ -385,7 +390,7 @@ def held_moments(site: Site, edition: Edition) -> tuple[datetime, ...]:
 
 def has_events(site: Site, edition: Edition) -> bool:
     """Whether an edition has events, or a page for them."""
-    dated = Revision.objects.in_edition_of(site.pk, edition.number).filter(kind__in=("event", "events"))
+    dated = Revision.objects.in_edition_of(site, edition.number).filter(kind__in=("event", "events"))
     return dated.exists()
 
 

@@ -46,10 +46,11 @@ def _of_edition(
 
     What texts say by themselves is looked for in all of them, or in those of the pages that are ``read``.
     """
-    yield from own_texts.by_themselves(Revision.objects.in_edition_of(site.pk, edition.number), read)
+    yield from own_texts.by_themselves(Revision.objects.in_edition_of(site, edition.number), read)
     state, pages = unlinked_edition(site, edition)
-    renderer, house = Renderer(state, now), house_of(site, edition.facts)
-    yield from of_facts(edition.facts, house)
+    facts = edition.facts_in(site.language)
+    renderer, house = Renderer(state, now), house_of(site, facts)
+    yield from of_facts(facts, house)
     for revision in revisions:
         yield from filter(is_told, strays_on(renderer, pages, revision, house))
 
@@ -74,23 +75,23 @@ def clear_caches() -> None:
     _SAID.clear()
 
 
-def pages_of(edition: Edition) -> RevisionQuerySet:
+def pages_of(site: Site, edition: Edition) -> RevisionQuerySet:
     """All pages of an edition, as they are compared."""
-    return Revision.objects.in_edition_of(edition.site_id, edition.number).select_related("text", "page")
+    return Revision.objects.in_edition_of(site, edition.number).select_related("text", "page")
 
 
 def changes_of(site: Site, now: datetime) -> StrayChanges:
     """The draft's strays beside those of the live edition; in a first one all are new."""
     edition = live_edition(site)
-    drafts = Revision.objects.in_draft_of(site.pk)
+    drafts = Revision.objects.in_draft_of(site)
     if drafts.count() > MOST_PAGES:
         return _of_changed_pages(site, edition, now)
     sweeping = Sweeping(site, now)
     sweeping.run()
     if edition is None:
         return StrayChanges(tuple(filter(_is_of_texts, sweeping.strays())), 0, True)
-    live = pages_of(edition)
-    compared = live.filter(in_draft=False) if edition.facts == site.facts else live
+    live = pages_of(site, edition)
+    compared = live.filter(in_draft=False) if edition.facts_in(site.language) == site.facts else live
     pages = set(compared.values_list("page_id", flat=True))
     before = said_by(site, edition, compared, now)
     live_pages = set(live.values_list("page_id", flat=True))
@@ -107,11 +108,21 @@ def changes_of(site: Site, now: datetime) -> StrayChanges:
 
 def _of_changed_pages(site: Site, edition: Edition | None, now: datetime) -> StrayChanges:
     """The same of a large site: of its changed pages alone, and of no more than a person waits for."""
-    come = Revision.objects.coming(site.pk).select_related("text", "page").order_by("path")[:MOST_PAGES]
+    come = (
+        Revision.objects.coming(site.pk)
+        .in_language_of(site)
+        .select_related("text", "page")
+        .order_by("path")[:MOST_PAGES]
+    )
     after = list(_of_draft(site, come, now))
     if edition is None:
         return StrayChanges(tuple(filter(_is_of_texts, after)), 0, False)
-    gone = Revision.objects.leaving(site.pk).values_list("pk", flat=True).order_by("path")[:MOST_PAGES]
+    gone = (
+        Revision.objects.leaving(site.pk)
+        .in_language_of(site)
+        .values_list("pk", flat=True)
+        .order_by("path")[:MOST_PAGES]
+    )
     live = Revision.objects.filter(pk__in=list(gone)).select_related("text", "page")
     return _between(after, Counter(map(_said, _of_edition(site, edition, live, now, live))), False)
 
@@ -127,7 +138,7 @@ def _of_draft(site: Site, revisions: RevisionQuerySet, now: datetime) -> Iterato
     renderer, house = Renderer(state, now), house_of(site)
     yield from of_facts(site.facts, house)
     read = Revision.objects.filter(pk__in=[one.pk for one in revisions])
-    yield from own_texts.by_themselves(Revision.objects.in_draft_of(site.pk), read)
+    yield from own_texts.by_themselves(Revision.objects.in_draft_of(site), read)
     for revision in revisions:
         yield from filter(is_told, strays_on(renderer, pages, revision, house))
         yield from left_out(revision)

@@ -16,7 +16,8 @@ from hestor.core.pages import descriptions, tree_keys
 from hestor.core.pages.faults import House, Kind, NamedPage, Row
 from hestor.core.pages.title_survey import TitleSurvey
 from hestor.core.text import markdown
-from hestor.sites.models import Edition, Revision, RevisionQuerySet, Site
+from hestor.sites.models import Revision, RevisionQuerySet, Site
+from hestor.sites.selectors.former import said_before
 from hestor.sites.selectors.page_list import Naming, naming_of, sought_in
 
 _AT_ONCE = 500
@@ -39,12 +40,6 @@ class _Found(NamedTuple):
     text__excerpt: str
 
 
-def former_names(site: Site) -> tuple[str, ...]:
-    """The names that the site had in earlier editions and has no more, the newest first."""
-    names = Edition.objects.filter(site=site).order_by("-number").values_list("facts_document__name", flat=True)
-    return tuple(dict.fromkeys(name for name in names if name and name != site.facts.name))
-
-
 def _named(naming: Naming, found: _Found, listed: str) -> NamedPage:
     excerpt = found.text__excerpt or (listed if found.kind == "news" else "")
     return NamedPage(
@@ -65,7 +60,7 @@ class _Pages:
 
     def __init__(self, site: Site, now: datetime) -> None:
         self._site, self._now = site, now
-        drafts = Revision.objects.in_draft_of(site.pk)
+        drafts = Revision.objects.in_draft_of(site)
         nowhere = drafts.filter(kind="not_found").values_list("place", flat=True)
         # By places alone, so that an index tells how many there are, and which is the thousandth.
         self.drafts: RevisionQuerySet = drafts.exclude(place__in=list(nowhere))
@@ -78,7 +73,7 @@ class _Pages:
         return House(
             self.naming.titling,
             facts.description,
-            former_names(self._site),
+            said_before(self._site, "name", facts.name),
             lambda day: patterns.format_day(day, form, facts.language),
         )
 

@@ -21,13 +21,13 @@ class UnlinkedPages(StoredPages):
 
 def unlinked_draft(site: Site) -> tuple[StoredState, UnlinkedPages]:
     """The draft as it is swept, page by page."""
-    drafts = Revision.objects.in_draft_of(site.pk)
+    drafts = Revision.objects.in_draft_of(site)
     pages = UnlinkedPages(drafts, drafts)
     return StoredState(site, site.facts, pages), pages
 
 
 def unlinked_edition(site: Site, edition: Edition) -> tuple[StoredState, UnlinkedPages]:
     """An edition as it is swept, page by page."""
-    revisions = Revision.objects.in_edition_of(site.pk, edition.number)
+    revisions = Revision.objects.in_edition_of(site, edition.number)
     pages = UnlinkedPages(revisions, revisions)
-    return StoredState(site, edition.facts, pages), pages
+    return StoredState(site, edition.facts_in(site.language), pages), pages

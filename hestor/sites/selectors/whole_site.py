@@ -25,7 +25,7 @@ Files = Iterator[tuple[str, bytes]]
 def _former(site: Site, number: int) -> list[str]:
     """Addresses at which pages of an edition, or of those before it, were."""
     known = Revision.objects.filter(site=site, live_from__lte=number).values_list("path", flat=True)
-    now = Revision.objects.in_edition_of(site.pk, number).values_list("path", flat=True)
+    now = Revision.objects.in_edition_of(site, number).values_list("path", flat=True)
     return sorted(set(known) - set(now))
 
 
@@ -75,9 +75,9 @@ def _package(site: Site, facts: Facts, revisions: RevisionQuerySet, edition: int
 def package_of_edition(site: Site, number: int) -> Files:
     """An edition as a package. Raises NotFound."""
     edition = edition_of_number(site, number)
-    return _package(site, edition.facts, Revision.objects.in_edition_of(site.pk, number), number)
+    return _package(site, edition.said, Revision.objects.in_edition_of(site, number), number)
 
 
 def package_of_draft(site: Site) -> Files:
     """The draft as a package."""
-    return _package(site, site.facts, Revision.objects.in_draft_of(site.pk), None)
+    return _package(site, site.said, Revision.objects.in_draft_of(site), None)

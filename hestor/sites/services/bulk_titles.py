@@ -8,6 +8,7 @@ from django.db import transaction
 from hestor.core.errors import MOST_PROBLEMS, InvalidInput, Problem
 from hestor.core.pages.faults import FIELDS
 from hestor.core.pages.fields import LINES
+from hestor.sites.models import Site
 from hestor.sites.services import page_values
 from hestor.sites.services.locking import locked
 
@@ -46,11 +47,11 @@ def _checked(wanted: Mapping[int, Mapping[str, str]]) -> dict[int, dict[str, str
     return good
 
 
-def write_cells(site_id: int, cells: Iterable[Cell], revision: int) -> list[int]:
+def write_cells(site: Site, cells: Iterable[Cell], revision: int) -> list[int]:
     """Keeps words of many pages in the draft; gives the pages that changed.
 
     Raises InvalidInput, StaleRevision, and NotFound for a page that the draft does not have; then nothing is kept.
     """
     wanted = _checked(_by_page(cells))
     with transaction.atomic():
-        return page_values.put(locked(site_id, revision), wanted)
+        return page_values.put(locked(site, revision), wanted)

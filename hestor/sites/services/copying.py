@@ -21,4 +21,4 @@ def copy_facts(target: Site, source: Site, keys: Collection[str], revision: int)
         if key in shown:
             # Pictures first: facts may only name what a site has. One too many does no harm.
             adopt(target.pk, source.pk, shown[key])
-    return write_facts(target.pk, {key: getattr(source.facts, key) for key in keys}, revision)
+    return write_facts(target, {key: getattr(source.facts, key) for key in keys}, revision)

@@ -77,7 +77,7 @@ def make_site(
         Membership.objects.create(site=site, account=owner, role=Role.OWNER)
         words = translations.catalogue("public", facts.language)
         starter = {"path": "/", "title": words["starter.home.title"], "body": words["starter.home.body"]}
-        add_page(site.pk, {**starter, "menu_title": words["home"], "in_menu": True})
+        add_page(site, {**starter, "menu_title": words["home"], "in_menu": True})
         site.refresh_from_db()
         return site
 

@@ -9,7 +9,7 @@ from django.db import transaction
 from hestor import clock
 from hestor.core.errors import NotFound, StaleRevision
 from hestor.sites.models import Deed, Revision, Site, Text
-from hestor.sites.services.locking import bump, locked
+from hestor.sites.services.locking import bump, locked_whole
 
 KEPT = timedelta(days=30)
 Document = Mapping[str, Any]
@@ -40,17 +40,18 @@ def take_back(site_id: int, number: int, now: datetime) -> tuple[Site, Deed]:
     Raises NotFound, and StaleRevision where what it brought was changed since: those words would be lost.
     """
     with transaction.atomic():
-        site = locked(site_id)
+        site = locked_whole(site_id)
         deed = Deed.objects.filter(site=site, pk=number).first()
         if deed is None:
             raise NotFound
-        drafts = Revision.objects.in_draft_of(site.pk)
+        drafts = Revision.objects.in_whole_draft_of(site.pk)
         back = Revision.objects.filter(site=site, pk__in=deed.gone)
         facts = _facts_back(site.draft_facts, deed)
         if facts is None or drafts.filter(pk__in=deed.came).count() < len(deed.came) or back.count() < len(deed.gone):
             raise StaleRevision(site.revision, site.revision)
-        taken = set(back.values_list("path", flat=True))
-        if drafts.exclude(pk__in=deed.came).filter(path__in=taken).exists():
+        taken = set(back.values_list("language", "path"))
+        others = drafts.exclude(pk__in=deed.came).filter(path__in={path for _, path in taken})
+        if taken & set(others.values_list("language", "path")):
             raise StaleRevision(site.revision, site.revision)
         touched = Revision.objects.filter(pk__in=[*deed.came, *deed.gone]).values_list("page_id", flat=True)
         drafts.filter(pk__in=deed.came).leave()

@@ -33,7 +33,7 @@ def set_default(account: Account, key: str, given: Any, slugs: Collection[str]) 
         kept.facts = {**kept.facts, **document.plain(changed, (key,))}
         kept.save(update_fields=["facts"])
         for slug in slugs:
-            write_facts(mine[slug].pk, {key: value}, locked(mine[slug].pk).revision)
+            write_facts(mine[slug], {key: value}, locked(mine[slug]).revision)
 
 
 def drop_default(account: Account, key: str) -> None:

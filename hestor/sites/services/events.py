@@ -18,5 +18,5 @@ def add_event(site: Site, title: str, schedule: Schedule) -> Revision:
     if problems := list(page_fields.problems(alone)):
         raise InvalidInput(problems)
     listed = page_of_kind(site, "events")
-    fields = {"path": free_path(site.pk, listed.path, alone.title, "event"), "parent": listed.page_id, **said}
-    return current(site.pk, add_page(site.pk, fields).page_id)
+    fields = {"path": free_path(site, listed.path, alone.title, "event"), "parent": listed.page_id, **said}
+    return current(site, add_page(site, fields).page_id)

@@ -5,7 +5,7 @@ from collections.abc import Iterator, Mapping
 from django.db import transaction
 
 from hestor.core.errors import InvalidInput, Problem
-from hestor.core.facts import document
+from hestor.core.facts import document, in_languages
 from hestor.core.facts.assets import PictureIcon
 from hestor.core.facts.document import Facts
 from hestor.core.imaging import crops
@@ -27,19 +27,21 @@ def _picture_problems(site_id: int, facts: Facts, keys: Mapping[str, object]) ->
             yield Problem(fact, "crop_not_square")
 
 
-def write_facts(site_id: int, values: Mapping[str, object], revision: int) -> Site:
-    """Keeps facts in the draft. Raises StaleRevision, or InvalidInput; then nothing is kept."""
-    good, problems = document.check_all(values)
+def write_facts(site: Site, values: Mapping[str, object], revision: int) -> Site:
+    """Keeps facts in the draft, in the language that the site is read in.
+
+    Raises StaleRevision, or InvalidInput; then nothing is kept.
+    """
+    good, problems = in_languages.checked(site.said, site.language, values)
     with transaction.atomic():
-        site = locked(site_id, revision)
+        site = locked(site, revision)
         if problems:
             raise InvalidInput(problems)
-        before = site.facts
-        after = before.model_copy(update=good)
-        wrong = list(_picture_problems(site_id, after, good))
+        before = site.said
+        site.say(good)
+        wrong = list(_picture_problems(site.pk, site.facts, good))
         if wrong:
             raise InvalidInput(wrong)
-        if after != before:
-            site.draft_facts = document.document(after)
+        if site.said != before:
             bump(site)
         return site

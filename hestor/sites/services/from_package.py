@@ -54,7 +54,7 @@ def _write_facts(site: Site, values: Mapping[str, Any], report: Report) -> None:
     kept = dict(values)
     while True:
         try:
-            write_facts(site.pk, kept, Site.objects.get(pk=site.pk).revision)
+            write_facts(site, kept, Site.objects.get(pk=site.pk).revision)
             return
         except InvalidInput as error:
             wrong = {problem.field.partition(".")[0] for problem in error.problems} & kept.keys()
@@ -77,7 +77,7 @@ def _keep_identities(site: Site, said: Described, files: Iterable[str]) -> None:
     """Feed readers and calendars go on knowing what they knew, where nothing here is known by the same."""
     if said.uuid and not Site.objects.filter(identity=said.uuid).exists():
         Site.objects.filter(pk=site.pk).update(identity=said.uuid)
-    drafts = {f"pages/{package.file_of(one.path)}": one for one in Revision.objects.in_draft_of(site.pk)}
+    drafts = {f"pages/{package.file_of(one.path)}": one for one in Revision.objects.in_draft_of(site)}
     wanted = {name: said.pages[name] for name in files if name in said.pages and name in drafts}
     identities = [one.uuid for one in wanted.values()]
     taken = set(Page.objects.filter(identity__in=identities).values_list("identity", flat=True))
@@ -127,7 +127,7 @@ def fill(site: Site, said: Described, found_package: Package, enough: Enough = n
         for name, words in said.pictures.items()
         if words.key and name in targets
     }
-    report = importing.take_in(site.pk, found_package)
+    report = importing.take_in(site, found_package)
     report.pictures = first.pictures
     _write_words(site, said, targets, report)
     _write_facts(site, _values(said, keys, report), report)

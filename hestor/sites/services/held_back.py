@@ -40,8 +40,8 @@ class HeldBack:
     def facts_of(self, site: Site, live: Edition | None) -> Facts:
         """The facts that the next edition says."""
         if live is None or not self.facts:
-            return site.facts
-        return site.facts.model_copy(update={key: getattr(live.facts, key) for key in self.facts})
+            return site.said
+        return site.said.model_copy(update={key: getattr(live.said, key) for key in self.facts})
 
 
 NOTHING_HELD = HeldBack()
@@ -102,7 +102,7 @@ def _below(site: Site, held: HeldBack) -> Iterator[Problem]:
     only_drafts = held.pages - set(live.values_list("page_id", flat=True))
     for title in held.coming(site).filter(parent_id__in=only_drafts).values_list("title", flat=True):
         yield Problem("held_back", "held_below", {"title": title})
-    drafts = Revision.objects.in_draft_of(site.pk).values("page_id")
+    drafts = Revision.objects.in_whole_draft_of(site.pk).values("page_id")
     removed = set(held.leaving(site).exclude(page_id__in=drafts).values_list("page_id", flat=True))
     for title in live.filter(parent_id__in=removed).values_list("title", flat=True):
         yield Problem("held_back", "held_below", {"title": title})

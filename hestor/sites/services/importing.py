@@ -155,7 +155,7 @@ def _parents(kept: Mapping[str, _Ready], here: Mapping[str, Revision], report: R
 
 
 def _write(site: Site, ready: list[_Ready], report: Report) -> None:
-    drafts = Revision.objects.in_draft_of(site.pk).select_related("text", "page")
+    drafts = Revision.objects.in_draft_of(site).select_related("text", "page")
     here = {draft.path: draft for draft in drafts}
     kept = _accepted(ready, here, report)
     above = _parents(kept, here, report)
@@ -188,14 +188,14 @@ def _write(site: Site, ready: list[_Ready], report: Report) -> None:
         report.deed = deeds.note(site, gone, (one.pk for one in came), site.draft_facts).pk
 
 
-def take_in(site_id: int, found_package: Package, enough: Enough = never) -> Report:
+def take_in(site: Site, found_package: Package, enough: Enough = never) -> Report:
     """Takes a package into a draft. Nothing of it stops the rest; what there is no time for is told."""
     report = Report(problems=[("", problem) for problem in found_package.problems])
     whole = package.without_common_folder(found_package)
-    targets = take_pictures(site_id, whole, report, enough)
+    targets = take_pictures(site.pk, whole, report, enough)
     if report.later:
         return report
     ready = list(_read(whole, targets, report))
     with transaction.atomic():
-        _write(locked(site_id), ready, report)
+        _write(locked(site), ready, report)
     return report

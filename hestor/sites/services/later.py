@@ -63,7 +63,7 @@ def _taken(later: LaterImport) -> Report:
         enough = CallBudget(_PICTURES, _SECONDS).is_spent
         if later.is_package:
             return from_package.fill(later.site, *from_package.read(body), enough)
-        return importing.take_in(later.site_id, run_within(TO_UNPACK, package.of_zip, body), enough)
+        return importing.take_in(later.site, run_within(TO_UNPACK, package.of_zip, body), enough)
     except (HestorError, OSError):
         # It was read once, so this is a file that was lost or harmed since: told as nothing taken.
         return Report()

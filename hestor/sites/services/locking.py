@@ -7,11 +7,17 @@ from hestor.sites.models import Site
 from hestor.sites.services.tree_order import put_in_order
 
 
-def locked(site_id: int, revision: int | None = None) -> Site:
-    """The site as it is now, inside a transaction that no other writer can enter.
+def locked(site: Site, revision: int | None = None) -> Site:
+    """The site as it is now, read in the same language, inside a transaction that no other writer can enter.
 
     Raises StaleRevision if ``revision`` is given and is not the newest, NotFound if the site is gone.
     """
+    now = locked_whole(site.pk, revision)
+    return now.in_language(site.language) if site.language else now
+
+
+def locked_whole(site_id: int, revision: int | None = None) -> Site:
+    """The same for who writes in all languages at once, or what is the same in all."""
     site = Site.objects.filter(pk=site_id).first()
     if site is None:
         raise NotFound

@@ -72,7 +72,7 @@ def proposed(site: Site, mendings: Iterable[Mending]) -> tuple[list[PageChange],
 
 
 def _of_page(site: Site, page: int, mendings: Sequence[Mending]) -> PageChange | None:
-    fields = fields_of(current(site.pk, page)).model_dump(mode="json")
+    fields = fields_of(current(site, page)).model_dump(mode="json")
     after: dict[str, Any] = {}
     per_field: dict[str, list[Mending]] = defaultdict(list)
     for mending in mendings:
@@ -108,15 +108,15 @@ def _edited(text: str, mendings: Iterable[Mending]) -> str:
     return edited(text, edits)
 
 
-def write(site_id: int, changes: Mapping[int, Mapping[str, Any]], revision: int | None = None) -> list[PageChange]:
+def write(site: Site, changes: Mapping[int, Mapping[str, Any]], revision: int | None = None) -> list[PageChange]:
     """Keeps other fields for many pages of the draft, all or none; gives what they were and are.
 
     Texts are compiled before any other writer has to wait. Raises InvalidInput, StaleRevision, NotFound.
     """
-    olds = {page: fields_of(current(site_id, page)) for page in changes}
+    olds = {page: fields_of(current(site, page)) for page in changes}
     ready = {page: compiled_within({**olds[page].model_dump(), **changes[page]}) for page in changes}
     with transaction.atomic():
-        site = locked(site_id, revision)
+        site = locked(site, revision)
         now = clock.now()
         done = [_put(site, page, olds[page], *ready[page], now) for page in changes]
         if done:
@@ -139,25 +139,25 @@ def mend(site: Site, mendings: Iterable[Mending], revision: int) -> Mended:
     changes, facts = proposed(site, mendings)
     shown = shown_texts.of_facts(site.facts)
     before = {field: shown[field] for field in facts}
-    done = write(site.pk, {change.page: change.after for change in changes}, revision)
+    done = write(site, {change.page: change.after for change in changes}, revision)
     return Mended(_with_facts(site, facts), done, before, facts)
 
 
 def put(site: Site, pages: Mapping[int, Mapping[str, Any]], facts: Mapping[str, str], revision: int | None) -> Site:
     """Puts fields of pages and texts of facts in place, as they were before a mend or after it. Raises NotFound."""
-    write(site.pk, pages, revision)
+    write(site, pages, revision)
     return _with_facts(site, facts)
 
 
 def _with_facts(site: Site, facts: Mapping[str, str]) -> Site:
     site.refresh_from_db()
-    return write_facts(site.pk, shown_texts.with_texts(site.facts, facts), site.revision) if facts else site
+    return write_facts(site, shown_texts.with_texts(site.facts, facts), site.revision) if facts else site
 
 
 def _put(
     site: Site, page: int, old: PageFields, given: PageFields, compiled: CompiledText, now: datetime
 ) -> PageChange:
-    present = current(site.pk, page)
+    present = current(site, page)
     if fields_of(present) != old:
         raise NotFound
     take_out(present)

@@ -45,7 +45,7 @@ def _changed(old: Revision, values: Values, now: datetime) -> Revision:
 def _live_again(site: Site, mades: Mapping[int, Revision]) -> dict[int, Revision]:
     """The live states of those pages that say again what they say in public."""
     found = {}
-    for live in Revision.objects.leaving(site.pk).filter(page_id__in=mades):
+    for live in Revision.objects.leaving(site.pk).in_language_of(site).filter(page_id__in=mades):
         made = mades[live.page_id]
         if columns_of(live) == columns_of(made) and live.text_id == made.text_id:
             found[live.page_id] = live
@@ -57,7 +57,7 @@ def put(site: Site, wanted: Mapping[int, Values]) -> list[int]:
 
     Raises NotFound for a page that the draft does not have.
     """
-    drafts = Revision.objects.in_draft_of(site.pk).filter(page_id__in=wanted).select_related("text")
+    drafts = Revision.objects.in_draft_of(site).filter(page_id__in=wanted).select_related("text")
     olds = {draft.page_id: draft for draft in drafts}
     if wanted.keys() - olds.keys():
         raise NotFound

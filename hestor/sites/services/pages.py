@@ -25,7 +25,7 @@ from hestor.sites.services.locking import bump, locked
 
 
 def _address_problems(site: Site, given: PageFields, page: Page | None) -> Iterator[Problem]:
-    others = Revision.objects.in_draft_of(site.pk).exclude(page=page)
+    others = Revision.objects.in_draft_of(site).exclude(page=page)
     if others.filter(path=given.path).exists():
         yield Problem("path", "path_taken", {"path": given.path})
     elif like_it := _alike(others, given.path):
@@ -48,7 +48,7 @@ def _alike(others: RevisionQuerySet, path: str) -> str | None:
 
 def _month_problems(site: Site, given: PageFields, page: Page | None) -> Iterator[Problem]:
     """Months of news and of events have addresses below their lists, as ``/news/2026-05/``."""
-    others = Revision.objects.in_draft_of(site.pk).exclude(page=page)
+    others = Revision.objects.in_draft_of(site).exclude(page=page)
     problem = intake.list_problem(given.path, dict(others.filter(kind__in=intake.LISTS).values_list("path", "kind")))
     # That of numbered pages is said with the address itself.
     if problem and problem.code == "path_month":
@@ -59,7 +59,7 @@ def _height(site: Site, page: Page | None) -> int:
     """How many levels of pages there are below a page in the draft, no more counted than may be."""
     level = [page.pk] if page else []
     for height in range(MOST_LEVELS):
-        below = Revision.objects.in_draft_of(site.pk).filter(parent_id__in=level)
+        below = Revision.objects.in_draft_of(site).filter(parent_id__in=level)
         level = list(below.values_list("page_id", flat=True)) if level else []
         if not level:
             return height
@@ -77,7 +77,7 @@ def _parent_problems(site: Site, given: PageFields, page: Page | None) -> Iterat
             yield Problem("parent", "parent_loop")
             return
         seen.add(above)
-        row = Revision.objects.in_draft_of(site.pk).filter(page_id=above).values_list("parent_id").first()
+        row = Revision.objects.in_draft_of(site).filter(page_id=above).values_list("parent_id").first()
         if row is None:
             if above == given.parent:
                 yield Problem("parent", "parent_unknown")
@@ -105,7 +105,7 @@ def _read(given: PageFields) -> tuple[list[Problem], CompiledText | None]:
 def _check_in_site(site: Site, given: PageFields, page: Page | None) -> None:
     checks = (_address_problems, _month_problems, _parent_problems)
     problems = [problem for check in checks for problem in check(site, given, page)]
-    at_home = Revision.objects.in_draft_of(site.pk).filter(page=page, path="/")
+    at_home = Revision.objects.in_draft_of(site).filter(page=page, path="/")
     if page is not None and given.path != "/" and at_home.exists():
         problems.append(Problem("path", "home_stays"))
     if problems:
@@ -129,7 +129,16 @@ def new_revision(
     columns = {name: getattr(given, name) for name in COLUMNS} | _when(given)
     traits = signature.signature_of(given, compiled).text
     said = {"is_bare": not given.body, "shows_pictures": ADDRESS in given.body, "signature": traits}
-    return Revision(site=site, page=page, text=text, parent_id=given.parent, worded=worded, **said, **columns)
+    return Revision(
+        site=site,
+        page=page,
+        language=site.language,
+        text=text,
+        parent_id=given.parent,
+        worded=worded,
+        **said,
+        **columns,
+    )
 
 
 def _when(given: PageFields) -> dict[str, Any]:
@@ -158,20 +167,18 @@ def take_out(revision: Revision) -> None:
 
 def _live_again(site: Site, page: Page, given: PageFields) -> Revision | None:
     """The live state of the page, back in the draft, if that is what it would say again."""
-    live = Revision.objects.leaving(site.pk).filter(page=page).select_related("text").first()
+    live = Revision.objects.leaving(site.pk).in_language_of(site).filter(page=page).select_related("text").first()
     if live is None or fields_of(live) != given:
         return None
     live.in_draft, live.place = True, ""
     return live
 
 
-def add_page(
-    site_id: int, values: Mapping[str, Any], revision: int | None = None, page: Page | None = None
-) -> Revision:
+def add_page(site: Site, values: Mapping[str, Any], revision: int | None = None, page: Page | None = None) -> Revision:
     """A new page in the draft, or a former ``page`` in it again. Raises InvalidInput, StaleRevision."""
     given, compiled = compiled_within(values)
     with transaction.atomic():
-        site = locked(site_id, revision)
+        site = locked(site, revision)
         _check_in_site(site, given, page)
         # What is live and comes back as it was is no change.
         again = _live_again(site, page, given) if page else None
@@ -181,17 +188,17 @@ def add_page(
         return made
 
 
-def change_page(site_id: int, page_id: int, values: Mapping[str, Any], revision: int | None = None) -> Revision:
+def change_page(site: Site, page_id: int, values: Mapping[str, Any], revision: int | None = None) -> Revision:
     """Other words for a page in the draft. Raises InvalidInput, StaleRevision, NotFound.
 
     The text is compiled before any other writer has to wait; if the page was changed meanwhile, it is done again.
     """
     while True:
-        before = fields_of(current(site_id, page_id))
+        before = fields_of(current(site, page_id))
         given, compiled = compiled_within({**before.model_dump(), **values})
         with transaction.atomic():
-            site = locked(site_id, revision)
-            now = current(site_id, page_id)
+            site = locked(site, revision)
+            now = current(site, page_id)
             if fields_of(now) != before:
                 continue
             if given == before:
@@ -209,11 +216,11 @@ def change_page(site_id: int, page_id: int, values: Mapping[str, Any], revision:
             return made
 
 
-def remove_page(site_id: int, page_id: int, revision: int | None = None) -> None:
+def remove_page(site: Site, page_id: int, revision: int | None = None) -> None:
     """Takes a page out of the draft. Raises InvalidInput for the home page, StaleRevision, NotFound."""
     with transaction.atomic():
-        site = locked(site_id, revision)
-        found = current(site_id, page_id)
+        site = locked(site, revision)
+        found = current(site, page_id)
         actions.require(PageAction.DELETE, found.kind, found.path)
         take_out(found)
         bump(site, [page_id])

@@ -32,21 +32,21 @@ def bring_back_fact(site: Site, number: int, key: str, revision: int) -> Site:
     spec = SPECS.get(key)
     if spec is None or spec.private:
         raise NotFound
-    return write_facts(site.pk, {key: getattr(edition(site, number).facts, key)}, revision)
+    return write_facts(site, {key: getattr(edition(site, number).facts, key)}, revision)
 
 
-def bring_back_page(site_id: int, number: int, path: str, revision: int | None = None) -> Site:
+def bring_back_page(site: Site, number: int, path: str, revision: int | None = None) -> Site:
     """Makes the draft say one page as an edition said it, at the address that it had.
 
     Raises NotFound, StaleRevision, and InvalidInput where another page of the draft is at that address now.
     """
     with transaction.atomic():
-        site = locked(site_id, revision)
+        site = locked(site, revision)
         edition(site, number)
-        old = Revision.objects.in_edition_of(site.pk, number).filter(path=path).select_related("text", "page").first()
+        old = Revision.objects.in_edition_of(site, number).filter(path=path).select_related("text", "page").first()
         if old is None:
             raise NotFound
-        drafts = Revision.objects.in_draft_of(site.pk)
+        drafts = Revision.objects.in_draft_of(site)
         if drafts.filter(path=path).exclude(page=old.page_id).exists():
             raise InvalidInput([Problem("path", "path_taken", {"path": path})])
         now = drafts.filter(page=old.page_id).first()
@@ -61,6 +61,6 @@ def _put(site: Site, old: Revision, now: Revision | None) -> None:
     if old.live_to is None:
         Revision.objects.filter(pk=old.pk).come_in()
     else:
-        is_there = Revision.objects.in_draft_of(site.pk).filter(page=old.parent_id).exists()
+        is_there = Revision.objects.in_draft_of(site).filter(page=old.parent_id).exists()
         page_values.copied(old, worded=clock.now(), parent_id=old.parent_id if is_there else None).save()
     bump(site, [old.page_id])

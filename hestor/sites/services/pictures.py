@@ -12,12 +12,15 @@ from django.db import transaction
 from hestor.core.errors import PictureInUse
 from hestor.core.facts import document
 from hestor.core.facts.assets import Logo, SharePicture
+from hestor.core.facts.document import Facts
+from hestor.core.facts.in_languages import everywhere
 from hestor.pictures import selectors as picture_selectors
 from hestor.pictures import services
 from hestor.pictures.models import Picture
-from hestor.sites.models import Revision, Site
+from hestor.sites.models import Site
+from hestor.sites.selectors.page_fields import current
 from hestor.sites.selectors.picture_uses import ADDRESS, uses_of
-from hestor.sites.services.locking import bump, locked
+from hestor.sites.services.locking import bump, locked_whole
 from hestor.sites.services.pages import change_page
 
 
@@ -26,7 +29,7 @@ def replace(site_id: int, picture_id: int, name: str, body: bytes, now: datetime
     picture_selectors.picture_of(site_id, picture_id)
     ingested = services.read(name, body)
     with transaction.atomic():
-        site = locked(site_id)
+        site = locked_whole(site_id)
         picture = picture_selectors.picture_of(site_id, picture_id)
         old = picture.key
         services.put_content(picture, name, body, ingested)
@@ -36,21 +39,22 @@ def replace(site_id: int, picture_id: int, name: str, body: bytes, now: datetime
 
 
 def _follow(site: Site, old: str, new: str, now: datetime) -> None:
-    changed = document.with_picture(site.facts, old, new)
-    if changed:
-        site.draft_facts = document.document(site.facts.model_copy(update=changed))
+    said = everywhere(site.said, lambda facts: document.with_picture(facts, old, new))
+    if said != site.said:
+        site.draft_facts = document.document(said)
         bump(site)
     for use in uses_of(site, now).get(old, ()):
         if use.page is not None:
-            body = Revision.objects.in_draft_of(site.pk).get(page_id=use.page).text.body
-            change_page(site.pk, use.page, {"body": body.replace(ADDRESS + old, ADDRESS + new)})
+            read = site.in_language(use.language)
+            body = current(read, use.page).text.body
+            change_page(read, use.page, {"body": body.replace(ADDRESS + old, ADDRESS + new)})
 
 
 def describe(site_id: int, picture_id: int, given: Mapping[str, str]) -> Picture:
     """Other words for a picture. Facts of the draft that said its old description say the new one."""
     tidy = services.checked_words(given)
     with transaction.atomic():
-        site = locked(site_id)
+        site = locked_whole(site_id)
         picture = picture_selectors.picture_of(site_id, picture_id)
         old = picture.description
         for field, value in tidy.items():
@@ -62,14 +66,20 @@ def describe(site_id: int, picture_id: int, given: Mapping[str, str]) -> Picture
 
 
 def _say(site: Site, key: str, old: str, new: str) -> None:
+    said = everywhere(site.said, lambda facts: _described(facts, key, old, new))
+    if said != site.said:
+        site.draft_facts = document.document(said)
+        bump(site)
+
+
+def _described(facts: Facts, key: str, old: str, new: str) -> dict[str, Any]:
+    """The facts that show a picture, with its new description where they said the old one, or none."""
     changed: dict[str, Any] = {}
     for fact in ("logo", "logo_dark", "share_picture"):
-        value = getattr(site.facts, fact)
+        value = getattr(facts, fact)
         if isinstance(value, (Logo, SharePicture)) and value.picture == key and value.description in ("", old):
             changed[fact] = value.model_copy(update={"description": new})
-    if changed:
-        site.draft_facts = document.document(site.facts.model_copy(update=changed))
-        bump(site)
+    return changed
 
 
 def delete(site_id: int, picture_id: int, now: datetime, even_if_used: bool = False) -> None:
@@ -78,7 +88,7 @@ def delete(site_id: int, picture_id: int, now: datetime, even_if_used: bool = Fa
     Raises PictureInUse if the draft shows it and ``even_if_used`` does not say that this is known.
     """
     with transaction.atomic():
-        site = locked(site_id)
+        site = locked_whole(site_id)
         picture = picture_selectors.picture_of(site_id, picture_id)
         uses = uses_of(site, now).get(picture.key, [])
         if uses and not even_if_used:

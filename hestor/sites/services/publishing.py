@@ -22,7 +22,7 @@ from hestor.sites.selectors.comparison import edition as edition_of_number
 from hestor.sites.selectors.states import live_edition
 from hestor.sites.services import deeds, page_values
 from hestor.sites.services.held_back import Key, held_back, split
-from hestor.sites.services.locking import bump, locked
+from hestor.sites.services.locking import bump, locked_whole
 
 _TRIES = 5
 _PAGES_KEPT = 500
@@ -57,7 +57,7 @@ def publish(
 def _publish(
     seen: Site, facts: tuple[Change, ...], by: Account, now: datetime, revision: int, held: Collection[Key]
 ) -> Edition:
-    site = locked(seen.pk, revision)
+    site = locked_whole(seen.pk, revision)
     if site.live_number != seen.live_number:
         raise StaleRevision(revision, site.revision)
     live = live_edition(site)
@@ -65,7 +65,8 @@ def _publish(
     stays = held_back(site, live, held_changes)
     diff = stays.diff(site)
     count, pages = diff.count(), diff.window(0, _PAGES_KEPT)
-    if not facts and not count:
+    said = stays.facts_of(site, live)
+    if not facts and not count and live and document.without_private(said) == live.said:
         raise NothingToPublish
     number = site.live_number + 1
     stays.leaving(site).update(live_to=number - 1)
@@ -75,7 +76,7 @@ def _publish(
     return Edition.objects.create(
         site=site,
         number=number,
-        facts_document=document.document(document.without_private(stays.facts_of(site, live))),
+        facts_document=document.document(document.without_private(said)),
         changes=[change.document() for change in (*facts, *pages)],
         more_changes=count - len(pages),
         published=now,
@@ -85,8 +86,10 @@ def _publish(
 
 def _restore_pages(site: Site, number: int) -> tuple[list[int], list[int]]:
     """Makes the draft hold the pages of an edition; the states that went, and those that came, by number."""
-    wanted = Revision.objects.in_edition_of(site.pk, number)
-    gone = list(Revision.objects.in_draft_of(site.pk).exclude(pk__in=wanted.values("pk")).values_list("pk", flat=True))
+    wanted = Revision.objects.in_whole_edition_of(site.pk, number)
+    gone = list(
+        Revision.objects.in_whole_draft_of(site.pk).exclude(pk__in=wanted.values("pk")).values_list("pk", flat=True)
+    )
     missing = list(wanted.filter(in_draft=False))
     Revision.objects.filter(pk__in=gone).leave()
     came = []
@@ -107,12 +110,12 @@ def restore(site_id: int, number: int, revision: int | None = None) -> tuple[Sit
     Raises NotFound, StaleRevision.
     """
     with transaction.atomic():
-        site = locked(site_id, revision)
+        site = locked_whole(site_id, revision)
         edition = edition_of_number(site, number)
         before = site.draft_facts
         gone, came = _restore_pages(site, number)
-        facts = document.without_private(edition.facts, site.facts)
-        if not (gone or came) and facts == site.facts:
+        facts = document.without_private(edition.said, site.said)
+        if not (gone or came) and facts == site.said:
             return site, None
         site.draft_facts = document.document(facts)
         bump(site, Revision.objects.filter(pk__in=[*gone, *came]).values_list("page_id", flat=True))

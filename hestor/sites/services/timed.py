@@ -17,7 +17,7 @@ from hestor.sites.selectors.access import reach_site
 from hestor.sites.selectors.changes import fact_changes
 from hestor.sites.selectors.states import live_edition
 from hestor.sites.services.held_back import Key, held_back, split
-from hestor.sites.services.locking import locked
+from hestor.sites.services.locking import locked_whole
 from hestor.sites.services.publishing import publish
 
 
@@ -28,14 +28,14 @@ def set_time(site_id: int, by: Account, at: datetime, revision: int, held: Colle
     """
     if problems := list(schedule_rules.problems("at", at, clock.now())):
         raise InvalidInput(problems)
-    seen = locked(site_id, revision)
+    seen = locked_whole(site_id, revision)
     live = live_edition(seen)
     facts, held_changes = split(seen, fact_changes(seen, live), held)
     stays = held_back(seen, live, held_changes)
     if not facts and not stays.diff(seen).count():
         raise NothingToPublish
     with transaction.atomic():
-        site = locked(site_id, revision)
+        site = locked_whole(site_id, revision)
         values = {"at": at, "revision": revision, "held_back": sorted(held), "by": by, "failed": ""}
         timed, _ = TimedPublishing.objects.update_or_create(site=site, defaults=values)
         _set_job(site.pk, at)

@@ -43,9 +43,15 @@ def _put(rows: Collection[_Row], known: Mapping[int, str]) -> dict[int, str]:
 def put_in_order(site_id: int, pages: Collection[int]) -> None:
     """Gives pages their places that came into a draft, changed there or left it, and all that stand below them.
 
-    It is called within the transaction that changed them.
+    Each language has a tree of its own. It is called within the transaction that changed them.
     """
-    drafts = Revision.objects.in_draft_of(site_id)
+    written = Revision.objects.filter(site_id=site_id)
+    written = written if len(pages) > _MOST else written.filter(page_id__in=pages)
+    for language in written.order_by().values_list("language", flat=True).distinct():
+        _put_tree_in_order(Revision.objects.in_whole_draft_of(site_id).filter(language=language), pages)
+
+
+def _put_tree_in_order(drafts: RevisionQuerySet, pages: Collection[int]) -> None:
     if len(pages) > _MOST:
         _put(list(_rows(drafts)), {})
         return

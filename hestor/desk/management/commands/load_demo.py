@@ -57,21 +57,21 @@ def _page_file(path: Path, keys: dict[str, str]) -> dict[str, Any]:
 
 
 def _load_pages(site: Site, folder: Path, keys: dict[str, str]) -> None:
-    ids: dict[str, int] = dict(Revision.objects.in_draft_of(site.pk).values_list("path", "page_id"))
+    ids: dict[str, int] = dict(Revision.objects.in_draft_of(site).values_list("path", "page_id"))
     pages = [_page_file(path, keys) for path in sorted(folder.glob("pages/*.md"))]
     posts = [{**_page_file(path, keys), "kind": "post"} for path in sorted(folder.glob("posts/*.md"))]
     for fields in sorted(pages, key=lambda page: "parent" in page) + posts:
         if "parent" in fields:
             fields["parent"] = ids[fields["parent"]]
         if fields["path"] in ids:
-            change_page(site.pk, ids[fields["path"]], fields)
+            change_page(site, ids[fields["path"]], fields)
         else:
-            ids[fields["path"]] = add_page(site.pk, fields).page_id
+            ids[fields["path"]] = add_page(site, fields).page_id
 
 
 def _publish(site: Site, owner: Account, values: dict[str, Any]) -> None:
     site.refresh_from_db()
-    write_facts(site.pk, values, site.revision)
+    write_facts(site, values, site.revision)
     done = Edition.objects.filter(site=site).count()
     publish(site.pk, owner, _FIRST_PUBLISHED + timedelta(days=97 * done))
 
