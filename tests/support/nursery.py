@@ -110,7 +110,7 @@ def _look_at_what_is_live() -> None:
 
     for site in Site.objects.all():
         if edition := live_edition(site):
-            stray_changes.said_by(site, edition, stray_changes.pages_of(edition), clock.now())
+            stray_changes.said_by(site, edition, stray_changes.pages_of(site, edition), clock.now())
 
 
 def _is_demo(data: Path) -> bool:
