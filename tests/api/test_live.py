@@ -70,7 +70,7 @@ def test_a_date_that_loses_its_event_is_a_stray_of_an_untouched_page(desk, site,
     add_page(site, {"path": "/x/", "title": "X", "body": "Come on {next:fair}."})
     publish(site.pk, owner, NOW)
     assert change(desk)["made"] == []
-    delete(site.pk, event.page_id, NOW)
+    delete(site, event.page_id, NOW)
     assert [(one["page"], one["says"]) for one in change(desk)["made"]] == [("/x/", "{next:fair}")]
 
 

@@ -52,7 +52,7 @@ def test_each_stray_has_its_spot_in_the_text(desk, renamed):
     assert sum(kind == "former_name" for kind, _ in found) == 2
     said = desk.get(URL).json()
     assert said["style"]["former"]["name"] == ["Pea Society"]
-    assert said["pages"] == Revision.objects.in_draft_of(renamed.pk).count()
+    assert said["pages"] == Revision.objects.in_draft_of(renamed).count()
     assert {one["kind"] for one in said["kinds"]} >= kinds
     assert len({one["id"] for one in said["strays"]}) == len(said["strays"])
 
@@ -202,7 +202,7 @@ def test_a_published_edition_is_held_to_its_own_house_style(desk, renamed, owner
     assert before["style"]["facts"]["name"] == "Pea Society"
     publish(renamed.pk, owner, NOW)
     found = desk.get(f"{URL}?edition=3").json()
-    assert found["pages"] == Revision.objects.in_edition_of(renamed.pk, 3).count()
+    assert found["pages"] == Revision.objects.in_edition_of(renamed, 3).count()
     former = [one for one in found["strays"] if one["kind"] == "former_name"]
     assert [one["says"] for one in former] == ["Pea Society", "Pea Society"]
     # What was published is not mended.

@@ -48,7 +48,7 @@ def test_the_demo_is_loaded_once_and_holds_its_faults():
     for _ in range(2):
         call_command("load_demo", stdout=StringIO())
     assert (Account.objects.count(), Site.objects.count()) == (3, 3)
-    draft = Revision.objects.in_draft_of(Site.objects.get(slug="quillmere").pk)
+    draft = Revision.objects.in_draft_of(Site.objects.get(slug="quillmere"))
     assert draft.exclude(kind="post").count() >= 12
     assert draft.filter(kind="post").count() >= 8
     assert draft.get(path="/about/").text.body.count("Quillmere Seed Exchange") == 1

@@ -10,8 +10,8 @@ from hestor.core.errors import InvalidInput, NotFound, StaleRevision
 from hestor.rendering import Renderer
 from hestor.sites.models import Revision
 from hestor.sites.selectors.changes import changes_of
-from hestor.sites.selectors.states import draft_of
 from hestor.sites.selectors.former import said_before
+from hestor.sites.selectors.states import draft_of
 from hestor.sites.selectors.title_table import every_row
 from hestor.sites.services import page_tree
 from hestor.sites.services.bulk_titles import Cell, write_cells

@@ -270,7 +270,8 @@ def test_where_a_picture_is_used_says_the_year_that_it_is(site):
 
 def test_a_picture_said_in_a_further_language_is_used_and_follows(site):
     made, _ = services.upload(site.pk, "arwydd.png", png(600, 400))
-    write_facts(site.in_language("cy"), {"share_picture": {"picture": made.key, "description": "Arwydd"}}, site.revision)
+    said = {"share_picture": {"picture": made.key, "description": "Arwydd"}}
+    write_facts(site.in_language("cy"), said, site.revision)
     site.refresh_from_db()
     assert [use.fact for use in uses_of(site, NOW)[made.key]] == ["share_picture"]
     replaced = pictures.replace(site.pk, made.pk, "arwydd.png", png(600, 400, seed=2), NOW)

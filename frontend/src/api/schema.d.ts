@@ -3365,7 +3365,10 @@ export interface components {
         };
         /**
          * Facts
-         * @description All facts of a site.
+         * @description All facts of a site in its main language, and in ``overlays`` what it says otherwise in others.
+         *
+         *     The overlays go with the facts wherever those are kept; what shows facts reads them through
+         *     ``core.facts.in_languages`` alone.
          */
         Facts: {
             /**

@@ -77,6 +77,11 @@ def address_key(site: Site) -> tuple[object, ...]:
     return site.language, site.slug, site.domain, site.with_www, site.folder, site.domain_confirmed
 
 
+def key_of_pages(site: Site) -> tuple[int, int, str]:
+    """What the pages of a draft are kept by: another number of writes, or another language, and they are others."""
+    return site.pk, site.pages_revision, site.language
+
+
 def base_of(site: Site) -> str:
     """Where the site's addresses begin: its origin, and the folder that it is in, without a slash at the end."""
     return origin_of(site) + folder_of(site)

@@ -18,7 +18,7 @@ from hestor.core.pages.descriptions import DESCRIBED_BY
 from hestor.core.pages.pagination import POSTS_A_PAGE, page_path
 from hestor.core.pages.signature import Signature
 from hestor.sites.models import Revision, RevisionQuerySet, Site
-from hestor.sites.selectors.states import key_of_pages
+from hestor.sites.selectors.addresses import key_of_pages
 
 Teasers = frozenset[tuple[Any, ...]]
 

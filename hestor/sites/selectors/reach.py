@@ -27,10 +27,10 @@ from hestor.rendering.message import Message
 from hestor.rendering.state import Page
 from hestor.sites.models import Site
 from hestor.sites.selectors import groups
-from hestor.sites.selectors.addresses import address_key
+from hestor.sites.selectors.addresses import address_key, key_of_pages
 from hestor.sites.selectors.groups import Group
 from hestor.sites.selectors.one_date import with_one_date
-from hestor.sites.selectors.states import StoredState, draft_of, key_of_pages
+from hestor.sites.selectors.states import StoredState, draft_of
 
 # A moment at which it is another year east of the date line than in Greenwich, so that a clock shows in years.
 MOMENT = datetime(2026, 12, 31, 12, tzinfo=UTC)

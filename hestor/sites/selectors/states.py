@@ -24,7 +24,7 @@ from hestor.pictures import selectors as pictures
 from hestor.rendering.state import Event, MenuItem, Named, Page
 from hestor.sites.models import Edition, Revision, RevisionQuerySet, Site
 from hestor.sites.selectors import logo_measures
-from hestor.sites.selectors.addresses import base_of, folder_of
+from hestor.sites.selectors.addresses import base_of, folder_of, key_of_pages
 from hestor.sites.selectors.stored_events import stored_events, whole_events
 
 _REMEMBERED_PAGES = 100
@@ -324,12 +324,11 @@ class StoredState:
         self.posts = pages.posts
         self.post_count = pages.post_count
         self.news = pages.news
-        self.paths, self.path_count = pages.paths, pages.path_count
+        self.paths, self.path_count, self.all_events = pages.paths, pages.path_count, pages.all_events
         self.around = pages.around
         self.moved = pages.moved
         self.post_months, self.posts_of = pages.post_months, pages.posts_of
         self.event_list, self.events, self.event = pages.event_list, pages.events, pages.event
-        self.all_events = pages.all_events
         self.first_event, self.hours_page = pages.first_event, pages.hours_page
         self.contact_page = pages.contact_page
         self.identity = site.identity
@@ -341,11 +340,6 @@ def _public(site: Site, number: int | None = None) -> RevisionQuerySet:
     """All that was public, up to the edition ``number``."""
     found = Revision.objects.filter(site=site, language=site.language, live_from__isnull=False)
     return found if number is None else found.filter(live_from__lte=number)
-
-
-def key_of_pages(site: Site) -> tuple[int, int, str]:
-    """What the pages of a draft are kept by: another number of writes, or another language, and they are others."""
-    return site.pk, site.pages_revision, site.language
 
 
 _DRAFTS: LRUCache[Any, CachedPages] = LRUCache(20)
