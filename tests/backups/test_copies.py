@@ -222,6 +222,7 @@ find {folder}/data -uid 0
 """
 
 
+@pytest.mark.long
 @roots.root_only
 def test_what_root_copies_and_brings_back_is_the_servers_own(tmp_path):
     copy_data(DEMO, tmp_path / "data")

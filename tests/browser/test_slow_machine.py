@@ -6,6 +6,7 @@ import pytest
 from playwright.sync_api import Page, expect
 
 from tests.browser.test_finding import find
+from tests.support.sampling import sample
 
 TIMES = 6
 SAID = "window.said = []; new MutationObserver(() => window.said.push(document.body.innerText)).observe(document, {subtree: true, childList: true, characterData: true})"  # noqa: E501
@@ -16,7 +17,7 @@ def slow(page: Page) -> Page:
     return page
 
 
-@pytest.mark.parametrize("view", ["editions", "style"])
+@pytest.mark.parametrize("view", sample(["editions", "style"], 1))
 def test_every_letter_typed_after_the_finder_is_in_the_field(server, people, view):
     person = people(server).sign_in().open(view=view)
     page = slow(person.page)
@@ -46,6 +47,7 @@ def test_publishing_says_what_was_published_and_never_nothing(server, people):
     assert not any("Nothing to publish" in text for text in page.evaluate("window.said"))
 
 
+@pytest.mark.long
 def test_a_menu_that_was_opened_while_a_view_is_drawn_stays_open(server, people):
     page = slow(people(server).sign_in().open().page)
     for view in ("Editions", "Pages", "Consistency"):

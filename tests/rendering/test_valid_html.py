@@ -11,6 +11,7 @@ from hestor.sites.models import Revision, Site
 from hestor.sites.selectors.states import draft_of
 from tests.conftest import NOW
 from tests.support.hostile import HOSTILE
+from tests.support.sampling import LONG
 
 # All that may stand around a page, and as little of it as there may be.
 FRAMED = {
@@ -40,7 +41,7 @@ def _of_each_kind(site: Site) -> list[str]:
 def test_every_page_of_the_demo_is_valid(demo_sites, tmp_path):
     for site in demo_sites.values():
         own = site.facts
-        whole = Renderer(draft_of(site), NOW).paths()
+        whole = Renderer(draft_of(site), NOW).paths() if LONG else _of_each_kind(site)
         for kind, facts, paths in (
             ("own", own, whole),
             ("hostile", own.model_copy(update=_hostile()), whole),
@@ -55,7 +56,7 @@ def test_every_page_of_the_demo_is_valid(demo_sites, tmp_path):
     (tmp_path / "unpublished.html").write_bytes(unpublished("ar").body)
     config = tmp_path / "config.json"
     config.write_text(json.dumps(RULES))
-    assert len(list(tmp_path.glob("*.html"))) > 80
+    assert len(list(tmp_path.glob("*.html"))) > (80 if LONG else 60)
     run = subprocess.run(
         ["node_modules/.bin/html-validate", "--config", config, f"{tmp_path}/*.html"],
         cwd=FRONTEND,

@@ -9,6 +9,7 @@ from hestor.rendering.brand_files import BrandFiles
 from hestor.sites import generated_files
 from hestor.sites.selectors.brand_report import brand_report
 from tests.support.hostile_pictures import hostile_pictures
+from tests.support.sampling import sample
 
 
 @pytest.fixture(autouse=True)
@@ -30,7 +31,7 @@ def pictures():
 
 
 @pytest.mark.xdist_group("hostile")
-@pytest.mark.parametrize("name", sorted(NAMES))
+@pytest.mark.parametrize("name", sample(sorted(NAMES), *range(0, len(NAMES), 2)))
 def test_is_refused_in_words_or_can_be_shown_everywhere(sandbox, site, pictures, name):
     try:
         picture, _ = services.upload(site.pk, name, pictures[name])

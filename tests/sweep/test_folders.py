@@ -12,6 +12,7 @@ from hestor.core.sweep.folder import sweep
 from hestor.core.sweep.mended_folder import mend_all
 from hestor.core.sweep.style import Style, UnreadableStyle, read, schema
 from tests.support.labelled import sites, strays_of
+from tests.support.sampling import sample
 
 TODAY = date(2026, 5, 3)
 STYLE = Style(
@@ -71,7 +72,7 @@ def test_all_but_the_spots_stays_byte_for_byte():
 
 
 def test_what_is_mended_is_found_no_more_and_nothing_new_is():
-    for site in sites():
+    for site in sample(list(sites()), 0, -1):
         before = {one.id for one in strays_of(site)}
         files = Files(tuple(site.files), site.files.__getitem__)
         style = read(site.style()).style

@@ -145,6 +145,7 @@ exit 1
 """
 
 
+@pytest.mark.long
 @roots.root_only
 def test_the_service_starts_as_it_is_shipped(tmp_path):
     """With the unit's command, as another user, in what the guide makes, and with the settings of the example alone."""

@@ -53,6 +53,7 @@ class Person(threading.Thread):
             self.caller.call("POST", "/api/session", {"email": "guest@quillmere.example", "password": "wrong"})
 
 
+@pytest.mark.long
 @pytest.mark.xdist_group("many")
 def test_twenty_at_once(tmp_path):
     with Server(copy_data(DEMO, tmp_path / "data"), workers=2) as server:

@@ -8,6 +8,8 @@ import json
 import subprocess
 import sys
 
+from tests.support.sampling import LONG
+
 ASK = """
 import json, os, random, sys
 from datetime import UTC, date, datetime
@@ -17,7 +19,7 @@ from hestor.core.dates import forms, patterns
 from hestor.core.facts import proposal
 
 NOW = datetime(2026, 9, 28, 12, 5, tzinfo=UTC)
-TAGS = sorted(tag for tag in localedata.locale_identifiers() if tag != "root" and "_" not in tag)
+TAGS = sorted(tag for tag in localedata.locale_identifiers() if tag != "root" and "_" not in tag)[:: int(sys.argv[1])]
 
 def said(tag):
     days = [languages.weekday_name(day, tag, width) for day in languages.WEEKDAYS for width in ("wide", "abbreviated")]
@@ -43,7 +45,7 @@ def all_in(order):
 
 alone = {tag: apart(lambda tag=tag: said(tag)) for tag in TAGS}
 leaks = {}
-for order in range(3):
+for order in range(3 if len(TAGS) > 200 else 1):
     together = apart(lambda: all_in(order))
     leaks |= {tag: together[tag] for tag in TAGS if together[tag] != alone[tag]}
 print(json.dumps({"count": len(TAGS), "leaks": leaks}))
@@ -51,7 +53,7 @@ print(json.dumps({"count": len(TAGS), "leaks": leaks}))
 
 
 def test_all_languages_in_any_order_say_what_each_says_alone():
-    made = subprocess.run([sys.executable, "-c", ASK], capture_output=True, text=True, check=True)
+    made = subprocess.run([sys.executable, "-c", ASK, "1" if LONG else "5"], capture_output=True, text=True, check=True)
     found = json.loads(made.stdout)
-    assert found["count"] > 300
+    assert found["count"] > (300 if LONG else 60)
     assert found["leaks"] == {}
