@@ -40,6 +40,7 @@ def _fact(key: str, spec: FactSpec) -> dict[str, Any]:
         "takesFillIns": spec.takes_fill_ins,
         "common": spec.common,
         "quiet": spec.quiet,
+        "needed": spec.needed,
         **limits,
         "slots": [_slot(slot) for slot in spec.slots],
     }

@@ -38,7 +38,7 @@ function Waiting({ site }: { site: Site }) {
   );
 }
 
-function Views({ site, nav, second }: { site: Site; nav: RefObject<HTMLElement | null>; second: string }) {
+function Views({ site, nav }: { site: Site; nav: RefObject<HTMLElement | null> }) {
   const { t } = useTranslation();
   const { pathname } = useLocation();
   // On a phone the row of views is wider than the window: the one that is open is to be seen.
@@ -50,11 +50,7 @@ function Views({ site, nav, second }: { site: Site; nav: RefObject<HTMLElement |
     return () => cancelAnimationFrame(frame);
   }, [pathname, nav]);
   return (
-    <nav
-      ref={nav}
-      aria-label={t("shell.views")}
-      className={`relative flex min-w-0 flex-1 gap-0.5 overflow-x-auto ${second}`}
-    >
+    <nav ref={nav} aria-label={t("shell.views")} className="relative flex min-w-0 flex-1 gap-0.5 overflow-x-auto">
       {VIEWS.map((view) => (
         <NavLink
           key={view}
@@ -69,7 +65,7 @@ function Views({ site, nav, second }: { site: Site; nav: RefObject<HTMLElement |
   );
 }
 
-function Find({ second }: { second: string }) {
+function Find() {
   const { t } = useTranslation();
   const open = useDeskKeys();
   return (
@@ -79,7 +75,7 @@ function Find({ second }: { second: string }) {
       aria-keyshortcuts="Control+K"
       title={t("finder.hint")}
       onClick={() => open("finder")}
-      className={`grid size-9 flex-none place-items-center rounded-full text-soft hover:bg-board ${second}`}
+      className="grid size-9 flex-none place-items-center rounded-full text-soft hover:bg-board max-[899px]:size-11"
     >
       <Search size={18} aria-hidden />
     </button>
@@ -122,30 +118,50 @@ function Kept({ site }: { site: Site }) {
   );
 }
 
-/** The bar of a site. Where its parts don't stand in one row, the views have one of their own. */
+const ROW = "z-30 flex items-center gap-x-2 border-line bg-paper px-3 sm:px-5";
+
+/**
+ * The bar of a site. Where its parts don't stand in one row, the views have one of their own; on a phone that row goes
+ * when the view is scrolled, and what is always needed stays.
+ */
 export function TopBar({ site, sites, person }: Props) {
   const { i18n } = useTranslation();
   const nav = useRef<HTMLElement>(null);
   const waiting = useSelect(({ facts, behind }) => `${String(countChanges(facts))} ${String(behind)}`);
   const isOneRow = useOneRow(nav, [i18n.language, waiting, site.name, site.label, site.unanswered, site.unsent].join());
-  const [second, third] = isOneRow ? ["", ""] : ["order-2", "order-3"];
-  return (
-    <header
-      className={`sticky top-0 z-30 flex items-center border-b border-line bg-paper px-3 sm:px-5 ${isOneRow ? "h-15 gap-x-2 2xl:gap-x-4" : "flex-wrap gap-x-4 gap-y-1 py-2"}`}
-    >
-      <span className="max-sm:hidden">
-        <Glyph />
-      </span>
-      <SiteSwitcher site={site} sites={sites} mayMakeSites={person.may_make_sites} />
-      <i aria-hidden className="h-8 w-px bg-line max-2xl:hidden" />
-      {!isOneRow && <i aria-hidden className="order-1 basis-full" />}
-      <Views site={site} nav={nav} second={second} />
-      <Find second={second} />
-      <Kept site={site} />
-      <LanguageChoice compact className={third} />
-      <span className={third}>
+  const switcher = <SiteSwitcher site={site} sites={sites} mayMakeSites={person.may_make_sites} />;
+  const glyph = (
+    <span className="max-sm:hidden">
+      <Glyph />
+    </span>
+  );
+  if (isOneRow)
+    return (
+      <header className={`sticky top-0 h-15 border-b 2xl:gap-x-4 ${ROW}`}>
+        {glyph}
+        {switcher}
+        <i aria-hidden className="h-8 w-px bg-line max-2xl:hidden" />
+        <Views site={site} nav={nav} />
+        <Find />
+        <Kept site={site} />
+        <LanguageChoice compact />
         <AccountMenu person={person} site={site} />
-      </span>
+      </header>
+    );
+  return (
+    <header className="contents">
+      <div className={`sticky top-0 h-14 ${ROW}`}>
+        {glyph}
+        {switcher}
+        <span aria-hidden className="flex-1 max-sm:hidden" />
+        <Find />
+        <Kept site={site} />
+      </div>
+      <div className={`h-12 border-b min-[900px]:sticky min-[900px]:top-14 ${ROW}`}>
+        <Views site={site} nav={nav} />
+        <LanguageChoice compact />
+        <AccountMenu person={person} site={site} />
+      </div>
     </header>
   );
 }

@@ -2,7 +2,7 @@ import { useNavigate } from "react-router";
 import type { Page, Session, Site } from "../api/client";
 import { useSignOut } from "../accounts";
 import { countChanges } from "../draft/changes";
-import { BANDS } from "../draft/facts";
+import { PARTS, ROWS } from "../draft/facts";
 import { useSelect, useStore } from "../draft/hooks";
 import { focusField } from "../draft/useUndoKeys";
 import { useEditions } from "../editions";
@@ -15,7 +15,7 @@ import { usePictures } from "../pictures";
 import type { Entry } from "./entries";
 import { VIEWS } from "./views";
 
-const KEYS = BANDS.flatMap((band) => band.rows).flatMap((row) => row.keys);
+const KEYS = ROWS.flatMap((row) => row.keys);
 
 type Person = NonNullable<Session["account"]>;
 
@@ -89,8 +89,8 @@ function useFactEntries(site: Site): Entry[] {
   const { t } = useTranslation();
   const navigate = useNavigate();
   const values = useSelect(({ facts }) => Object.fromEntries(KEYS.map((key) => [key, facts.value(key)])));
-  return BANDS.flatMap((band) =>
-    band.rows.flatMap((row) =>
+  return PARTS.flatMap((part) =>
+    part.rows.flatMap((row) =>
       row.keys.map((key): Entry => {
         const value: unknown = values[key];
         return {
@@ -98,7 +98,7 @@ function useFactEntries(site: Site): Entry[] {
           kind: "fact",
           title: t(`factName.${key}`),
           more: typeof value === "string" ? value : "",
-          words: `${t(`band.${band.id}.title`)} ${t(`factName.${row.key}`)}`,
+          words: `${t(`band.${part.id}.title`)} ${t(`factName.${row.key}`)}`,
           go: () => {
             const spot = `fact-${row.key}`;
             holdKeys(() => document.getElementById(spot)?.closest("[role=group]") ?? null);

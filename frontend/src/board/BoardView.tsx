@@ -2,7 +2,7 @@ import { useMutation } from "@tanstack/react-query";
 import { useRef, useState } from "react";
 import { save } from "../api/upload";
 import { SPOKEN } from "../api/lists.gen";
-import { BANDS } from "../draft/facts";
+import { ROWS } from "../draft/facts";
 import { useSite } from "../draft/hooks";
 import { useTranslation } from "../i18n/useTranslation";
 import { PageSelect, usePageChoices } from "../pages";
@@ -18,7 +18,7 @@ import { pictureOf } from "./picture";
 
 const SOURCES = ["draft", "live", "both"] as const;
 type Source = (typeof SOURCES)[number];
-const DRAWN_ROWS = BANDS.flatMap((band) => band.rows).filter((row) => row.slots.length > 0);
+const DRAWN_ROWS = ROWS.filter((row) => row.slots.length > 0);
 
 interface SideProps {
   title: string;

@@ -2,17 +2,25 @@ import { Link } from "react-router";
 import { useSelect, useSite } from "../draft/hooks";
 import { useTranslation } from "../i18n/useTranslation";
 import { useSettled } from "../ui/useSettled";
-import { useChecklist } from "./api";
+import { useChecklist, type ChecklistItem } from "./api";
 
-/** How many things are still to be said; nothing where none are. */
-export function ChecklistLink() {
-  const { t } = useTranslation();
+const NONE: ChecklistItem[] = [];
+
+/** What is still to be said, found anew when the draft has rested. */
+export function useChecklistItems(): ChecklistItem[] {
   const site = useSite();
   const revision = useSettled(
     useSelect(({ facts }) => facts.state.meta.revision),
     1_500,
   );
-  const count = useChecklist(site.slug, revision).data?.items.length ?? 0;
+  return useChecklist(site.slug, revision).data?.items ?? NONE;
+}
+
+/** How many things are still to be said; nothing where none are. */
+export function ChecklistLink() {
+  const { t } = useTranslation();
+  const site = useSite();
+  const count = useChecklistItems().length;
   if (count === 0) return null;
   return (
     <Link to={`/${site.slug}/to-say`} className="act-link">

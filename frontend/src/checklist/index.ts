@@ -1,4 +1,4 @@
 import { later } from "../ui/later";
 
-export { ChecklistLink } from "./ChecklistLink";
+export { ChecklistLink, useChecklistItems } from "./ChecklistLink";
 export const ChecklistView = later(async () => (await import("./ChecklistView")).ChecklistView);

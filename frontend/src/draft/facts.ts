@@ -23,8 +23,11 @@ export interface Row {
   common: boolean;
 }
 
-export interface Band {
-  id: BandId;
+/** A part of the sheet: what every site needs, then the rest by band. */
+export type PartId = "needed" | BandId;
+
+export interface Part {
+  id: PartId;
   rows: Row[];
 }
 
@@ -49,15 +52,25 @@ function rowOf(spec: Spec): Row {
   return { key, keys: [key, ...further], editor, size, slots, common };
 }
 
-/** The sheet, as the facts' specs lay it out: its bands and rows in order. */
-export const BANDS: Band[] = BAND_IDS.map((id) => ({
-  id,
-  rows: FACTS.filter((fact) => fact.band === id && fact.within === null).map(rowOf),
-}));
+function partOf(id: PartId, fits: (spec: Spec) => boolean): Part {
+  return { id, rows: FACTS.filter((fact) => fact.within === null && fits(fact)).map(rowOf) };
+}
+
+/** The sheet, as the facts' specs lay it out: what every site needs, then the other rows by band, in order. */
+export const PARTS: Part[] = [
+  partOf("needed", (fact) => fact.needed),
+  ...BAND_IDS.map((id) => partOf(id, (fact) => fact.band === id && !fact.needed)),
+].filter((part) => part.rows.length > 0);
+
+/** The rows of the whole sheet. */
+export const ROWS: Row[] = PARTS.flatMap((part) => part.rows);
 
 /** The row in which each fact is edited. */
-export const ROW_OF = new Map<string, Row>(
-  BANDS.flatMap((band) => band.rows).flatMap((row) => row.keys.map((key) => [key, row] as const)),
+export const ROW_OF = new Map<string, Row>(ROWS.flatMap((row) => row.keys.map((key) => [key, row] as const)));
+
+/** The part of the sheet that a row stands in. */
+export const PART_OF = new Map<string, PartId>(
+  PARTS.flatMap((part) => part.rows.map((row) => [row.key, part.id] as const)),
 );
 
 /** The facts from which pictures are drawn. */

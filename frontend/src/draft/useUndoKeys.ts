@@ -1,10 +1,15 @@
 import { useEffect } from "react";
 import { fieldName, type DraftStore, type FieldRef } from "./store";
 
+/** Asks the view that is open to draw a field that is not drawn yet. */
+export const REVEAL = "hestor:reveal";
+
 /** Brings a field that was just changed from elsewhere to the eye. */
 export function focusField(field: FieldRef | undefined): void {
   if (!field) return;
-  document.querySelector<HTMLElement>(`[data-field="${fieldName(field.document, field.key)}"]`)?.focus();
+  const find = () => document.querySelector<HTMLElement>(`[data-field="${fieldName(field.document, field.key)}"]`);
+  if (!find()) dispatchEvent(new CustomEvent<FieldRef>(REVEAL, { detail: field }));
+  find()?.focus();
 }
 
 /** Ctrl+Z takes the last change back, Ctrl+Shift+Z or Ctrl+Y makes it again; ⌘ where there is one. */

@@ -1,22 +1,22 @@
-import { useEffect, useState } from "react";
+import { useEffect, useState, type RefObject, useRef } from "react";
+import { Link } from "react-router";
 import { isChanged } from "../draft/changes";
-import { BANDS, type Band } from "../draft/facts";
+import { PARTS, type Part } from "../draft/facts";
 import { useSelect } from "../draft/hooks";
 import { useTranslation } from "../i18n/useTranslation";
 import { ChecklistLink } from "../checklist";
+import { useNextUnsaid } from "./useNextUnsaid";
+import { ADDRESS, FIRST, type Parts } from "./useParts";
 
-/** The section below the bands, which is about no fact. */
-const ADDRESS = "address";
-
-/** The band that is being read: the last whose beginning has passed the upper third of the window. */
-function useBandInView(): string {
-  const [inView, setInView] = useState<string>(BANDS[0]?.id ?? "");
+/** The part that is being read: the last whose beginning has passed the upper third of the window. */
+function usePartInView(): string {
+  const [inView, setInView] = useState<string>(FIRST);
   useEffect(() => {
     function update() {
-      const passed = [...BANDS, { id: ADDRESS }].filter(
+      const passed = [...PARTS, { id: ADDRESS }].filter(
         ({ id }) => (document.getElementById(id)?.getBoundingClientRect().top ?? Infinity) < innerHeight / 3,
       );
-      setInView(passed.at(-1)?.id ?? BANDS[0]?.id ?? "");
+      setInView(passed.at(-1)?.id ?? FIRST);
     }
     addEventListener("scroll", update, { passive: true });
     return () => removeEventListener("scroll", update);
@@ -24,52 +24,101 @@ function useBandInView(): string {
   return inView;
 }
 
-function Entry({ band, current }: { band: Band; current: boolean }) {
+/** How many facts of a part say something else than what visitors see. */
+export function useChangedIn(part: Part): number {
+  return useSelect(({ facts }) => part.rows.flatMap((row) => row.keys).filter((key) => isChanged(facts, key)).length);
+}
+
+function Entry({ part, current }: { part: Part; current: boolean }) {
   const { t } = useTranslation();
-  const changed = useSelect(
-    ({ facts }) => band.rows.flatMap((row) => row.keys).filter((key) => isChanged(facts, key)).length,
-  );
+  const changed = useChangedIn(part);
   return (
-    <a
-      href={`#${band.id}`}
+    <Link
+      to={`#${part.id}`}
+      replace
       aria-current={current ? "location" : undefined}
       className="flex items-center justify-between border-e-2 border-transparent py-1.5 pe-3 text-soft hover:text-ink aria-[current]:border-act aria-[current]:font-semibold aria-[current]:text-ink"
     >
-      {t(`band.${band.id}.title`)}
+      {t(`band.${part.id}.title`)}
       <small className={`font-code text-[11px] ${changed ? "rounded-sm bg-mark px-1.5 text-on-mark" : ""}`}>
-        {changed || band.rows.length}
+        {changed || part.rows.length}
         <span className="unseen">
           {" "}
-          {changed ? t("sheet.changedFacts", { count: changed }) : t("sheet.facts", { count: band.rows.length })}
+          {changed ? t("sheet.changedFacts", { count: changed }) : t("sheet.facts", { count: part.rows.length })}
         </span>
       </small>
-    </a>
+    </Link>
   );
 }
 
-/** The index at the left: each band with its count of changes. */
-export function Index() {
+/** Leads to what is to be said next. */
+export function NextUnsaid({ className = "" }: { className?: string }) {
   const { t } = useTranslation();
-  const inView = useBandInView();
+  const next = useNextUnsaid();
+  if (!next) return null;
   return (
-    <nav
-      aria-label={t("sheet.index")}
-      className="sticky top-26 xl:top-15 hidden self-start py-5 ps-5 min-[900px]:block"
-    >
-      <p className="mb-2.5 text-xs font-semibold text-soft">{t("sheet.index")}</p>
-      {BANDS.map((band) => (
-        <Entry key={band.id} band={band} current={band.id === inView} />
+    <Link to={`#fact-${next}`} replace className={`act-link ${className}`}>
+      {t("sheet.next", { fact: t(`factName.${next}`) })}
+    </Link>
+  );
+}
+
+/** The index at the left: each part with its count of changes, what is to be said next, and all of it at once. */
+export function Index({ parts }: { parts: Parts }) {
+  const { t } = useTranslation();
+  const inView = usePartInView();
+  return (
+    <nav aria-label={t("sheet.index")} className="sticky top-26 self-start py-5 ps-5 xl:top-15">
+      {PARTS.map((part) => (
+        <Entry key={part.id} part={part} current={part.id === inView} />
       ))}
-      <a
-        href={`#${ADDRESS}`}
+      <Link
+        to={`#${ADDRESS}`}
+        replace
         aria-current={inView === ADDRESS ? "location" : undefined}
         className="block border-e-2 border-transparent py-1.5 text-soft hover:text-ink aria-[current]:border-act aria-[current]:font-semibold aria-[current]:text-ink"
       >
         {t("siteAddress.title")}
-      </a>
-      <p className="mt-4 pe-3">
+      </Link>
+      <p className="mt-4 grid justify-items-start gap-2 pe-3">
+        <NextUnsaid />
         <ChecklistLink />
+        <button type="button" className="act-link" onClick={parts.allOpen ? parts.foldAll : parts.openAll}>
+          {t(parts.allOpen ? "sheet.foldAll" : "sheet.openAll")}
+        </button>
       </p>
     </nav>
   );
+}
+
+/** Where there is room for one part, all of them in a row that stays. */
+export function PartsRow({ shown }: { shown: string }) {
+  const { t } = useTranslation();
+  const row = useRef<HTMLElement>(null);
+  useShownIn(row, shown);
+  return (
+    <nav
+      ref={row}
+      aria-label={t("sheet.index")}
+      className="sticky top-14 z-20 flex gap-1.5 overflow-x-auto border-b border-line bg-paper px-4 py-1.5"
+    >
+      {[...PARTS.map((part) => part.id), ADDRESS].map((id) => (
+        <Link
+          key={id}
+          to={`#${id}`}
+          replace
+          aria-current={id === shown ? "location" : undefined}
+          className="grid min-h-11 flex-none place-items-center rounded-full bg-board px-4 font-medium whitespace-nowrap text-soft aria-[current]:bg-ink aria-[current]:text-paper"
+        >
+          {t(`band.${id}.short`)}
+        </Link>
+      ))}
+    </nav>
+  );
+}
+
+function useShownIn(row: RefObject<HTMLElement | null>, shown: string) {
+  useEffect(() => {
+    row.current?.querySelector("[aria-current]")?.scrollIntoView({ inline: "center", block: "nearest" });
+  }, [row, shown]);
 }

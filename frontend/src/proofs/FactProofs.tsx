@@ -5,8 +5,14 @@ import { isFile } from "./model";
 import { useProofs } from "./ProofsProvider";
 import { proofKey } from "./reader";
 
+interface Props {
+  row: Row;
+  /** Leaves out how many more places there are. */
+  only?: boolean;
+}
+
 /** The proofs of one fact: those that tell most about it, then how many more places there are. */
-export function FactProofs({ row }: { row: Row }) {
+export function FactProofs({ row, only = false }: Props) {
   const path = useProofs((state) => state.path);
   const reach = useProofs((state) => state.reach[row.key]);
   const wanted = row.slots.map((slot) => {
@@ -30,11 +36,13 @@ export function FactProofs({ row }: { row: Row }) {
           shows={Boolean(home) || !reach}
         />
       ))}
-      <MorePlaces
-        fact={row.key}
-        reach={reach?.places.filter((one) => !drawn.some(({ place }) => place === one.place)) ?? []}
-        alone={drawn.length === 0}
-      />
+      {!only && (
+        <MorePlaces
+          fact={row.key}
+          reach={reach?.places.filter((one) => !drawn.some(({ place }) => place === one.place)) ?? []}
+          alone={drawn.length === 0}
+        />
+      )}
     </>
   );
 }

@@ -1,6 +1,6 @@
 import { later } from "../ui/later";
 
-export { AddressSection } from "./AddressLater";
+export { SiteAddress } from "./SiteAddressLater";
 export { useClock, useCountries, useLanguages, useSites } from "./api";
 export { LabelDialog } from "./LabelDialog";
 export const NewSite = later(async () => (await import("./NewSite")).NewSite);

@@ -81,6 +81,7 @@ class BrandFacts(FactGroup):
             texts=("description",),
             missed=True,
             per_language=True,
+            needed=True,
         ),
     ] = None
     logo_dark: Annotated[
@@ -153,12 +154,13 @@ class BrandFacts(FactGroup):
             in_words=_icon_words,
             visual=True,
             missed=True,
+            needed=True,
         ),
     ] = None
     share_picture: Annotated[
         SharePicture | None,
         FactSpec(
-            Band.BRAND,
+            Band.COLOURS,
             assets.share_picture,
             lambda facts: SharePicture(picture=PROBE_KEY),
             editor="share",

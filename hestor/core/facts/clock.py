@@ -77,7 +77,7 @@ def _weekday_words(day: str) -> Words:
     return Words(said=lambda reader: languages.weekday_name(day, reader)) if day else Words("value.regions_own")
 
 
-def _form_fact(key: str, kind: Kind, in_effect: Callable[[Any], str], slot: Slot) -> FactSpec:
+def _form_fact(key: str, kind: Kind, in_effect: Callable[[Any], str], slot: Slot, needed: bool = False) -> FactSpec:
     """A form of dates or times; ``in_effect`` gives the one that pages take."""
     one, another = (_ISO, _SPELT) if kind == "date" else (_ISO_TIME, _BY_HALVES)
     return FactSpec(
@@ -90,6 +90,7 @@ def _form_fact(key: str, kind: Kind, in_effect: Callable[[Any], str], slot: Slot
         in_words=_form_words,
         held=in_effect if kind == "date" else None,
         per_language=True,
+        needed=needed,
     )
 
 
@@ -105,9 +106,10 @@ class ClockFacts(FactGroup):
             editor="clock",
             slots=(Slot(Place.FOOTER),),
             held=itself("time_zone"),
+            needed=True,
         ),
     ] = "UTC"
-    date_long: Annotated[str, _form_fact("date_long", "date", long_form, Slot(Place.DATED))] = ""
+    date_long: Annotated[str, _form_fact("date_long", "date", long_form, Slot(Place.DATED), needed=True)] = ""
     date_short: Annotated[str, _form_fact("date_short", "date", short_form, Slot(Place.DATED, home=True))] = ""
     time_style: Annotated[str, _form_fact("time_style", "time", time_form, Slot(Place.DATED))] = ""
     further_calendar: Annotated[

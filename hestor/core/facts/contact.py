@@ -42,6 +42,7 @@ class ContactFacts(FactGroup):
             held=itself("contact_email"),
             remembered=True,
             missed=True,
+            needed=True,
         ),
     ] = ""
     contact_label: Annotated[

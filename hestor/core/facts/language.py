@@ -20,12 +20,13 @@ class LanguageFacts(FactGroup):
             editor="language",
             held=itself("language"),
             drawn=True,
+            needed=True,
         ),
     ] = "en-GB"
     own_words: Annotated[
         OwnWords,
         FactSpec(
-            Band.LANGUAGE,
+            Band.WORDS,
             own_words_rule,
             lambda facts: () if facts.own_words else (OwnWord(language="en", key="changed", text="Changed"),),
             editor="own_words",

@@ -51,6 +51,7 @@ class WordFacts(FactGroup):
             held=itself("name"),
             remembered=True,
             drawn=True,
+            needed=True,
         ),
     ]
     short_name: Annotated[
@@ -78,6 +79,7 @@ class WordFacts(FactGroup):
             held=itself("tagline"),
             missed=True,
             drawn=True,
+            needed=True,
         ),
     ] = ""
     description: Annotated[

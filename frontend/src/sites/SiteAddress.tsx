@@ -181,18 +181,7 @@ function Shown({ address }: { address: Address }) {
 }
 
 /** Where the site is found: its short address, its own domain, and what to enter for that. */
-export function AddressSection() {
-  const { t } = useTranslation();
+export function SiteAddress() {
   const address = useAddress(useSite().slug);
-  return (
-    <section id="address" aria-labelledby="address-title" className="scroll-mt-28 border-t border-line lg:scroll-mt-16">
-      <div className="flex flex-wrap items-baseline gap-x-3 px-6 pt-4 pb-3">
-        <h2 id="address-title" className="text-[22px] leading-none font-[650] tracking-tight">
-          {t("siteAddress.title")}
-        </h2>
-        <p className="text-soft">{t("siteAddress.lead")}</p>
-      </div>
-      <QueryBoundary query={address}>{(now) => <Shown key={now.slug} address={now} />}</QueryBoundary>
-    </section>
-  );
+  return <QueryBoundary query={address}>{(now) => <Shown key={now.slug} address={now} />}</QueryBoundary>;
 }
