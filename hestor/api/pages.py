@@ -54,12 +54,14 @@ class TreeQuery(Strict):
 
     With ``around`` it begins so that this page is in it. ``sought`` are words of a title or an address;
     ``parents_only`` leaves those below which others can stand, ``leaving_out`` those that leave out shared parts.
+    ``in_texts`` looks for the words in the texts of pages, too.
     """
 
     start: Number = 0
     count: Count = 200
     around: Identifier | None = None
     sought: Annotated[str, Field(max_length=200)] = ""
+    in_texts: bool = False
     parents_only: bool = False
     leaving_out: bool = False
 

@@ -5,6 +5,8 @@ from pathlib import Path
 import pytest
 from playwright.sync_api import Browser, BrowserContext, Locator, Page, expect, sync_playwright
 
+from hestor import translations
+from hestor.core.facts.document import SPECS
 from tests.support.chromium import ARGUMENTS, CHROMIUM
 from tests.support.server import TOP, Server, copy_data
 from tests.support.template import BARE, DEMO, sessions_of
@@ -17,6 +19,25 @@ expect.set_options(timeout=20_000)
 
 
 FAILED = pytest.StashKey[bool]()
+
+
+def _parts_of_facts() -> dict[str, str]:
+    """The part of the sheet that each fact stands in, by what it is called in any of the desk's languages."""
+    parts = {}
+    for language in translations.languages("desk"):
+        names = translations.catalogue("desk", language)
+        for key, spec in SPECS.items():
+            row = SPECS[spec.within] if spec.within else spec
+            parts[names[f"fact.{key}"]] = "needed" if row.needed else row.band.value
+    return parts
+
+
+PARTS = _parts_of_facts()
+# Opens a part of the sheet as a person does: by its line, or on a phone in the row of parts.
+UNFOLD = """part => (
+  document.querySelector(`section#${part} > button[aria-expanded=false]`) ??
+  document.querySelector(`nav.sticky a[href$="#${part}"]:not([aria-current])`)
+)?.click()"""
 
 
 @pytest.hookimpl(wrapper=True)
@@ -116,7 +137,17 @@ class Person:
         assert asked.patch(style, data={"facts": facts}, headers={"If-Match": revision}).ok
         return self
 
+    def unfold(self, part: str) -> "Person":
+        """Opens a part of the sheet, by its name in addresses, unless it is open."""
+        self.page.locator("section[aria-labelledby$='-title']").first.wait_for()
+        narrow = (self.page.viewport_size or {"width": 1280})["width"] < 900
+        if narrow or self.page.locator(f"section#{part} > button[aria-expanded=false]").count():
+            self.page.evaluate(UNFOLD, part)
+        return self
+
     def fact(self, name: str):
+        if "/style" in self.page.url and name in PARTS:
+            self.unfold(PARTS[name])
         return self.page.get_by_role("group", name=name, exact=True)
 
     def field(self, name: str):

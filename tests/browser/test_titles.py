@@ -149,7 +149,7 @@ def test_who_may_only_look_changes_nothing(shared_server, people):
 def test_a_pattern_is_put_together_by_keyboard(server, people):
     person = people(server).sign_in().open(view="style")
     page = person.page
-    row = page.get_by_role("group", name="Page titles").first
+    row = person.fact("Page titles").first
     row.get_by_role("button", name=re.compile("^Page: ")).focus()
     page.keyboard.press("ArrowRight")
     tab = row.locator("figure").first
@@ -172,6 +172,7 @@ def test_a_page_leaves_the_menu_out_and_takes_part_again(server, people):
     page.get_by_role("group", name="What this page shows").get_by_label("Menu").uncheck()
     expect(page.get_by_text("1 change not published")).to_be_visible()
     person.go_to("House style")
+    person.unfold("frame")
     page.get_by_text("1 page leaves parts out:").scroll_into_view_if_needed()
     page.get_by_role("button", name="Take part again Returning seed").click()
     expect(page.get_by_text("1 page leaves parts out:")).to_be_hidden()
@@ -184,7 +185,7 @@ CODE = "<script>document.documentElement.dataset.counted = 'yes'</script>"
 def test_added_code_runs_once_a_visitor_agrees_and_never_in_a_safe_start(server, people):
     person = people(server).sign_in().open(view="style")
     page = person.page
-    code = page.get_by_role("textbox", name="Third-party code")
+    code = person.unfold("added").page.get_by_role("textbox", name="Third-party code")
     code.scroll_into_view_if_needed()
     code.fill(f"{CODE}</head>")
     group = page.get_by_role("group", name="Third-party code")
@@ -218,7 +219,7 @@ def test_added_code_runs_once_a_visitor_agrees_and_never_in_a_safe_start(server,
 def test_the_menu_folds_on_a_phone_with_a_script_and_without(server, people, browser):
     person = people(server).sign_in().open(view="style")
     page = person.page
-    page.get_by_label("Below 640 pixels").check()
+    person.unfold("frame").page.get_by_label("Below 640 pixels").check()
     expect(page.get_by_text("1 change not published")).to_be_visible()
     publish(page)
     for scripts in (True, False):
@@ -259,7 +260,7 @@ def test_what_is_still_to_say_leads_to_its_spot_and_falls_away(bare_server, peop
 def test_another_address_is_told_of_before_and_leads_on(server, people):
     person = people(server).sign_in().open(view="style")
     page = person.page
-    page.get_by_role("button", name="Change the address").click()
+    person.unfold("address").page.get_by_role("button", name="Change the address").click()
     expect(page.get_by_text("Links from elsewhere and bookmarks")).to_be_visible()
     page.get_by_label("Short address on this server").fill("not ok")
     page.get_by_role("button", name="Change it now").click()

@@ -6249,6 +6249,7 @@ export interface components {
          *
          *     With ``around`` it begins so that this page is in it. ``sought`` are words of a title or an address;
          *     ``parents_only`` leaves those below which others can stand, ``leaving_out`` those that leave out shared parts.
+         *     ``in_texts`` looks for the words in the texts of pages, too.
          */
         TreeQuery: {
             /** Around */
@@ -6258,6 +6259,11 @@ export interface components {
              * @default 200
              */
             count: number;
+            /**
+             * In Texts
+             * @default false
+             */
+            in_texts: boolean;
             /**
              * Leaving Out
              * @default false
@@ -12513,6 +12519,7 @@ export interface operations {
                 count?: number;
                 around?: number | null;
                 sought?: string;
+                in_texts?: boolean;
                 parents_only?: boolean;
                 leaving_out?: boolean;
             };

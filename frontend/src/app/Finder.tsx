@@ -88,7 +88,9 @@ export function Finder({ entries, typed, onType, onReady, onClose }: Props) {
                     </span>
                   )}
                 </span>
-                <span className="flex-none text-xs text-soft">{t(`finder.kind.${entry.kind}`)}</span>
+                <span className="flex-none text-xs text-soft">
+                  {[t(`finder.kind.${entry.kind}`), entry.where].filter(Boolean).join(" · ")}
+                </span>
               </li>
             ))}
           </ul>

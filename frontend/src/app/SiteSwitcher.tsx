@@ -1,7 +1,7 @@
 import { Check, ChevronDown, ExternalLink, Plus, SlidersHorizontal, Tag } from "lucide-react";
 import { DropdownMenu as Menu } from "radix-ui";
 import { useState } from "react";
-import { useNavigate } from "react-router";
+import { useLocation, useNavigate } from "react-router";
 import type { Site } from "../api/client";
 import { useTranslation } from "../i18n/useTranslation";
 import { LabelDialog } from "../sites";
@@ -38,6 +38,9 @@ interface Props {
 export function SiteSwitcher({ site, sites, mayMakeSites }: Props) {
   const { t } = useTranslation();
   const navigate = useNavigate();
+  // The same view of the other site, at the same spot of its sheet; what is open within other views is of this site.
+  const { pathname, hash } = useLocation();
+  const view = `${pathname.split("/")[2] ?? "style"}${hash}`;
   const [labelling, setLabelling] = useState(false);
   return (
     <>
@@ -55,7 +58,7 @@ export function SiteSwitcher({ site, sites, mayMakeSites }: Props) {
         >
           <Menu.Label className="px-3 py-1.5 text-xs font-semibold text-soft">{t("switcher.sites")}</Menu.Label>
           {sites.map((one) => (
-            <Menu.Item key={one.slug} className={ITEM} onSelect={() => void navigate(`/${one.slug}/style`)}>
+            <Menu.Item key={one.slug} className={ITEM} onSelect={() => void navigate(`/${one.slug}/${view}`)}>
               <SiteLine site={one} />
               {one.slug === site.slug && (
                 <Check size={16} className="ms-auto flex-none text-act" aria-label={t("switcher.isOpen")} />

@@ -1,3 +1,4 @@
+import { useEffect, useState } from "react";
 import { useNavigate } from "react-router";
 import type { Page, Session, Site } from "../api/client";
 import { useSignOut } from "../accounts";
@@ -7,13 +8,14 @@ import { useSelect, useStore } from "../draft/hooks";
 import { focusField } from "../draft/useUndoKeys";
 import { useEditions } from "../editions";
 import { useFormat } from "../i18n/format";
+import { spoken } from "../i18n/i18n";
 import { useTranslation } from "../i18n/useTranslation";
 import { holdKeys } from "../ui/holdKeys";
 import { useSettled } from "../ui/useSettled";
-import { usePageChoices } from "../pages";
+import { useFoundInTexts, usePageChoices } from "../pages";
 import { usePictures } from "../pictures";
 import type { Entry } from "./entries";
-import { VIEWS } from "./views";
+import { fetchWords, foundWords, SITE_VIEWS, SPOTS } from "./foundWords";
 
 const KEYS = ROWS.flatMap((row) => row.keys);
 
@@ -29,6 +31,7 @@ export function useCommonEntries(person: Person, sites: Site[], open?: Site): En
     kind: "action",
     title: t(`finder.action.${key}`),
     more: "",
+    words: foundWords(`action ${key}`),
     go,
   });
   return [
@@ -43,7 +46,7 @@ export function useCommonEntries(person: Person, sites: Site[], open?: Site): En
         kind: "site",
         title: site.label || site.name,
         more: site.host,
-        words: site.name,
+        words: [site.name],
         go: () => void navigate(`/${site.slug}/style`),
       })),
   ];
@@ -66,12 +69,21 @@ function useActions(site: Site, onShortcuts: () => void): Entry[] {
     ["visit", true, () => void open(site.address, "_blank", "noreferrer"), site.host],
     ["shortcuts", true, onShortcuts, "?"],
   ];
-  const views = [...VIEWS, "to-say" as const, "whole-site" as const].map((view): Entry => ({
+  const views = SITE_VIEWS.map((view): Entry => ({
     key: `view ${view}`,
-    kind: "action",
-    title: t("finder.goTo", { view: t(`view.${view}`) }),
+    kind: "view",
+    title: t(`view.${view}`),
     more: "",
+    words: foundWords(`view ${view}`),
     go: () => void navigate(`/${site.slug}/${view}`),
+  }));
+  const spots = SPOTS.map((spot): Entry => ({
+    key: `part ${spot}`,
+    kind: "view",
+    title: t("siteAddress.title"),
+    more: site.host,
+    words: foundWords(`part ${spot}`),
+    go: () => void navigate(`/${site.slug}/style#${spot}`),
   }));
   const actions = found
     .filter(([, on]) => on)
@@ -80,15 +92,17 @@ function useActions(site: Site, onShortcuts: () => void): Entry[] {
       kind: "action",
       title: t(`finder.action.${key}`),
       more: more ?? "",
+      words: foundWords(`action ${key}`),
       go,
     }));
-  return [...actions, ...views];
+  return [...views, ...actions, ...spots];
 }
 
 function useFactEntries(site: Site): Entry[] {
   const { t } = useTranslation();
   const navigate = useNavigate();
   const values = useSelect(({ facts }) => Object.fromEntries(KEYS.map((key) => [key, facts.value(key)])));
+  const said = useSelect(({ facts }) => facts.state.meta.words);
   return PARTS.flatMap((part) =>
     part.rows.flatMap((row) =>
       row.keys.map((key): Entry => {
@@ -97,8 +111,9 @@ function useFactEntries(site: Site): Entry[] {
           key: `fact ${key}`,
           kind: "fact",
           title: t(`factName.${key}`),
-          more: typeof value === "string" ? value : "",
-          words: `${t(`band.${part.id}.title`)} ${t(`factName.${row.key}`)}`,
+          more: typeof value === "string" && value !== "" ? value : (said[key] ?? ""),
+          where: t(`band.${part.id}.title`),
+          words: [t(`band.${part.id}.title`), t(`factName.${row.key}`), ...foundWords(`fact ${key}`)],
           go: () => {
             const spot = `fact-${row.key}`;
             holdKeys(() => document.getElementById(spot)?.closest("[role=group]") ?? null);
@@ -124,20 +139,37 @@ function useEditionEntries(site: Site): Entry[] {
       kind: "edition",
       title: t("editions.number", { number }),
       more: edition ? format.instant(edition.published) : "",
-      words: edition?.changes.map((change) => change.words).join(" ") ?? "",
+      words: edition?.changes.map((change) => change.words) ?? [],
       go: () => void navigate(`/${site.slug}/editions?edition=${String(number)}`),
     };
   });
 }
 
-/** The pages of a site; of many only the first, and those that have the words that are typed. */
-function useFoundPages(site: string, typed: string): Page[] {
+interface FoundPages {
+  pages: Page[];
+  /** Those that say in their text what is typed, and what that is. */
+  saying: ReadonlySet<number>;
+  sought: string;
+}
+
+/** The pages of a site; of many only the first, and those that have the words that are typed, in their texts too. */
+function useFoundPages(site: string, typed: string): FoundPages {
   const first = usePageChoices(site).data;
   const sought = useSettled(typed.trim(), 150);
-  const isLong = first !== undefined && first.count > first.rows.length;
-  const further = usePageChoices(site, sought, "all", isLong && sought !== "").data;
-  const found = isLong && sought ? (further?.rows ?? []) : [];
-  return [...new Map([...(first?.rows ?? []), ...found].map((page) => [page.id, page])).values()];
+  const further = useFoundInTexts(site, sought).data;
+  const found = sought.length > 1 ? (further?.rows ?? []) : [];
+  const pages = [...new Map([...(first?.rows ?? []), ...found].map((page) => [page.id, page])).values()];
+  return { pages, saying: new Set(found.map((page) => page.id)), sought };
+}
+
+/** Fetches what people call things, in the desk's language, once something is sought. */
+function useFoundWords(): void {
+  const { i18n } = useTranslation();
+  const [, setFetched] = useState("");
+  useEffect(() => {
+    const language = spoken(i18n.language);
+    void fetchWords(language).then(() => setFetched(language));
+  }, [i18n.language]);
 }
 
 /** Everything of a site that can be found. What was not read yet is fetched, and comes when it is there. */
@@ -149,7 +181,8 @@ export function useSiteEntries(
   onShortcuts: () => void,
 ): Entry[] {
   const navigate = useNavigate();
-  const pages = useFoundPages(site.slug, typed);
+  useFoundWords();
+  const { pages, saying, sought } = useFoundPages(site.slug, typed);
   const pictures = usePictures(site.slug).data?.pictures ?? [];
   return [
     ...useActions(site, onShortcuts),
@@ -159,7 +192,7 @@ export function useSiteEntries(
       kind: "page",
       title: page.shown_title,
       more: page.path,
-      words: `${page.menu_title} ${page.tab_title}`,
+      words: [page.menu_title, page.tab_title, ...(saying.has(page.id) ? [sought] : [])],
       go: () => void navigate(`/${site.slug}/pages?page=${String(page.id)}`),
     })),
     ...pictures.map((picture): Entry => ({
@@ -167,7 +200,7 @@ export function useSiteEntries(
       kind: "picture",
       title: picture.title || picture.name,
       more: picture.description,
-      words: picture.name,
+      words: [picture.name],
       go: () => void navigate(`/${site.slug}/pictures?picture=${String(picture.id)}`),
     })),
     ...useEditionEntries(site),

@@ -10,8 +10,19 @@ export const ADDRESS = "address";
 export const FIRST = "needed";
 const ALL: readonly string[] = [...PARTS.map((part) => part.id), ADDRESS];
 
-/** Which parts were open on each site when its sheet was left. */
-const left = new Map<string, ReadonlySet<string>>();
+/** Where it is kept which parts are open: as long as the tab is, whichever site is looked at. */
+const KEPT = "hestor.parts";
+const SHOWN = "hestor.part";
+
+function kept(): ReadonlySet<string> {
+  try {
+    const read: unknown = JSON.parse(sessionStorage.getItem(KEPT) ?? "[]");
+    const known = Array.isArray(read) ? read.map(String).filter((part) => ALL.includes(part)) : [];
+    return new Set([FIRST, ...known]);
+  } catch {
+    return new Set([FIRST]);
+  }
+}
 
 /** The part that a spot is in, by the name that addresses have for it: a part's own, or `fact-…`. */
 function partOf(spot: string): string | undefined {
@@ -30,11 +41,11 @@ export interface Parts {
   shown: string;
 }
 
-/** Which parts of a site's sheet are open. What every site needs always is; the address opens the one that it names. */
-export function useParts(site: string): Parts {
+/** Which parts of the sheet are open. What every site needs always is; the address opens the one that it names. */
+export function useParts(): Parts {
   const { hash, key } = useLocation();
-  const [opened, setOpened] = useState<ReadonlySet<string>>(() => left.get(site) ?? new Set([FIRST]));
-  const [shown, show] = useState(FIRST);
+  const [opened, setOpened] = useState(kept);
+  const [shown, show] = useState(() => partOf(sessionStorage.getItem(SHOWN) ?? "") ?? FIRST);
   const reveal = useCallback((part: string | undefined) => {
     if (!part) return;
     show(part);
@@ -46,7 +57,8 @@ export function useParts(site: string): Parts {
     setNamed(key);
     reveal(hash ? partOf(decodeURIComponent(hash.slice(1))) : undefined);
   }
-  useEffect(() => void left.set(site, opened), [site, opened]);
+  useEffect(() => sessionStorage.setItem(KEPT, JSON.stringify([...opened])), [opened]);
+  useEffect(() => sessionStorage.setItem(SHOWN, shown), [shown]);
   useEffect(() => {
     // At once, so that the field can take the focus.
     const onReveal = (event: Event) => flushSync(() => reveal(partOf((event as CustomEvent<FieldRef>).detail.key)));

@@ -39,6 +39,16 @@ export function usePageChoices(site: string, sought = "", only: "parents" | "all
   });
 }
 
+/** The pages that have words in their title, address or text; none before any are sought. */
+export function useFoundInTexts(site: string, sought: string) {
+  return useQuery({
+    queryKey: ["pages", site, "texts", sought],
+    queryFn: () => fetchTree(site, { sought, count: 20, in_texts: true }),
+    placeholderData: keepPreviousData,
+    enabled: sought.length > 1,
+  });
+}
+
 /** The pages that leave out something that all others show. */
 export function usePagesLeavingOut(site: string) {
   return useQuery({

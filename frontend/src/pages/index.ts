@@ -1,6 +1,6 @@
 import { later } from "../ui/later";
 
-export { fetchPage, usePageChoices, usePagesLeavingOut, useReadAnew } from "./api";
+export { fetchPage, useFoundInTexts, usePageChoices, usePagesLeavingOut, useReadAnew } from "./api";
 export { PageSelect } from "./PageSelect";
 export { PagesTabs } from "./PagesTabs";
 /** Fetched when it is opened: the sheet is what one comes for. */

@@ -143,19 +143,24 @@ def page_row(site: Site, revision: Revision, now: datetime) -> dict[str, Any]:
     return _row(site, base_of(site), revision, named, was_live, above, now)
 
 
+_MOST_TEXTS = 5_000
+"""Of a site with more pages, texts are not looked through: that would take longer than a person waits."""
+
+
 @dataclass(frozen=True)
 class Wanted:
     """Which part of a list is asked for: ``count`` pages from number ``start`` on (0 is the first).
 
     With ``around`` it begins so that this page is in it, and ``start`` says nothing. ``sought`` are words that a title
-    or an address has; ``parents_only`` leaves those below which others can stand, ``leaving_out`` those that don't show
-    all that pages share.
+    or an address has, or a text, ``in_texts``; ``parents_only`` leaves those below which others can stand,
+    ``leaving_out`` those that don't show all that pages share.
     """
 
     start: int = 0
     count: int = 200
     around: int | None = None
     sought: str = ""
+    in_texts: bool = False
     parents_only: bool = False
     leaving_out: bool = False
 
@@ -176,7 +181,8 @@ def _listed(site: Site, wanted: Wanted, values: fillins.Values) -> RevisionQuery
         drafts = drafts.filter(kind="page").exclude(path="/")
     if wanted.leaving_out:
         drafts = drafts.exclude(left_out=[])
-    return sought_in(drafts, wanted.sought, ("title", "path"), values)
+    texts = ("text__body",) if wanted.in_texts and drafts.count() <= _MOST_TEXTS else ()
+    return sought_in(drafts, wanted.sought, ("title", "path", *texts), values)
 
 
 def sought_in(drafts: RevisionQuerySet, sought: str, fields: Sequence[str], values: fillins.Values) -> RevisionQuerySet:
