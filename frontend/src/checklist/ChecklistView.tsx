@@ -5,19 +5,7 @@ import { useTranslation } from "../i18n/useTranslation";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { ViewHead } from "../ui/ViewHead";
 import { useChecklist, type ChecklistItem } from "./api";
-
-/** Where a thing is said. */
-function spotOf({ kind, fact, page }: ChecklistItem): string {
-  if (fact) return `style#fact-${fact}`;
-  if (page !== null) return `pages?page=${String(page)}`;
-  const views: Partial<Record<ChecklistItem["kind"], string>> = {
-    one_page: "pages",
-    titles: "pages/titles",
-    undescribed_pictures: "pictures",
-    unpublished: "review",
-  };
-  return views[kind] ?? "style";
-}
+import { spotOf } from "./spot";
 
 function List({ all }: { all: ChecklistItem[] }) {
   const { t } = useTranslation();

@@ -17,7 +17,8 @@ interface Looked {
 }
 
 /** Looks at page after page of the live edition; it ends when the view is left. */
-function useLive(site: string, turn: number) {
+export function useLive(site: string) {
+  const [turn, setTurn] = useState(0);
   const [looked, setLooked] = useState<Looked | null>(null);
   const [error, setError] = useState<Error | null>(null);
   useSteps<Step>(`${site} ${String(turn)}`, {
@@ -34,17 +35,18 @@ function useLive(site: string, turn: number) {
     },
     onFailed: setError,
   });
-  return { looked, error };
+  const isDone = looked !== null && looked.done >= looked.total;
+  const straying = new Set(looked?.deviations.map((one) => one.page)).size;
+  return { looked, error, isDone, straying, again: () => setTurn((count) => count + 1) };
 }
 
 /** After publishing: every page, fetched as a visitor gets it, agrees; or which does not, and why. */
-export function Confirmed({ site }: { site: string }) {
+export function Confirmed({ site, live }: { site: string; live: ReturnType<typeof useLive> }) {
   const { t } = useTranslation();
   const format = useFormat();
-  const [turn, setTurn] = useState(0);
-  const { looked, error } = useLive(site, turn);
+  const { looked, error, isDone, straying } = live;
   const again = (
-    <Button variant="quiet" onClick={() => setTurn((count) => count + 1)}>
+    <Button variant="quiet" onClick={live.again}>
       {t("state.again")}
     </Button>
   );
@@ -54,8 +56,6 @@ export function Confirmed({ site }: { site: string }) {
         <ErrorNotice error={error} lost={t("state.notFetched")} actions={again} />
       </div>
     );
-  const isDone = looked !== null && looked.done >= looked.total;
-  const straying = new Set(looked?.deviations.map((one) => one.page)).size;
   return (
     <section aria-label={t("live.title")} className="mt-6">
       <h2 className="mb-1 text-base font-semibold">{t("live.title")}</h2>

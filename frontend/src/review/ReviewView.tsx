@@ -12,11 +12,12 @@ import { Refusals } from "../ui/Refusals";
 import { Notice } from "../ui/Notice";
 import { heldChange, useChanges, usePublish, useTiming, type Changes, type Published, type Timing } from "./api";
 import { ChangeList, MoreChanges } from "./ChangeList";
-import { Confirmed } from "./Confirmed";
+import { Confirmed, useLive } from "./Confirmed";
 import { Later } from "./Later";
 import { TimedNotice } from "./TimedNotice";
 import { ProofsProvider } from "../proofs/ProofsProvider";
 import { ChangeProofs } from "./ChangeProofs";
+import { StillUnsaid } from "./StillUnsaid";
 import { StrayNews } from "./StrayNews";
 
 /** The title of what a view has become: read out when it comes, with the view at its top. */
@@ -35,10 +36,16 @@ function Title({ children }: { children: ReactNode }) {
 
 function Done({ site, edition }: { site: Site; edition: Published }) {
   const { t } = useTranslation();
+  const live = useLive(site.slug);
+  const agree = live.looked && live.isDone ? live.looked.total - live.straying : null;
   return (
     <div className="max-w-3xl p-6">
       <div className="rounded-lg bg-act-soft p-6">
-        <Title>{t("review.done", { number: edition.number })}</Title>
+        <Title>
+          {agree === null || !live.looked
+            ? t("review.done", { number: edition.number })
+            : t("review.doneAgree", { number: edition.number, agree, count: live.looked.total })}
+        </Title>
         <p role="status" className="mt-1">
           {t("review.doneText", { name: edition.name })}
         </p>
@@ -59,7 +66,7 @@ function Done({ site, edition }: { site: Site; edition: Published }) {
           </Link>
         </p>
       </div>
-      <Confirmed site={site.slug} />
+      <Confirmed site={site.slug} live={live} />
       <h2 className="mt-7 mb-1 text-base font-semibold">{t("review.published")}</h2>
       <ChangeList changes={edition.changes} tense="after" />
       <MoreChanges count={edition.more} />
@@ -148,13 +155,14 @@ function Ready({ site, changes, onMore, publish, timing }: ReadyProps) {
         />
       </ProofsProvider>
       <MoreChanges count={changes.count - changes.changes.length} onMore={onMore} />
+      <StillUnsaid site={site.slug} />
       <StrayNews site={site.slug} revision={changes.revision} />
       {mayPublish && count > 0 && timing && <Later site={site.slug} timing={timing} publishing={publishing} />}
       {/* It stays where it is while what stands above it comes: else a click would miss it. */}
       <div className="sticky bottom-0 z-10 -mx-6 mt-auto flex flex-wrap items-center gap-x-6 gap-y-1 border-t border-line bg-paper px-6 py-2.5 sm:gap-y-3 sm:py-4">
         {mayPublish ? (
           <Button disabled={publish.isPending || count === 0} onClick={() => publish.mutate(publishing)}>
-            {t("review.publish", { count })}
+            {publish.isPending ? t("review.publishing") : t("review.publish", { count })}
           </Button>
         ) : (
           <p className="text-soft">{site.may.publish.reason}</p>
