@@ -194,7 +194,9 @@ def test_the_desk_speaks_as_the_person_chose_and_the_site_as_its_owner(server, p
     expect(page.locator(".site-tagline")).to_have_text("قهوة وياسمين")
 
 
-@pytest.mark.parametrize(("language", "name"), [("de-CH", "Am Schreibtisch anmelden"), ("es-MX", "Entrar en la mesa")])
+@pytest.mark.parametrize(
+    ("language", "name"), [("de-CH", "Am Schreibtisch anmelden"), ("es-MX", "Entrar en el escritorio")]
+)
 def test_signed_out_the_desk_begins_with_the_browsers_language(shared_server, browser, language, name):
     context = browser.new_context(locale=language)
     page = context.new_page()

@@ -1,4 +1,4 @@
-"""One word a thing, in each of the desk's languages: the glossary says which, and every text of the desk is held to it."""
+"""One word a thing, in each of the desk's languages, as the glossary says it: every text of the desk is held to it."""
 
 import json
 import re

@@ -42,7 +42,7 @@ export const FactRow = memo(function FactRow({ row, readOnly }: Props) {
           {t(`fact.${row.key}.why`)}
         </p>
       </div>
-      <div className="min-w-0 py-3.5 pe-6.5 pb-4 max-[899px]:ps-6 max-[899px]:pt-1">
+      <div data-value className="min-w-0 py-3.5 pe-6.5 pb-4 max-[899px]:ps-6 max-[899px]:pt-1">
         <FactField row={row} readOnly={readOnly} />
         {row.keys.map((key) => (
           <Notes key={key} fact={key} named={key !== row.key} readOnly={readOnly} />

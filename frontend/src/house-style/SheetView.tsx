@@ -27,6 +27,25 @@ function Trouble() {
   );
 }
 
+const VALUE = "[data-value] :is([data-field], input, textarea, select, button)";
+/** How long a value may take to be drawn; later the focus would be taken from something else. */
+const PATIENCE = 6_000;
+
+/** Gives the focus to where a row says its fact, once that is drawn. */
+function focusValue(row: Element): void {
+  function focus() {
+    const value = row.querySelector<HTMLElement>(VALUE);
+    value?.focus({ preventScroll: true });
+    return value !== null;
+  }
+  if (focus()) return;
+  const observer = new MutationObserver(() => {
+    if (focus()) observer.disconnect();
+  });
+  observer.observe(row, { childList: true, subtree: true });
+  setTimeout(() => observer.disconnect(), PATIENCE);
+}
+
 /** Goes to the part or the fact that the address names, once it is drawn. */
 function useNamedSpot(parts: Parts) {
   const { hash, key } = useLocation();
@@ -38,7 +57,7 @@ function useNamedSpot(parts: Parts) {
     gone.current = key;
     const row = named.closest("[role=group]");
     (row ?? named).scrollIntoView({ block: row ? "center" : "start" });
-    row?.querySelector<HTMLElement>("[data-field], input, button")?.focus({ preventScroll: true });
+    if (row) focusValue(row);
   }, [hash, key, parts]);
 }
 
@@ -60,7 +79,18 @@ function useEdited() {
     // Past what lies over the sheet: the bar, and the proofs that come now.
     if (row) requestAnimationFrame(() => target.scrollIntoView({ block: "center" }));
   }
-  return { edited, onFocus, onBlur: () => edit(null) };
+  useEffect(() => {
+    if (!edited) return;
+    // A keyboard on the screen comes after the focus, and leaves less room.
+    const stay = () => document.activeElement?.scrollIntoView({ block: "center" });
+    addEventListener("resize", stay);
+    return () => removeEventListener("resize", stay);
+  }, [edited]);
+  function onBlur({ target }: FocusEvent<HTMLElement>) {
+    // Where the whole window lost the focus, the field has it again with the window.
+    if (document.activeElement !== target) edit(null);
+  }
+  return { edited, onFocus, onBlur };
 }
 
 /**

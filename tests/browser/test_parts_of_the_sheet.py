@@ -1,0 +1,92 @@
+"""What every site needs comes first, the rest is folded; on a phone one part is shown at a time."""
+
+import re
+
+import pytest
+from playwright.sync_api import expect
+
+VIEWS = (
+    "style", "style#words", "style#colours", "style#frame", "style#contact", "style#organisation", "style#clock",
+    "style#added", "style#address", "proofs", "pages", "pages/titles", "pictures", "consistency", "mail", "editions",
+    "to-say", "whole-site", "review",
+)  # fmt: skip
+# Everything that can be chosen and is seen, with its size; a box counts with the words that choose it, too.
+SMALL = """() => [...document.querySelectorAll("a[href], button, input, select, textarea, summary, [role=button]")]
+  .filter((one) => one.checkVisibility({ checkVisibilityCSS: true }) && !one.closest(".unseen"))
+  .map((one) => {
+    const label = /^(checkbox|radio)$/.test(one.type) ? one.labels?.[0] : null;
+    const [own, said] = [one.getBoundingClientRect(), label?.getBoundingClientRect()];
+    const wide = Math.max(own.width, said?.width ?? 0), high = Math.max(own.height, said?.height ?? 0);
+    return [wide, high, (one.ariaLabel || one.textContent || one.type).trim().slice(0, 40)];
+  })
+  .filter(([wide, high]) => wide > 1 && (wide < 24 || high < 24))"""
+
+
+def test_it_opens_on_what_every_site_needs_and_shows_all_if_asked(server, people):
+    person = people(server).sign_in().open()
+    page = person.page
+    expect(page.get_by_role("heading", level=1)).to_have_text("What every site needs")
+    rows = page.locator("section#needed").get_by_role("group")
+    named = [row.get_attribute("aria-labelledby") for row in rows.all()]
+    needed = "name tagline logo icon contact_email language time_zone date_long"
+    assert [name for name in named if name] == [f"fact-{key}" for key in needed.split()]
+    expect(page.get_by_role("group", name="Phone", exact=True)).to_have_count(0)
+    # A folded part says in a line what it says.
+    expect(page.locator("section#organisation")).to_contain_text("Quillmere Seed Library Association")
+    expect(page.locator("section#frame")).to_contain_text("Nothing changed from how it comes")
+    page.get_by_role("button", name="Open all").press("Enter")
+    expect(page.get_by_role("group", name="Telephone", exact=True)).to_be_visible()
+    expect(page.get_by_role("button", name="Change the address")).to_be_visible()
+    assert (person.faults(page.locator("section#frame")), person.overflows()) == ([], 0)
+    page.get_by_role("button", name="Close all").press("Enter")
+    expect(page.get_by_role("group", name="Telephone", exact=True)).to_have_count(0)
+
+
+def test_a_part_is_opened_by_keyboard_and_stays_open_on_the_next_site(server, people):
+    person = people(server).sign_in().open()
+    page = person.page
+    page.get_by_role("button", name="Open: Organisation").press("Enter")
+    person.field("Legal name").fill("Quillmere Seed Society")
+    expect(person.fact("Legal name")).to_contain_text("✓ Saved")
+    page.locator("section#organisation").get_by_role("button", name="Close", exact=True).press("Enter")
+    # What changed is said on the line, too.
+    expect(page.locator("section#organisation")).to_contain_text("1 changed")
+    page.keyboard.press("Control+z")
+    expect(page.get_by_role("textbox", name="Legal name")).to_have_value("Quillmere Seed Library Association")
+    person.switch_to("Uhrenwerkstatt Silberpfad")
+    expect(page.get_by_role("textbox", name="Legal name")).to_have_value(re.compile("Verena"))
+
+
+def test_what_is_unsaid_leads_on_to_the_next(server, people):
+    person = people(server).sign_in().open("silberpfad")
+    page = person.page
+    link = page.get_by_role("link", name=re.compile("^Next: "))
+    expect(link).to_have_text("Next: Address for notices")
+    link.press("Enter")
+    expect(page.get_by_role("textbox", name="Address for notices")).to_be_focused()
+
+
+def test_on_a_phone_one_part_is_shown_and_the_proof_of_what_is_typed(server, people):
+    person = people(server, width=390, has_touch=True).sign_in().open()
+    page = person.page
+    parts = page.get_by_role("navigation", name="On this sheet")
+    expect(parts.get_by_role("link", name="Needed")).to_have_attribute("aria-current", "location")
+    parts.get_by_role("link", name="Words").click()
+    expect(page.get_by_role("heading", level=1)).to_have_text("Words and titles")
+    expect(page.get_by_role("group", name="Name", exact=True)).to_have_count(0)
+    person.field("Footer line").fill("Ends every page, and so on")
+    expect(person.fact("Footer line")).to_contain_text("✓ Saved")
+    # As with a keyboard on the screen: little of the window is left.
+    page.set_viewport_size({"width": 390, "height": 330})
+    expect(page.get_by_role("complementary", name="Proofs: Footer line")).to_contain_text("Ends every page, and so on")
+    expect(page.get_by_role("textbox", name="Footer line", exact=True)).to_be_in_viewport()
+    expect(page.get_by_role("button", name="Review")).to_be_in_viewport()
+    expect(page.get_by_role("button", name="Find")).to_be_in_viewport()
+    assert (person.faults(), person.overflows()) == ([], 0)
+
+
+@pytest.mark.parametrize("view", VIEWS)
+def test_on_a_phone_nothing_to_choose_is_smaller_than_24_pixels(shared_server, people, view):
+    person = people(shared_server, width=390, has_touch=True).sign_in().open(view=view)
+    person.page.wait_for_load_state("networkidle")
+    assert (person.page.evaluate(SMALL), person.overflows()) == ([], 0)
