@@ -58,9 +58,7 @@ def fill_site(site, owner, count: int) -> None:
     from hestor.sites.services.pages import add_page
     from hestor.sites.services.publishing import publish
 
-    tops = [
-        add_page(site, {"path": f"/p{n}/", "title": f"Part {n}", "body": _BODY, "in_menu": True}) for n in range(8)
-    ]
+    tops = [add_page(site, {"path": f"/p{n}/", "title": f"Part {n}", "body": _BODY, "in_menu": True}) for n in range(8)]
     add_page(site, {"path": "/news/", "title": "News", "kind": "news", "in_menu": True})
     made = markdown.compile_text(_BODY)
     rest = count - len(tops) - 2

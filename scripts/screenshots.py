@@ -39,7 +39,7 @@ def _sign_in(page: Page, server: Server) -> None:
 def _brand(page: Page, server: Server) -> None:
     page.goto(f"{server.desk}/silberpfad/style")
     page.get_by_text("On dark backgrounds it stands on a light backing.").wait_for()
-    page.evaluate("document.getElementById('brand').scrollIntoView()")
+    page.evaluate("document.getElementById('fact-logo').closest('[role=group]').scrollIntoView()")
     _shot(page, "logo-and-icon")
 
 
@@ -58,7 +58,7 @@ def _words(page: Page, server: Server) -> None:
     page.get_by_role("button", name="Mend 1 Former name").click()
     page.get_by_role("region", name="What would change").wait_for()
     _shot(page, "titles")
-    page.goto(f"{server.desk}/quillmere/style")
+    page.goto(f"{server.desk}/quillmere/style#frame")
     page.get_by_label("All in one line").check()
     page.get_by_text("3 changes not published").wait_for()
     page.evaluate("document.getElementById('frame').scrollIntoView()")
@@ -78,7 +78,7 @@ def _clock(page: Page, server: Server) -> None:
     row.get_by_role("option").first.wait_for()
     row.get_by_role("option").first.click()
     row.get_by_role("region", name="With Zürich").wait_for()
-    page.evaluate("document.getElementById('language').scrollIntoView()")
+    page.evaluate("document.getElementById('fact-language').closest('[role=group]').scrollIntoView()")
     _shot(page, "town")
     page.get_by_label("Language · Sprache").select_option("ar")
     page.goto(f"{server.desk}/narjis/style")
@@ -90,6 +90,7 @@ def _clock(page: Page, server: Server) -> None:
 
 def _contact(page: Page, server: Server) -> None:
     page.goto(f"{server.desk}/quillmere/style#contact")
+    page.get_by_role("group", name="Address for notices").wait_for()
     page.get_by_role("group", name="Contact address").get_by_text("takes mail").wait_for()
     page.evaluate("document.getElementById('contact').scrollIntoView()")
     _shot(page, "contact")
@@ -114,6 +115,7 @@ def _desk(browser: Browser, server: Server) -> None:
     with _page(browser) as page:
         _sign_in(page, server)
         page.locator("[data-field=tagline]").fill("Borrow a packet, bring back a story")
+        page.get_by_role("button", name="Open: Words and titles").click()
         page.locator("[data-field=footer_text]").fill("© {year:2019} {site}, in the old school")
         page.get_by_text("2 changes not published").wait_for()
         page.locator("[data-field=name]").focus()

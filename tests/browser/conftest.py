@@ -139,8 +139,8 @@ class Person:
 
     def unfold(self, part: str) -> "Person":
         """Opens a part of the sheet, by its name in addresses, unless it is open."""
-        self.page.locator("section[aria-labelledby$='-title']").first.wait_for()
         narrow = (self.page.viewport_size or {"width": 1280})["width"] < 900
+        self.page.locator("section[aria-labelledby$='-title']" if narrow else "section#address").first.wait_for()
         if narrow or self.page.locator(f"section#{part} > button[aria-expanded=false]").count():
             self.page.evaluate(UNFOLD, part)
         return self

@@ -19,6 +19,8 @@ interface PartProps {
   first: boolean;
   onFold?: (() => void) | undefined;
   shown: ShownPage;
+  /** How many rows are drawn, while the sheet is only coming. */
+  most?: number | undefined;
 }
 
 /** The parts whose proofs may be looked at as on another moment. */
@@ -37,7 +39,7 @@ function ProofChoices({ part, first, shown }: Pick<PartProps, "part" | "first" |
   );
 }
 
-export function OpenPart({ part, readOnly, first, onFold, shown }: PartProps) {
+export function OpenPart({ part, readOnly, first, onFold, shown, most }: PartProps) {
   const { t } = useTranslation();
   return (
     <section id={part.id} aria-labelledby={`${part.id}-title`} className="scroll-mt-28 lg:scroll-mt-16">
@@ -58,7 +60,7 @@ export function OpenPart({ part, readOnly, first, onFold, shown }: PartProps) {
           <ProofChoices part={part} first={first} shown={shown} />
         </span>
       </div>
-      {part.rows.map((row) => (
+      {part.rows.slice(0, most).map((row) => (
         <FactRow key={row.key} row={row} readOnly={readOnly} />
       ))}
     </section>

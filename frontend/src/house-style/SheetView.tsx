@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState, type FocusEvent } from "react";
+import { startTransition, useEffect, useRef, useState, type FocusEvent } from "react";
 import { useLocation } from "react-router";
 import { BrandReportProvider } from "../brand";
 import { PARTS, ROW_OF, type Row } from "../draft/facts";
@@ -68,6 +68,19 @@ interface SheetProps {
   shown: ShownPage;
 }
 
+/** How many rows of an open part are drawn at once: about as many as a window shows. */
+const AT_ONCE = 2;
+
+/** Whether the rest of the sheet is drawn, too: it comes when what is seen first can be typed into. */
+function useRestLater(): boolean {
+  const [isWhole, setWhole] = useState(false);
+  useEffect(() => {
+    const timer = setTimeout(() => startTransition(() => setWhole(true)));
+    return () => clearTimeout(timer);
+  }, []);
+  return isWhole;
+}
+
 /** The row that is being typed in, for as long as it is. */
 function useEdited() {
   const [edited, edit] = useState<Row | null>(null);
@@ -99,6 +112,7 @@ function useEdited() {
  */
 function Sheet({ parts, isNarrow, readOnly, shown }: SheetProps) {
   const { edited, onFocus, onBlur } = useEdited();
+  const isWhole = useRestLater();
   const isOpen = (id: string) => (isNarrow ? id === parts.shown : parts.isOpen(id));
   return (
     <>
@@ -114,12 +128,13 @@ function Sheet({ parts, isNarrow, readOnly, shown }: SheetProps) {
               first={isNarrow || part.id === FIRST}
               onFold={isNarrow || part.id === FIRST ? undefined : () => parts.toggle(part.id)}
               shown={shown}
+              most={isWhole ? undefined : AT_ONCE}
             />
           ) : (
-            !isNarrow && <Folded key={part.id} part={part} parts={parts} />
+            !isNarrow && isWhole && <Folded key={part.id} part={part} parts={parts} />
           ),
         )}
-        {(!isNarrow || isOpen(ADDRESS)) && (
+        {isWhole && (!isNarrow || isOpen(ADDRESS)) && (
           <AddressPart isOpen={isOpen(ADDRESS)} isNarrow={isNarrow} onToggle={() => parts.toggle(ADDRESS)} />
         )}
       </div>
