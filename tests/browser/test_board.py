@@ -46,6 +46,7 @@ def test_by_keyboard_on_a_phone_in_the_dark_at_another_moment(server, people):
     page = person.page
     board = page.get_by_role("region", name="Draft")
     expect(board.get_by_text("© 2019–2026").first).to_be_visible()
+    page.get_by_role("button", name="As on another day").click()
     page.get_by_label("as on").fill("2027-01-02T10:00")
     expect(board.get_by_text("© 2019–2027").first).to_be_visible()
     figure = board.get_by_role("button", name="to be seen large").first

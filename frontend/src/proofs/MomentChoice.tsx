@@ -1,4 +1,4 @@
-import { useId } from "react";
+import { useId, useState } from "react";
 import { useTranslation } from "../i18n/useTranslation";
 import { WallTime } from "../ui/WallTime";
 
@@ -11,14 +11,29 @@ interface Props {
 export function MomentChoice({ at, onChoose }: Props) {
   const { t } = useTranslation();
   const id = useId();
+  const [isOpen, setOpen] = useState(false);
+  // Hardly anybody needs it, and an empty field says nothing.
+  if (!at && !isOpen)
+    return (
+      <button type="button" aria-expanded={false} className="act-link" onClick={() => setOpen(true)}>
+        {t("sheet.otherDay")}
+      </button>
+    );
   return (
     <span className="flex min-w-0 flex-wrap items-center gap-2">
       <label htmlFor={id} className="flex-none">
         {t("sheet.asOn")}
       </label>
-      <WallTime id={id} value={at} onChoose={onChoose} />
+      <WallTime id={id} autoFocus={isOpen} value={at} onChoose={onChoose} />
       {at && (
-        <button type="button" className="act-link" onClick={() => onChoose("")}>
+        <button
+          type="button"
+          className="act-link"
+          onClick={() => {
+            onChoose("");
+            setOpen(false);
+          }}
+        >
           {t("sheet.now")}
         </button>
       )}
