@@ -126,7 +126,7 @@ def test_changes_of_the_brand_are_said_in_words(desk, site):
     assert said == {
         "logo": ("", "A picture"),
         "logo_dark": ("", "The logo in #f4f2ee"),
-        "logo_plate": ("Where the logo needs one", "On dark grounds"),
+        "logo_plate": ("Where the logo needs one", "On dark backgrounds"),
         "logo_width": ("From its shape", "200 pixels"),
         "logo_says_name": ("No", "Yes"),
         "icon": ("The starter icon", "Drawn here: leaf"),

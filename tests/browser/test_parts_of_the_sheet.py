@@ -26,10 +26,10 @@ def test_it_opens_on_what_every_site_needs_and_shows_all_if_asked(server, people
     person = people(server).sign_in().open()
     page = person.page
     expect(page.get_by_role("heading", level=1)).to_have_text("What every site needs")
-    rows = page.locator("section#needed").get_by_role("group")
-    named = [row.get_attribute("aria-labelledby") for row in rows.all()]
-    needed = "name tagline logo icon contact_email language time_zone date_long"
-    assert [name for name in named if name] == [f"fact-{key}" for key in needed.split()]
+    needed = "name tagline logo icon contact_email language time_zone date_long".split()
+    rows = page.locator("section#needed > [role=group]")
+    expect(rows).to_have_count(len(needed))
+    assert [row.get_attribute("aria-labelledby") for row in rows.all()] == [f"fact-{key}" for key in needed]
     expect(page.get_by_role("group", name="Phone", exact=True)).to_have_count(0)
     # A folded part says in a line what it says.
     expect(page.locator("section#organisation")).to_contain_text("Quillmere Seed Library Association")
@@ -64,6 +64,12 @@ def test_what_is_unsaid_leads_on_to_the_next(server, people):
     expect(link).to_have_text("Next: Address for notices")
     link.press("Enter")
     expect(page.get_by_role("textbox", name="Address for notices")).to_be_focused()
+
+
+@pytest.mark.parametrize(("fact", "row"), [("logo_dark", "Logo"), ("share_picture", "Share picture")])
+def test_an_address_that_names_a_fact_leads_to_its_row_in_whichever_part(shared_server, people, fact, row):
+    person = people(shared_server).sign_in().open(view=f"style#fact-{fact}")
+    expect(person.page.get_by_role("heading", name=row, exact=True)).to_be_in_viewport()
 
 
 def test_on_a_phone_one_part_is_shown_and_the_proof_of_what_is_typed(server, people):

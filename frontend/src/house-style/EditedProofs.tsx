@@ -19,17 +19,20 @@ function useHidden(): number {
   );
 }
 
+/** As tall as the smallest proof with its words, in pixels. */
+const A_PROOF = 90;
+
 /** Whether the first proof of a row stands in its place where it can be seen, above what lies over the sheet's end. */
 function useSeenInPlace(row: Row): boolean {
   const [isSeen, setSeen] = useState(true);
   useEffect(() => {
-    const proof = document.getElementById(`fact-${row.key}`)?.closest("[role=group]")?.querySelector("figure");
-    if (!proof) return;
-    const observer = new IntersectionObserver(([entry]) => setSeen((entry?.intersectionRatio ?? 0) > 0.9), {
-      rootMargin: "-110px 0px 0px 0px",
-      threshold: [0, 0.9],
-    });
-    observer.observe(proof);
+    const proofs = document.getElementById(`fact-${row.key}`)?.closest("[role=group]")?.querySelector("[data-proofs]");
+    if (!proofs) return;
+    const observer = new IntersectionObserver(
+      ([entry]) => setSeen(entry !== undefined && entry.intersectionRect.height > A_PROOF),
+      { rootMargin: "-110px 0px 0px 0px", threshold: [0, 0.1, 0.2, 0.4, 0.6, 0.8, 1] },
+    );
+    observer.observe(proofs);
     return () => observer.disconnect();
   }, [row]);
   return isSeen;

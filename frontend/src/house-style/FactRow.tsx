@@ -49,7 +49,7 @@ export const FactRow = memo(function FactRow({ row, readOnly }: Props) {
         ))}
         {row.common && <DefaultNote fact={row.key} readOnly={readOnly} />}
       </div>
-      <div className="dotted px-4.5 py-3.5 max-[899px]:ps-6">
+      <div data-proofs className="dotted px-4.5 py-3.5 max-[899px]:ps-6">
         {/* Beside a long field, such as the icon maker, its proofs stay in view. */}
         <div className="flex flex-wrap items-start gap-x-3 gap-y-2.5 min-[900px]:sticky min-[900px]:top-18">
           <FactProofs row={row} />

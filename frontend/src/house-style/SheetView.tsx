@@ -46,24 +46,32 @@ function focusValue(row: Element): void {
   setTimeout(() => observer.disconnect(), PATIENCE);
 }
 
+/** What an address names: a part, or the row in which a fact is said. */
+function spotOf(name: string): HTMLElement | null {
+  const row = ROW_OF.get(name.replace(/^fact-/, ""));
+  return document.getElementById(row ? `fact-${row.key}` : name);
+}
+
 /** Goes to the part or the fact that the address names, once it is drawn. */
-function useNamedSpot(parts: Parts) {
+function useNamedSpot(parts: Parts, isWhole: boolean) {
   const { hash, key } = useLocation();
   const gone = useRef("");
   useEffect(() => {
     if (gone.current === key) return;
-    const named = hash && document.getElementById(decodeURIComponent(hash.slice(1)));
+    const named = hash && spotOf(decodeURIComponent(hash.slice(1)));
     if (!named) return;
     gone.current = key;
     const row = named.closest("[role=group]");
     (row ?? named).scrollIntoView({ block: row ? "center" : "start" });
     if (row) focusValue(row);
-  }, [hash, key, parts]);
+  }, [hash, key, parts, isWhole]);
 }
 
 interface SheetProps {
   parts: Parts;
   isNarrow: boolean;
+  /** Whether all of it is drawn yet. */
+  isWhole: boolean;
   readOnly: boolean;
   shown: ShownPage;
 }
@@ -110,9 +118,8 @@ function useEdited() {
  * All parts, one below the other: what every site needs, and the rest folded to a line each. Where there is room for no
  * more, one of them; what is open stays as it is when the window becomes wider or narrower.
  */
-function Sheet({ parts, isNarrow, readOnly, shown }: SheetProps) {
+function Sheet({ parts, isNarrow, isWhole, readOnly, shown }: SheetProps) {
   const { edited, onFocus, onBlur } = useEdited();
-  const isWhole = useRestLater();
   const isOpen = (id: string) => (isNarrow ? id === parts.shown : parts.isOpen(id));
   return (
     <>
@@ -152,7 +159,8 @@ export function SheetView() {
   const isNarrow = useNarrow();
   const readOnly = !site.may.edit.allowed;
   useUndoKeys(store, !readOnly);
-  useNamedSpot(parts);
+  const isWhole = useRestLater();
+  useNamedSpot(parts, isWhole);
   useEffect(() => () => void store.flush(), [store]);
 
   return (
@@ -167,7 +175,7 @@ export function SheetView() {
         <ProofsProvider site={site.slug} path={shown.path} at={shown.at}>
           <Trouble />
           <BrandReportProvider site={site.slug}>
-            <Sheet parts={parts} isNarrow={isNarrow} readOnly={readOnly} shown={shown} />
+            <Sheet parts={parts} isNarrow={isNarrow} isWhole={isWhole} readOnly={readOnly} shown={shown} />
           </BrandReportProvider>
         </ProofsProvider>
         <p className="px-6 py-6 text-xs text-soft">{readOnly ? "" : t("sheet.keys")}</p>

@@ -19,7 +19,7 @@ function Uses({ picture }: { picture: Picture }) {
       <ul>
         {picture.uses.map((use) => (
           <li key={use.fact + use.path}>
-            <Link to={use.fact ? `/${site.slug}/style#brand` : `/${site.slug}/pages`} className="act-link">
+            <Link to={use.fact ? `/${site.slug}/style#fact-${use.fact}` : `/${site.slug}/pages`} className="act-link">
               {use.fact ? t(`factName.${use.fact}`) : use.title}
             </Link>{" "}
             {use.path && <span className="text-xs text-soft">{t("pictures.onPage", { path: use.path })}</span>}
