@@ -13,6 +13,8 @@ export interface Entry {
   where?: string;
   /** Further words by which it is found, though they are not shown: what people call it, and what else belongs to it. */
   words?: readonly string[];
+  /** What it says within, by which it is found after all that is called so. */
+  text?: string;
   go: () => void;
 }
 
@@ -37,7 +39,12 @@ function tokens(text: string): string[] {
 /** The entries that have all that was typed, as it stands. What people call a thing counts as much as its title. */
 function whole(entries: readonly Entry[], typed: string): Entry[] {
   return matchSorter(entries, typed, {
-    keys: ["title", "words", { key: "more", maxRanking: rankings.WORD_STARTS_WITH }],
+    keys: [
+      "title",
+      "words",
+      { key: "more", maxRanking: rankings.WORD_STARTS_WITH },
+      { key: "text", maxRanking: rankings.CONTAINS },
+    ],
     threshold: rankings.CONTAINS,
     // Of what fits equally well, the desk's own things come first, in their order.
     baseSort: (one, other) => one.index - other.index,

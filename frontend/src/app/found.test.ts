@@ -95,6 +95,10 @@ describe("of what fits", () => {
   it("words may come in any order, with or without accents", () => {
     expect(found([entry("Página de inicio")], "inicio pagina")).toHaveLength(1);
   });
+  it("what says a word comes after what is called by it", () => {
+    const all = [{ ...entry("A page"), text: "phon" }, entry("Telephone", ["phone"])];
+    expect(found(all, "phon").map(({ title }) => title)).toEqual(["Telephone", "A page"]);
+  });
   it("nothing is made up", () => {
     expect(found([entry("Icon")], "tagline")).toEqual([]);
   });

@@ -192,7 +192,8 @@ export function useSiteEntries(
       kind: "page",
       title: page.shown_title,
       more: page.path,
-      words: [page.menu_title, page.tab_title, ...(saying.has(page.id) ? [sought] : [])],
+      words: [page.menu_title, page.tab_title],
+      ...(saying.has(page.id) ? { text: sought } : {}),
       go: () => void navigate(`/${site.slug}/pages?page=${String(page.id)}`),
     })),
     ...pictures.map((picture): Entry => ({
