@@ -13,6 +13,7 @@ from playwright.sync_api import Page, sync_playwright
 from benchmarks.figures import Figure
 from tests.support.chromium import ARGUMENTS, CHROMIUM
 from tests.support.server import OWNER, PASSWORD, TOP, Server, make_data
+from tests.support.small_controls import SMALL, VIEWS
 
 _PUBLIC = TOP / "hestor" / "desk" / "dist" / "public" / "_desk"
 # Types one letter and waits, frame by frame, until the proof of the page header says it.
@@ -44,22 +45,6 @@ def _open_sheet(page: Page, server: Server) -> None:
     page.wait_for_load_state("networkidle")
 
 
-VIEWS = (
-    "style", "style#words", "style#colours", "style#frame", "style#contact", "style#organisation", "style#clock",
-    "style#added", "style#address", "proofs", "pages", "pages/titles", "pictures", "consistency", "mail", "editions",
-    "to-say", "whole-site",
-)  # fmt: skip
-# What can be chosen and is smaller than WCAG 2.2 has it (2.5.8); a box counts with the words that choose it, too.
-_SMALL = """() => [...document.querySelectorAll("a[href], button, input, select, textarea, summary, [role=button]")]
-  .filter((one) => one.checkVisibility({ checkVisibilityCSS: true }) && !one.closest(".unseen"))
-  .map((one) => {
-    const label = /^(checkbox|radio)$/.test(one.type) ? one.labels?.[0] : null;
-    const [own, said] = [one.getBoundingClientRect(), label?.getBoundingClientRect()];
-    return [Math.max(own.width, said?.width ?? 0), Math.max(own.height, said?.height ?? 0)];
-  })
-  .filter(([wide, high]) => wide > 1 && (wide < 24 || high < 24)).length"""
-
-
 def _usable(server: Server, page: Page) -> list[float]:
     """How many milliseconds pass from asking for the sheet until its first fact can be typed, the processor slowed."""
     slow = page.context.new_cdp_session(page)
@@ -83,7 +68,7 @@ def _small(server: Server, page: Page) -> int:
     for view in VIEWS:
         page.goto(f"{server.desk}/quillmere/{view}")
         page.wait_for_load_state("networkidle")
-        small += page.evaluate(_SMALL)
+        small += len(page.evaluate(SMALL))
     return small
 
 

@@ -5,21 +5,7 @@ import re
 import pytest
 from playwright.sync_api import expect
 
-VIEWS = (
-    "style", "style#words", "style#colours", "style#frame", "style#contact", "style#organisation", "style#clock",
-    "style#added", "style#address", "proofs", "pages", "pages/titles", "pictures", "consistency", "mail", "editions",
-    "to-say", "whole-site", "review",
-)  # fmt: skip
-# Everything that can be chosen and is seen, with its size; a box counts with the words that choose it, too.
-SMALL = """() => [...document.querySelectorAll("a[href], button, input, select, textarea, summary, [role=button]")]
-  .filter((one) => one.checkVisibility({ checkVisibilityCSS: true }) && !one.closest(".unseen"))
-  .map((one) => {
-    const label = /^(checkbox|radio)$/.test(one.type) ? one.labels?.[0] : null;
-    const [own, said] = [one.getBoundingClientRect(), label?.getBoundingClientRect()];
-    const wide = Math.max(own.width, said?.width ?? 0), high = Math.max(own.height, said?.height ?? 0);
-    return [wide, high, (one.ariaLabel || one.textContent || one.type).trim().slice(0, 40)];
-  })
-  .filter(([wide, high]) => wide > 1 && (wide < 24 || high < 24))"""
+from tests.support.small_controls import SMALL, VIEWS
 
 
 def test_it_opens_on_what_every_site_needs_and_shows_all_if_asked(server, people):
