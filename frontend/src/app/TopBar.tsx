@@ -7,6 +7,7 @@ import { useSelect, useStore } from "../draft/hooks";
 import { LanguageChoice } from "../i18n/LanguageChoice";
 import { useTranslation } from "../i18n/useTranslation";
 import { Button } from "../ui/Button";
+import { centerInRow } from "../ui/centerInRow";
 import { Glyph } from "../ui/Glyph";
 import { AccountMenu } from "./AccountMenu";
 import { useDeskKeys } from "./opened";
@@ -44,9 +45,7 @@ function Views({ site, nav }: { site: Site; nav: RefObject<HTMLElement | null> }
   // On a phone the row of views is wider than the window: the one that is open is to be seen.
   useEffect(() => {
     // With the next frame, which lays the view out anyway.
-    const frame = requestAnimationFrame(() => {
-      nav.current?.querySelector("[aria-current=page]")?.scrollIntoView({ inline: "center", block: "nearest" });
-    });
+    const frame = requestAnimationFrame(() => centerInRow(nav.current, "[aria-current=page]"));
     return () => cancelAnimationFrame(frame);
   }, [pathname, nav]);
   return (

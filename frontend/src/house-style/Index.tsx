@@ -5,6 +5,7 @@ import { PARTS, type Part } from "../draft/facts";
 import { useSelect } from "../draft/hooks";
 import { useTranslation } from "../i18n/useTranslation";
 import { ChecklistLink } from "../checklist";
+import { centerInRow } from "../ui/centerInRow";
 import { useNextUnsaid } from "./useNextUnsaid";
 import { ADDRESS, FIRST, type Parts } from "./useParts";
 
@@ -119,6 +120,6 @@ export function PartsRow({ shown }: { shown: string }) {
 
 function useShownIn(row: RefObject<HTMLElement | null>, shown: string) {
   useEffect(() => {
-    row.current?.querySelector("[aria-current]")?.scrollIntoView({ inline: "center", block: "nearest" });
+    centerInRow(row.current, "[aria-current]");
   }, [row, shown]);
 }
