@@ -146,7 +146,7 @@ def _keystrokes(browser: Browser, server: Server, caller: Caller) -> float:
     path = f"/api/sites/quillmere/pages/{chosen['id']}"
     caller.call("PATCH", path, {"body": _LONG}, **{"If-Match": str(revision)})
     page = _signed_in(browser, server, 1440)
-    page.goto(f"{server.desk}/quillmere/pages?page={chosen['id']}")
+    page.goto(f"{server.desk}/quillmere/pages/{chosen['id']}")
     text = page.get_by_role("textbox", name=re.compile("Markdown"))
     text.click()
     page.keyboard.press("Control+Home")

@@ -71,6 +71,8 @@ CALLS = [
     ("PATCH", "/sites/{site}/pages/{page}", {"title": "N"}, EDIT, 200),
     ("DELETE", "/sites/{site}/pages/{page}", None, EDIT, 204),
     ("POST", "/sites/{site}/new-pages", {"title": "T"}, EDIT, 201),
+    ("POST", "/sites/{site}/new-pages/several", {"titles": ["T"]}, EDIT, 201),
+    ("POST", "/sites/{site}/pages/several", {"act": "menu", "pages": [1], "on": True}, EDIT, 200),
     ("POST", "/sites/{site}/pages/{page}/move", {"parent": None, "index": 0}, EDIT, 200),
     ("POST", "/sites/{site}/pages/{page}/duplicate", None, EDIT, 201),
     ("POST", "/sites/{site}/pages/{page}/look", LOOK, VIEW, 200),

@@ -19,8 +19,8 @@ def test_any_fact_page_picture_edition_or_action_is_found_from_any_view(server, 
     find(page, "footer", "Footer line")
     expect(person.field("Footer line")).to_be_focused()
     find(page, "tomato", "Saving tomato seed")
-    expect(page).to_have_url(re.compile(r"/quillmere/pages\?page=\d+$"))
-    expect(page.get_by_role("button", name="Saving tomato seed")).to_be_focused()
+    expect(page).to_have_url(re.compile(r"/quillmere/pages/\d+$"))
+    expect(page.get_by_role("heading", name="Saving tomato seed", level=1)).to_be_focused()
     expect(page.get_by_label("Title", exact=True)).to_have_value("Saving tomato seed")
     find(page, "logo.svg", "a leaf for a tail")
     expect(page.get_by_role("button", name="Open logo.svg")).to_be_focused()
@@ -171,8 +171,8 @@ def test_what_is_typed_of_a_new_site_appears_in_the_drawings(bare_server, people
 def test_pages_on_a_phone_show_an_address_below_its_name_and_the_state(shared_server, people):
     person = people(shared_server, width=390).sign_in().open(view="pages")
     row = person.page.get_by_role("row", name=re.compile("Saving tomato seed"))
-    name = row.get_by_role("button", name="Saving tomato seed").bounding_box()
-    link = row.get_by_role("link").bounding_box()
+    name = row.get_by_role("link", name="Saving tomato seed", exact=True).bounding_box()
+    link = row.get_by_role("link", name="opens the live page").bounding_box()
     assert link["y"] >= name["y"] + name["height"] - 2
     assert 24 <= link["height"] < 30
     state = row.get_by_text("live", exact=True).bounding_box()

@@ -50,9 +50,12 @@ def test_pages_are_found_and_worked_on_wherever_they_stand(owner):
     page.keyboard.press("Control+k")
     page.keyboard.type("Number 431")
     page.get_by_role("option", name="Number 431").click()
-    expect(page.get_by_role("button", name="Number 431", expanded=True)).to_be_visible()
-    expect(page.get_by_role("button", name=re.compile("Show some of [24]00 pages before"))).to_be_visible()
+    expect(page.get_by_role("heading", name="Number 431", level=1)).to_be_focused()
     assert owner.faults() == []
+    page.get_by_role("link", name="All pages").click()
+    expect(page.get_by_role("link", name="Number 431", exact=True)).to_be_in_viewport()
+    expect(page.get_by_role("button", name=re.compile("Show some of [24]00 pages before"))).to_be_visible()
+    page.get_by_role("checkbox", name="Tick Number 431").check()
 
     # Steps of it, and back.
     page.get_by_role("button", name="Move up").click()

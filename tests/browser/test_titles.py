@@ -167,7 +167,7 @@ def test_a_pattern_is_put_together_by_keyboard(server, people):
 def test_a_page_leaves_the_menu_out_and_takes_part_again(server, people):
     person = people(server).sign_in().open(view="pages")
     page = person.page
-    page.get_by_role("button", name="Returning seed").click()
+    page.get_by_role("link", name="Returning seed", exact=True).click()
     page.get_by_text("What this page shows").click()
     page.get_by_role("group", name="What this page shows").get_by_label("Menu").uncheck()
     expect(page.get_by_text("1 change not published")).to_be_visible()

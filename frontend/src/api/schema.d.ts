@@ -1372,6 +1372,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{site}/new-pages/several": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Add Titled
+         * @description Adds pages from their titles, in this order, last below another; or posts of today. All of them or none.
+         */
+        post: operations["hestor_api_several_pages_add_titled"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{site}/notices": {
         parameters: {
             query?: never;
@@ -1492,6 +1512,26 @@ export interface paths {
         get: operations["hestor_api_import_export_take_out"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/pages/several": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Treat
+         * @description Does one act on several pages, all of it or nothing; gives the act that takes it back.
+         */
+        post: operations["hestor_api_several_pages_treat"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2600,6 +2640,19 @@ export interface components {
             typefaces: components["schemas"]["TypefacesOut"][];
         };
         /**
+         * BringBack
+         * @description Brings deleted pages back, in this order.
+         */
+        BringBack: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            act: "bring_back";
+            /** Removed */
+            removed: number[];
+        };
+        /**
          * CalendarOut
          * @description A calendar by its BCP 47 name, its name in words, today in it; whether it is ``usual`` where readers are.
          */
@@ -3035,6 +3088,19 @@ export interface components {
             slug: string;
             /** Words */
             words: string;
+        };
+        /**
+         * Delete
+         * @description Deletes pages with all below them.
+         */
+        Delete: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            act: "delete";
+            /** Pages */
+            pages: number[];
         };
         /**
          * DeletedSite
@@ -4236,6 +4302,22 @@ export interface components {
             title: string;
         };
         /**
+         * NewPages
+         * @description New pages, one title each: below another, or posts of the news.
+         */
+        NewPages: {
+            /**
+             * Kind
+             * @default page
+             * @enum {string}
+             */
+            kind: "page" | "post";
+            /** Parent */
+            parent?: number | null;
+            /** Titles */
+            titles: string[];
+        };
+        /**
          * NewPassword
          * @description What a link to replace a lost password says, and the password.
          */
@@ -4339,6 +4421,18 @@ export interface components {
             language: string;
             /** Text */
             text: string;
+        };
+        /**
+         * PageAndPlace
+         * @description A page, and where it is to stand.
+         */
+        PageAndPlace: {
+            /** Index */
+            index: number;
+            /** Page */
+            page: number;
+            /** Parent */
+            parent?: number | null;
         };
         /**
          * PageChange
@@ -5276,6 +5370,34 @@ export interface components {
             published: string;
         };
         /**
+         * PutAt
+         * @description Puts pages at places, one after the other.
+         */
+        PutAt: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            act: "put_at";
+            /** Places */
+            places: components["schemas"]["PageAndPlace"][];
+        };
+        /**
+         * PutBelow
+         * @description Puts pages last below another (none: at the top), in the order that they have.
+         */
+        PutBelow: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            act: "put_below";
+            /** Pages */
+            pages: number[];
+            /** Parent */
+            parent?: number | null;
+        };
+        /**
          * ReachIn
          * @description Which facts, and values as they are being typed, not kept yet.
          */
@@ -5551,6 +5673,21 @@ export interface components {
             composed: boolean;
             /** Src */
             src: string;
+        };
+        /**
+         * ShowInMenu
+         * @description Shows pages in the menu, or hides them from it.
+         */
+        ShowInMenu: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            act: "menu";
+            /** On */
+            on: boolean;
+            /** Pages */
+            pages: number[];
         };
         /**
          * SignIn
@@ -6296,6 +6433,14 @@ export interface components {
             key: string;
             /** Text */
             text: string;
+        };
+        /**
+         * UndoOut
+         * @description The act that takes back what was done; none where nothing was.
+         */
+        UndoOut: {
+            /** Undo */
+            undo: components["schemas"]["PutBelow"] | components["schemas"]["PutAt"] | components["schemas"]["ShowInMenu"] | components["schemas"]["Delete"] | components["schemas"]["BringBack"] | null;
         };
         /**
          * UnreadOut
@@ -10086,6 +10231,50 @@ export interface operations {
             };
         };
     };
+    hestor_api_several_pages_add_titled: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewPages"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NamedPage"][];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
     hestor_api_notices_show: {
         parameters: {
             query?: never;
@@ -10378,6 +10567,59 @@ export interface operations {
                 };
                 content: {
                     "application/zip": unknown;
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_several_pages_treat: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PutBelow"] | components["schemas"]["PutAt"] | components["schemas"]["ShowInMenu"] | components["schemas"]["Delete"] | components["schemas"]["BringBack"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UndoOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
             /** @description Why it was not done */

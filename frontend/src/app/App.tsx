@@ -17,7 +17,7 @@ import { ConsistencyView, OtherPages } from "../consistency";
 import { EditionsView } from "../editions";
 import { SheetView } from "../house-style";
 import { MailView } from "../mail";
-import { PagesView } from "../pages";
+import { PagesView, PageView } from "../pages";
 import { PicturesView } from "../pictures";
 import { ReviewView } from "../review";
 import { NewSite, useSites } from "../sites";
@@ -88,6 +88,7 @@ function Desk() {
               <Route path="to-say" element={<ChecklistView />} />
               <Route path="pages" element={<PagesView titles={TitlesView} />} />
               <Route path="pages/titles" element={<TitlesView />} />
+              <Route path="pages/:page" element={<PageView />} />
               <Route path="pictures" element={<PicturesView />} />
               <Route path="consistency" element={<ConsistencyView />} />
               <Route path="consistency/other-pages" element={<OtherPages />} />

@@ -194,7 +194,7 @@ export function useSiteEntries(
       more: page.path,
       words: [page.menu_title, page.tab_title],
       ...(saying.has(page.id) ? { text: sought } : {}),
-      go: () => void navigate(`/${site.slug}/pages?page=${String(page.id)}`),
+      go: () => void navigate(`/${site.slug}/pages/${String(page.id)}`),
     })),
     ...pictures.map((picture): Entry => ({
       key: `picture ${String(picture.id)}`,

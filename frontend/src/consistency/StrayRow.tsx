@@ -14,7 +14,7 @@ const fieldOf = (stray: Stray) => (stray.field || stray.place).split(".")[0] ?? 
 /** Where a spot is changed by hand. */
 function spotOf(stray: Stray): string {
   if (!stray.page_id) return `style#fact-${fieldOf(stray)}`;
-  return stray.place === "title" ? "pages/titles" : `pages?page=${String(stray.page_id)}`;
+  return stray.place === "title" ? "pages/titles" : `pages/${String(stray.page_id)}`;
 }
 
 /** Why a stray is meant: a word for whoever finds it quiet later. */

@@ -30,7 +30,7 @@ export function LeftOut({ readOnly }: { readOnly: boolean }) {
       <ul className="mt-1 grid gap-1.5">
         {found.rows.map((page) => (
           <li key={page.id}>
-            <Link to={`/${site.slug}/pages?page=${String(page.id)}`} className="act-link">
+            <Link to={`/${site.slug}/pages/${String(page.id)}`} className="act-link">
               {page.shown_title}
             </Link>{" "}
             <span className="text-xs text-soft">

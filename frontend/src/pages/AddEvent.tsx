@@ -26,7 +26,7 @@ export function AddEvent({ onDone }: { onDone: () => void }) {
       {
         onSuccess: (page) => {
           onDone();
-          void navigate(`?page=${String(page.id)}`, { state: { visit: Date.now() } });
+          void navigate(`/${site.slug}/pages/${String(page.id)}`);
         },
       },
     );

@@ -1,32 +1,85 @@
-import { useState, type SubmitEvent } from "react";
+import { useId, useState, type KeyboardEvent, type SubmitEvent } from "react";
 import { useNavigate } from "react-router";
 import { ApiProblem } from "../api/problem";
 import { useSite } from "../draft/hooks";
 import { useTranslation } from "../i18n/useTranslation";
 import { Button } from "../ui/Button";
 import { ErrorNotice } from "../ui/ErrorNotice";
-import { Field } from "../ui/Field";
-import { useAddPage } from "./api";
+import { useAddSeveral } from "./api";
 import { PageSelect } from "./PageSelect";
 
-/** A new page or post from its title; all else is said where it then stands open. */
+interface TitlesProps {
+  words: string;
+  onType: (words: string) => void;
+  problem: ApiProblem | null;
+}
+
+/** One title a line. Enter adds the page that is named; with Shift it begins the next line, as pasting several does. */
+function Titles({ words, onType, problem }: TitlesProps) {
+  const { t } = useTranslation();
+  const id = useId();
+  const lines = words.split("\n");
+  // Lines without words are no titles, and are not sent.
+  const numbers = lines.flatMap((line, index) => (line.trim() ? [index + 1] : []));
+  const wrong = numbers.flatMap((number, sent) =>
+    (problem?.of(`titles.${String(sent + 1)}`) ?? []).map(({ message }) =>
+      numbers.length > 1 ? t("addPage.line", { number, message }) : message,
+    ),
+  );
+  function onKeyDown(event: KeyboardEvent<HTMLTextAreaElement>) {
+    if (event.key !== "Enter" || event.shiftKey || event.nativeEvent.isComposing || lines.length > 1) return;
+    event.preventDefault();
+    event.currentTarget.form?.requestSubmit();
+  }
+  return (
+    <div className="grid gap-1">
+      <label htmlFor={id} className="font-semibold">
+        {t("addPage.title")}
+      </label>
+      <textarea
+        id={id}
+        dir="auto"
+        autoFocus
+        rows={Math.min(12, lines.length)}
+        value={words}
+        aria-invalid={wrong.length > 0}
+        aria-describedby={`${id}-hint ${id}-wrong`}
+        className="min-h-10 w-full resize-none rounded-md border border-soft bg-paper px-3 py-2 text-[15px] aria-invalid:border-stop"
+        onChange={(event) => onType(event.target.value)}
+        onKeyDown={onKeyDown}
+      />
+      <p id={`${id}-hint`} className="text-xs text-soft">
+        {t("addPage.several")}
+      </p>
+      <p id={`${id}-wrong`} className="text-stop" hidden={wrong.length === 0}>
+        {wrong.join(" ")}
+      </p>
+    </div>
+  );
+}
+
+/** New pages or posts from their titles; all else is said where a page is written. */
 export function AddPage({ onDone }: { onDone: () => void }) {
   const { t } = useTranslation();
   const site = useSite();
   const navigate = useNavigate();
-  const add = useAddPage(site.slug);
-  const [title, setTitle] = useState("");
+  const add = useAddSeveral(site.slug);
+  const [words, setWords] = useState("");
   const [place, setPlace] = useState("");
   const problem = add.error instanceof ApiProblem ? add.error : null;
+  const titles = words.split("\n").filter((line) => line.trim());
   function submit(event: SubmitEvent) {
     event.preventDefault();
     const post = place === "post";
     add.mutate(
-      { title, kind: post ? "post" : "page", parent: post || !place ? null : Number(place) },
+      { titles, kind: post ? "post" : "page", parent: post || !place ? null : Number(place) },
       {
-        onSuccess: (page) => {
+        onSuccess: (made) => {
           onDone();
-          void navigate(`?page=${String(page.id)}`, { state: { visit: Date.now() } });
+          const [first] = made;
+          if (!first) return;
+          const at = made.length === 1 ? `pages/${String(first.id)}` : `pages?page=${String(first.id)}`;
+          void navigate(`/${site.slug}/${at}`, { state: { visit: Date.now() } });
         },
       },
     );
@@ -34,14 +87,7 @@ export function AddPage({ onDone }: { onDone: () => void }) {
   return (
     <form onSubmit={submit} className="mx-6 mb-4 grid max-w-3xl gap-3 rounded-lg border border-line p-4" noValidate>
       {!problem && <ErrorNotice error={add.error} lost={t("addPage.lost")} />}
-      <Field
-        label={t("addPage.title")}
-        dir="auto"
-        autoFocus
-        value={title}
-        errors={problem?.of("title") ?? []}
-        onChange={(event) => setTitle(event.target.value)}
-      />
+      <Titles words={words} onType={setWords} problem={problem} />
       <PageSelect
         label={t("addPage.place")}
         value={place}
@@ -56,8 +102,8 @@ export function AddPage({ onDone }: { onDone: () => void }) {
         className="min-h-10 w-full rounded-md border border-soft bg-paper px-3"
       />
       <div className="flex items-center gap-4">
-        <Button type="submit" disabled={add.isPending || !title.trim()}>
-          {t("addPage.add")}
+        <Button type="submit" disabled={add.isPending || titles.length === 0}>
+          {titles.length > 1 ? t("addPage.addMany", { count: titles.length }) : t("addPage.add")}
         </Button>
         <button type="button" className="act-link" onClick={onDone}>
           {t("event.cancel")}

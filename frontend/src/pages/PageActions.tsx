@@ -1,4 +1,3 @@
-import { ArrowDown, ArrowUp, CornerDownRight, CornerLeftUp } from "lucide-react";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import type { Page, PageFull } from "../api/client";
@@ -11,15 +10,16 @@ import { Notice } from "../ui/Notice";
 import { useBelow, useDeletePage, useDuplicate, useMakeHome, useMakeNotFound, useMove } from "./api";
 import { mayStandBelow } from "./moves";
 import { PageSelect } from "./PageSelect";
+import { Steps } from "./Steps";
 
 /** A place after all others. */
 const LAST = 1_000_000;
-const ICONS = { up: ArrowUp, down: ArrowDown, into: CornerDownRight, out: CornerLeftUp };
 
 /** Asks before a page is deleted, its subpages named. */
 function Deletion({ page, onKeep }: { page: Page; onKeep: () => void }) {
   const { t } = useTranslation();
   const site = useSite().slug;
+  const navigate = useNavigate();
   const remove = useDeletePage(site);
   const below = useBelow(site, page.id).data;
   const named = below?.map((one) => one.title).join(", ") ?? "";
@@ -28,7 +28,11 @@ function Deletion({ page, onKeep }: { page: Page; onKeep: () => void }) {
       tone="stop"
       actions={
         <>
-          <Button variant="quiet" disabled={remove.isPending || !below} onClick={() => remove.mutate(page.id)}>
+          <Button
+            variant="quiet"
+            disabled={remove.isPending || !below}
+            onClick={() => remove.mutate(page.id, { onSuccess: () => void navigate(`/${site}/pages`) })}
+          >
             {t("pageActions.deleteYes")}
           </Button>
           {/* The link that asked is gone: who works by keyboard goes on here, at the harmless one of the two. */}
@@ -50,41 +54,22 @@ function Moves({ page }: { page: PageFull }) {
   const move = useMove(useSite().slug);
   return (
     <>
-      <div role="group" aria-label={t("pageActions.move")} className="flex flex-wrap items-center gap-1">
-        {(["up", "down", "into", "out"] as const).map((way) => {
-          const Icon = ICONS[way];
-          const leads = page.steps[way];
-          return (
-            <button
-              key={way}
-              type="button"
-              aria-label={t(`pageActions.${way}`)}
-              title={t(`pageActions.${way}`)}
-              // A button that is truly disabled loses the keyboard's place, and moving goes on from it.
-              aria-disabled={!leads || move.isPending}
-              className="grid size-8 place-items-center rounded-sm text-soft not-aria-disabled:hover:bg-board not-aria-disabled:hover:text-ink aria-disabled:opacity-30"
-              onClick={() => leads && !move.isPending && move.mutate(page.id, { way })}
-            >
-              <Icon size={16} aria-hidden className="rtl:-scale-x-100" />
-            </button>
-          );
-        })}
-        <PageSelect
-          label={t("pageActions.moveTo")}
-          hideLabel
-          value=""
-          keyOf={(one) => String(one.id)}
-          others={[
-            ["", t("pageActions.moveTo")],
-            ["top", t("addPage.top")],
-          ]}
-          only="parents"
-          fits={(one) => mayStandBelow(page, one)}
-          wordsOf={(one) => t("addPage.below", { title: one.shown_title })}
-          onChoose={(key) => key && move.mutate(page.id, { parent: key === "top" ? null : Number(key), index: LAST })}
-          className="max-w-48 rounded-sm border border-soft bg-paper px-1.5 py-1"
-        />
-      </div>
+      <Steps page={page} />
+      <PageSelect
+        label={t("pageActions.moveTo")}
+        hideLabel
+        value=""
+        keyOf={(one) => String(one.id)}
+        others={[
+          ["", t("pageActions.moveTo")],
+          ["top", t("addPage.top")],
+        ]}
+        only="parents"
+        fits={(one) => mayStandBelow(page, one)}
+        wordsOf={(one) => t("addPage.below", { title: one.shown_title })}
+        onChoose={(key) => key && move.mutate(page.id, { parent: key === "top" ? null : Number(key), index: LAST })}
+        className="max-w-48 rounded-sm border border-soft bg-paper px-1.5 py-1"
+      />
       <ErrorNotice error={move.error} />
     </>
   );
@@ -108,7 +93,7 @@ export function PageActions({ page }: { page: PageFull }) {
         <ActionLink
           onClick={() =>
             copy.mutate(page.id, {
-              onSuccess: (made) => void navigate(`?page=${String(made.id)}`, { state: { visit: Date.now() } }),
+              onSuccess: (made) => void navigate(`/${site.slug}/pages/${String(made.id)}`),
             })
           }
         >

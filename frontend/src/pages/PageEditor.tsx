@@ -1,29 +1,27 @@
 import { Fragment, useEffect, useState } from "react";
-import type { Page, PageFull } from "../api/client";
+import type { PageFull } from "../api/client";
 import { ConflictChoice } from "../draft/ConflictChoice";
 import { asText } from "../draft/document";
 import { FieldErrors } from "../draft/FieldErrors";
 import { FieldStatus } from "../draft/FieldStatus";
-import { useFact, useSelect, useSite, useStore } from "../draft/hooks";
+import { useFact, useSelect, useStore } from "../draft/hooks";
 import type { DocumentId } from "../draft/store";
 import { TextField } from "../draft/TextField";
 import { useTranslation } from "../i18n/useTranslation";
 import { CheckBox } from "../ui/CheckBox";
 import { later } from "../ui/later";
 import { Notice } from "../ui/Notice";
-import { QueryBoundary } from "../ui/QueryBoundary";
-import { usePage } from "./api";
 import { PageActions } from "./PageActions";
-import { PageLook } from "./PageLook";
 import { PageProofs } from "./PageProofs";
 import { SharedParts } from "./SharedParts";
 
 const EventEditor = later(async () => (await import("./EventEditor")).EventEditor);
 const MarkdownEditor = later(async () => (await import("./MarkdownEditor")).MarkdownEditor);
-const FIELDS = ["title", "own_title", "menu_title", "summary", "path"] as const;
-type Field = (typeof FIELDS)[number] | "body";
+/** What is said of a page beside its title and its text. */
+const FURTHER = ["menu_title", "path", "own_title", "summary"] as const;
+type Field = (typeof FURTHER)[number] | "title" | "body";
 
-const LOOKS: Partial<Record<Field, string>> = { title: "text-base font-medium", path: "font-code text-[13px]" };
+const LOOKS: Partial<Record<Field, string>> = { title: "text-xl font-semibold", path: "font-code text-[13px]" };
 
 function InMenu({ document }: { document: DocumentId }) {
   const { t } = useTranslation();
@@ -103,65 +101,64 @@ function Words({ document, field }: { document: DocumentId; field: Field }) {
   );
 }
 
-function Opened({ page }: { page: PageFull }) {
+function Notices({ page }: { page: PageFull }) {
+  return page.notices
+    .filter(({ field }) => !field.startsWith("schedule"))
+    .map((notice, index) => (
+      <Notice key={index} tone="warn">
+        {notice.message}
+      </Notice>
+    ));
+}
+
+/** Its name in the menu, its address, how it is found and shared, and which parts of the site it shows. */
+function Further({ page, document }: { page: PageFull; document: DocumentId }) {
+  const { t } = useTranslation();
+  return (
+    <section aria-labelledby="further" className="grid gap-3 border-t border-line pt-4 sm:grid-cols-2">
+      <h2 id="further" className="text-[15px] font-semibold sm:col-span-2">
+        {t("page.further")}
+      </h2>
+      {FURTHER.map((field) => (
+        <Fragment key={field}>
+          {(field !== "path" || page.path !== "/") && (
+            <div className={field === "menu_title" || field === "path" ? "" : "sm:col-span-2"}>
+              <Words document={document} field={field} />
+              {field === "menu_title" && page.kind !== "post" && page.kind !== "not_found" && (
+                <InMenu document={document} />
+              )}
+            </div>
+          )}
+        </Fragment>
+      ))}
+      <div className="sm:col-span-2">
+        <SharedParts document={document} />
+      </div>
+      {page.kind !== "not_found" && (
+        <div className="sm:col-span-2">
+          <PageProofs page={page.id} path={page.path} />
+        </div>
+      )}
+    </section>
+  );
+}
+
+/** All that a page says, saved as it is typed; and what can be done with it as a whole. */
+export function PageEditor({ page }: { page: PageFull }) {
   const store = useStore();
   const [document] = useState<DocumentId>(`page:${String(page.id)}` as DocumentId);
   const open = useSelect((one) => one.page(page.id) !== undefined);
   useEffect(() => void store.openPage(page), [store, page]);
   if (!open) return null;
   return (
-    <div className="grid max-w-3xl gap-3 py-2 sm:grid-cols-2">
-      {page.notices
-        .filter(({ field }) => !field.startsWith("schedule"))
-        .map((notice, index) => (
-          <div key={index} className="sm:col-span-2">
-            <Notice tone="warn">{notice.message}</Notice>
-          </div>
-        ))}
-      {FIELDS.map((field) => (
-        <Fragment key={field}>
-          {(field !== "path" || page.path !== "/") && (
-            <div className={field === "menu_title" || field === "path" ? "" : "sm:col-span-2"}>
-              <Words document={document} field={field} />
-            </div>
-          )}
-          {field === "menu_title" && page.kind !== "post" && page.kind !== "not_found" && (
-            <InMenu document={document} />
-          )}
-        </Fragment>
-      ))}
+    <div className="grid min-w-0 content-start gap-4">
+      <Notices page={page} />
+      <Words document={document} field="title" />
       {page.kind === "post" && <Posted document={document} />}
       {page.kind === "event" && <EventEditor document={document} />}
-      <div className="sm:col-span-2">
-        <Words document={document} field="body" />
-      </div>
-      <div className="sm:col-span-2">
-        <SharedParts document={document} />
-      </div>
+      <Words document={document} field="body" />
+      <Further page={page} document={document} />
+      <PageActions page={page} />
     </div>
-  );
-}
-
-/** All that a page says, saved as it is typed; and what can be done with it as a whole. */
-export function PageEditor({ page }: { page: Page }) {
-  const site = useSite();
-  const full = usePage(site.slug, page.id);
-  return (
-    <QueryBoundary query={full}>
-      {(now) => (
-        <>
-          <div className="grid gap-6 xl:grid-cols-[minmax(0,44rem)_minmax(0,1fr)]">
-            <Opened page={now} />
-            <PageLook page={page.id} path={now.path} />
-          </div>
-          {now.kind !== "not_found" && (
-            <div className="py-3">
-              <PageProofs page={page.id} path={now.path} />
-            </div>
-          )}
-          <PageActions page={now} />
-        </>
-      )}
-    </QueryBoundary>
   );
 }

@@ -9,21 +9,22 @@ import { usePreview } from "./api";
 const WIDTHS = { desktop: 1280, tablet: 820, phone: 390 } as const;
 type Kind = keyof typeof WIDTHS;
 const KINDS = ["desktop", "tablet", "phone"] as const;
-const HEIGHT = 608;
 /** What is drawn into the page while it is typed; all else the page is fetched anew for. */
 const TYPED = ["title", "own_title", "body", "shows_heading"] as const;
 
-/** How wide an element is, followed as it changes. */
-function useWidth() {
+/** How large an element is, followed as it changes. */
+function useSize() {
   const element = useRef<HTMLDivElement>(null);
-  const [width, setWidth] = useState(0);
+  const [size, setSize] = useState({ width: 0, height: 0 });
   useEffect(() => {
     if (!element.current) return;
-    const observer = new ResizeObserver(([entry]) => setWidth(entry?.contentRect.width ?? 0));
+    const observer = new ResizeObserver(([entry]) => {
+      if (entry) setSize({ width: entry.contentRect.width, height: entry.contentRect.height });
+    });
     observer.observe(element.current);
     return () => observer.disconnect();
   }, []);
-  return { element, width };
+  return { element, ...size };
 }
 
 /** Draws what is being typed into the preview, as the press makes it: one asking at a time, the latest words next. */
@@ -67,7 +68,7 @@ function useTyped(page: number, preview: string | undefined, frame: RefObject<HT
 }
 
 /** The real page of the draft, as visitors on three widths would see it, drawn anew with each keystroke. */
-export function PageLook({ page, path }: { page: number; path: string }) {
+export function PageLook({ page, path, narrow }: { page: number; path: string; narrow: boolean }) {
   const { t } = useTranslation();
   const site = useSite().slug;
   const preview = usePreview(site).data;
@@ -80,12 +81,12 @@ export function PageLook({ page, path }: { page: number; path: string }) {
   const settled = useSettled(rest + facts, 400);
   const [version, setVersion] = useState({ of: settled, number: 0 });
   if (version.of !== settled) setVersion({ of: settled, number: version.number + 1 });
-  const [kind, setKind] = useState<Kind>("tablet");
-  const { element, width } = useWidth();
+  const [kind, setKind] = useState<Kind>(narrow ? "phone" : "tablet");
+  const { element, width, height } = useSize();
   const scale = Math.min(1, width / WIDTHS[kind]);
   useTyped(page, preview, frame);
   return (
-    <div className="dotted sticky top-18 hidden self-start rounded-lg border border-line p-3 xl:block">
+    <div className="dotted flex h-full flex-col rounded-lg border border-line p-3">
       <PillChoice
         label={t("look.width")}
         all={KINDS}
@@ -93,7 +94,7 @@ export function PageLook({ page, path }: { page: number; path: string }) {
         words={(one) => t(`look.${one}`)}
         onChoose={setKind}
       />
-      <div ref={element} className="mt-2 overflow-hidden" style={{ height: HEIGHT }}>
+      <div ref={element} className="mt-2 min-h-0 flex-1 overflow-hidden">
         {preview && width > 0 && (
           <iframe
             ref={frame}
@@ -102,7 +103,7 @@ export function PageLook({ page, path }: { page: number; path: string }) {
             // Another origin than the desk's; its fonts need that origin, and its small script draws what is typed.
             sandbox="allow-same-origin allow-scripts"
             className="block origin-top-left rounded-sm bg-white shadow-md rtl:origin-top-right"
-            style={{ width: WIDTHS[kind], height: HEIGHT / scale, transform: `scale(${String(scale)})` }}
+            style={{ width: WIDTHS[kind], height: height / scale, transform: `scale(${String(scale)})` }}
           />
         )}
       </div>

@@ -1,5 +1,5 @@
-import { ExternalLink, Pencil } from "lucide-react";
 import { useRef, useState } from "react";
+import { Link, useLocation } from "react-router";
 import type { Page } from "../api/client";
 import { useSite, useStore } from "../draft/hooks";
 import { UndoButtons } from "../draft/UndoButtons";
@@ -15,71 +15,19 @@ import { useSettled } from "../ui/useSettled";
 import { ViewHead } from "../ui/ViewHead";
 import { usePageList } from "./api";
 import { DragHandle, useDrag, type Drag } from "./drag";
-import { PageEditor } from "./PageEditor";
+import { ChosenBar } from "./ChosenBar";
+import type { FromList } from "./fromList";
+import { PageAddress, PageState } from "./PageCells";
 import { PagesTabs, type Preloaded } from "./PagesTabs";
 import { RemovedPages } from "./RemovedPages";
+import { useChosen, type Chosen } from "./useChosen";
 
 const AddEvent = later(async () => (await import("./AddEvent")).AddEvent);
 const ImportPanel = later(async () => (await import("./ImportPanel")).ImportPanel);
 const AddPage = later(async () => (await import("./AddPage")).AddPage);
 const CELL = "border-b border-line px-3 py-2.5 text-start align-baseline";
 
-function Title({
-  page,
-  depth,
-  open,
-  onOpen,
-}: {
-  page: Page;
-  depth: number;
-  open: boolean;
-  onOpen: (() => void) | undefined;
-}) {
-  const { t } = useTranslation();
-  return (
-    <span className="block break-words" dir="auto" style={{ paddingInlineStart: `${String(depth * 1.4)}rem` }}>
-      {onOpen ? (
-        <button
-          type="button"
-          aria-expanded={open}
-          title={t("pages.edit")}
-          className="rounded-sm text-start font-semibold hover:underline"
-          onClick={onOpen}
-        >
-          {page.shown_title} <Pencil size={12} aria-hidden className="ms-1 inline text-soft" />
-        </button>
-      ) : (
-        page.shown_title
-      )}
-    </span>
-  );
-}
-
-function Address({ page }: { page: Page }) {
-  const { t } = useTranslation();
-  if (page.state === "new") return <span className="break-all text-soft">{page.path}</span>;
-  return (
-    <a
-      href={page.address}
-      target="_blank"
-      rel="noreferrer"
-      className="act-link inline-flex items-baseline gap-1 font-normal break-all"
-    >
-      {page.path} <ExternalLink size={11} className="flex-none" aria-label={t("pages.opens")} />
-    </a>
-  );
-}
-
-function State({ page }: { page: Page }) {
-  const { t } = useTranslation();
-  const format = useFormat();
-  const quiet = page.state === "live" || page.state === "held";
-  return (
-    <span className={quiet ? "text-soft" : "rounded-sm bg-mark px-1.5 whitespace-nowrap text-on-mark"}>
-      {t(`pages.state.${page.state}`, { day: page.published ? format.day(page.published) : "" })}
-    </span>
-  );
-}
+const DEPTH = 1.4;
 
 interface RowProps {
   page: Page;
@@ -87,51 +35,87 @@ interface RowProps {
   mayEdit: boolean;
   named: boolean;
   drag: Drag;
+  chosen: boolean;
+  onChoose: (page: Page, on: boolean) => void;
+  from: FromList;
 }
 
-function PageRow({ page, depth, mayEdit, named, drag }: RowProps) {
+function Title({ page, depth, from }: Pick<RowProps, "page" | "depth" | "from">) {
+  const { t } = useTranslation();
+  const site = useSite();
+  return (
+    <span
+      className="block min-w-0 break-words"
+      dir="auto"
+      style={{ paddingInlineStart: `${String(depth * DEPTH)}rem` }}
+    >
+      <Link
+        to={`/${site.slug}/pages/${String(page.id)}`}
+        state={from}
+        title={t("pages.edit")}
+        className="inline-block min-h-6 rounded-sm font-semibold hover:underline"
+      >
+        {page.shown_title}
+      </Link>
+    </span>
+  );
+}
+
+/** A box to tick a page with, as large as a finger. */
+function Tick({ page, chosen, onChoose }: Pick<RowProps, "page" | "chosen" | "onChoose">) {
+  const { t } = useTranslation();
+  return (
+    <label className="-my-2.5 grid min-h-11 w-9 flex-none place-items-center max-sm:w-11">
+      <span className="unseen">{t("several.tick", { title: page.shown_title })}</span>
+      <input
+        type="checkbox"
+        className="size-4 accent-act max-sm:size-6"
+        checked={chosen}
+        onChange={(event) => onChoose(page, event.target.checked)}
+      />
+    </label>
+  );
+}
+
+function PageRow({ page, depth, mayEdit, named, drag, chosen, onChoose, from }: RowProps) {
   const dragged = mayEdit && page.kind !== "post";
   const format = useFormat();
-  const [open, setOpen] = useState(named && mayEdit);
   const row = useRef<HTMLTableRowElement>(null);
   useComesIntoView(row, named);
   return (
-    <>
-      <tr
-        ref={row}
-        className="group/row hover:bg-ground data-[over=after]:shadow-[inset_0_-2px_var(--act)] data-[over=before]:shadow-[inset_0_2px_var(--act)] data-[over=into]:bg-act-soft"
-        data-over={drag.over?.page === page.id ? drag.over.where : undefined}
-        {...(dragged ? drag.rowEvents(page) : {})}
-      >
-        <th scope="row" className={`${CELL} relative ps-6 font-semibold`}>
-          {dragged && <DragHandle page={page} drag={drag} />}
-          <Title page={page} depth={depth} open={open} onOpen={mayEdit ? () => setOpen(!open) : undefined} />
-          <span
-            className="block font-code text-xs font-normal sm:hidden"
-            style={{ paddingInlineStart: `${String(depth * 1.4)}rem` }}
-          >
-            <Address page={page} />
+    <tr
+      ref={row}
+      aria-selected={mayEdit ? chosen : undefined}
+      className="group/row hover:bg-ground aria-selected:bg-act-soft data-[over=after]:shadow-[inset_0_-2px_var(--act)] data-[over=before]:shadow-[inset_0_2px_var(--act)] data-[over=into]:bg-act-soft"
+      data-over={drag.over?.page === page.id ? drag.over.where : undefined}
+      {...(dragged ? drag.rowEvents(page) : {})}
+    >
+      <th scope="row" className={`${CELL} relative font-semibold ${mayEdit ? "ps-5" : "ps-6"}`}>
+        {dragged && <DragHandle page={page} drag={drag} />}
+        <span className="flex items-center">
+          {mayEdit && <Tick page={page} chosen={chosen} onChoose={onChoose} />}
+          <span className="min-w-0">
+            <Title page={page} depth={depth} from={from} />
+            <span
+              className="block font-code text-xs font-normal sm:hidden"
+              style={{ paddingInlineStart: `${String(depth * DEPTH)}rem` }}
+            >
+              <PageAddress page={page} />
+            </span>
           </span>
-        </th>
-        <td className={`${CELL} max-md:hidden`} dir="auto">
-          {page.tab_title}
-        </td>
-        <td className={`${CELL} font-code text-xs max-sm:hidden`}>
-          <Address page={page} />
-        </td>
-        <td className={`${CELL} text-soft max-sm:hidden`}>{page.published ? format.day(page.published) : ""}</td>
-        <td className={`${CELL} max-sm:pe-6`}>
-          <State page={page} />
-        </td>
-      </tr>
-      {open && (
-        <tr>
-          <td colSpan={5} className="border-b border-line px-6 py-2">
-            <PageEditor page={page} />
-          </td>
-        </tr>
-      )}
-    </>
+        </span>
+      </th>
+      <td className={`${CELL} max-md:hidden`} dir="auto">
+        {page.tab_title}
+      </td>
+      <td className={`${CELL} font-code text-xs max-sm:hidden`}>
+        <PageAddress page={page} />
+      </td>
+      <td className={`${CELL} text-soft max-sm:hidden`}>{page.published ? format.day(page.published) : ""}</td>
+      <td className={`${CELL} max-sm:pe-6`}>
+        <PageState page={page} />
+      </td>
+    </tr>
   );
 }
 
@@ -142,11 +126,13 @@ function PageTable({
   mayEdit,
   named,
   sought,
+  chosen,
 }: {
   list: PageList;
   mayEdit: boolean;
   named: Named;
   sought: string;
+  chosen: Chosen;
 }) {
   const { t } = useTranslation();
   const drag = useDrag();
@@ -167,7 +153,7 @@ function PageTable({
         <table className="w-full border-collapse border-t border-ink">
           <thead className="text-xs text-soft">
             <tr>
-              <th scope="col" className="py-1.5 ps-6 text-start font-normal">
+              <th scope="col" className={`py-1.5 text-start font-normal ${mayEdit ? "ps-14 max-sm:ps-16" : "ps-6"}`}>
                 {t("pages.title")}
               </th>
               <th scope="col" className="px-3 text-start font-normal max-md:hidden">
@@ -193,6 +179,9 @@ function PageTable({
                 mayEdit={mayEdit}
                 named={page.id === named.number}
                 drag={drag}
+                chosen={chosen.pages.has(page.id)}
+                onChoose={chosen.choose}
+                from={{ sought }}
               />
             ))}
           </tbody>
@@ -213,12 +202,14 @@ export function PagesView({ titles }: { titles: Preloaded }) {
   const store = useStore();
   const mayEdit = site.may.edit.allowed;
   const named = useNamed("page");
-  const [search, setSearch] = useState({ visit: named.visit, words: "" });
-  // Who was led to a page looks for nothing else any more.
-  const sought = search.visit === named.visit ? search.words : "";
+  const from = useLocation().state as Partial<FromList> | null;
+  const [search, setSearch] = useState({ visit: named.visit, words: from?.sought ?? "" });
+  // Who was led to a page looks for nothing else any more; who comes back from one finds what was looked for.
+  const sought = search.visit === named.visit ? search.words : (from?.sought ?? "");
   const settled = useSettled(sought.trim(), 150);
   const pages = usePageList(site.slug, settled, named.number);
   const [adds, setAdds] = useState<"page" | "event" | "import" | null>(null);
+  const chosen = useChosen(pages.data?.pages.flatMap(({ rows }) => rows) ?? []);
   useUndoKeys(store, mayEdit);
   return (
     <div className="min-h-[calc(100vh-60px)] bg-paper">
@@ -250,10 +241,12 @@ export function PagesView({ titles }: { titles: Preloaded }) {
             mayEdit={mayEdit}
             named={named}
             sought={settled}
+            chosen={chosen}
           />
         )}
       </QueryBoundary>
       <RemovedPages />
+      {mayEdit && <ChosenBar chosen={chosen} />}
     </div>
   );
 }

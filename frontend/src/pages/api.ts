@@ -143,6 +143,58 @@ export function useMove(site: string) {
   return { mutate, error: move.error, isPending: move.isPending };
 }
 
+type Act = paths["/api/sites/{site}/pages/several"]["post"]["requestBody"]["content"]["application/json"];
+
+/** One act on several pages, as one step that can be undone. */
+export function useSeveral(site: string) {
+  const store = useStore();
+  const read = useReadAnew(site);
+  const send = async (body: Act): Promise<Act | null> =>
+    (
+      await result<Schemas["UndoOut"]>(
+        api.POST("/api/sites/{site}/pages/several", { params: { path: { site } }, body }),
+      )
+    ).undo;
+  return useTreeChange(site, async (act: Act) => {
+    let back = await send(act);
+    if (!back) return;
+    store.did({
+      undo: async () => {
+        if (back) await send(back);
+        await read();
+      },
+      redo: async () => {
+        back = await send(act);
+        await read();
+      },
+    });
+  });
+}
+
+/** Pages from their titles, one a line, as one step that can be undone. */
+export function useAddSeveral(site: string) {
+  const store = useStore();
+  const read = useReadAnew(site);
+  const at = { params: { path: { site } } };
+  return useTreeChange(site, async (body: Schemas["NewPages"]) => {
+    const made = await result<Schemas["NamedPage"][]>(api.POST("/api/sites/{site}/new-pages/several", { ...at, body }));
+    const act: Act = { act: "delete", pages: made.map(({ id }) => id) };
+    let back: Act | null = null;
+    store.did({
+      undo: async () => {
+        back = (await result<Schemas["UndoOut"]>(api.POST("/api/sites/{site}/pages/several", { ...at, body: act })))
+          .undo;
+        await read();
+      },
+      redo: async () => {
+        if (back) await result(api.POST("/api/sites/{site}/pages/several", { ...at, body: back }));
+        await read();
+      },
+    });
+    return made;
+  });
+}
+
 export function useMakeHome(site: string) {
   return useTreeChange(site, (page: number) =>
     result<undefined>(api.POST("/api/sites/{site}/pages/{page}/home", at(site, page))),

@@ -24,7 +24,7 @@ function whereOn(event: DragEvent): Where {
   return share < 0.3 ? "before" : share > 0.7 ? "after" : "into";
 }
 
-/** Moving pages by the mouse. By keyboard it is done in the opened page, by the same rules. */
+/** Moving pages by the mouse. By keyboard it is done with pages that are ticked, by the same rules. */
 export function useDrag(): Drag {
   const move = useMove(useSite().slug);
   const [moving, setMoving] = useState<Page | null>(null);

@@ -5,3 +5,4 @@ export { PageSelect } from "./PageSelect";
 export { PagesTabs } from "./PagesTabs";
 /** Fetched when it is opened: the sheet is what one comes for. */
 export const PagesView = later(async () => (await import("./PagesView")).PagesView);
+export const PageView = later(async () => (await import("./PageView")).PageView);

@@ -1,0 +1,110 @@
+import { ArrowLeft } from "lucide-react";
+import { useState } from "react";
+import { Link, useLocation, useParams } from "react-router";
+import type { PageFull } from "../api/client";
+import { useSite, useStore } from "../draft/hooks";
+import { UndoButtons } from "../draft/UndoButtons";
+import { useUndoKeys } from "../draft/useUndoKeys";
+import { useTranslation } from "../i18n/useTranslation";
+import { PillChoice } from "../ui/PillChoice";
+import { QueryBoundary } from "../ui/QueryBoundary";
+import { useMatch } from "../ui/useNarrow";
+import { usePage } from "./api";
+import { PageAddress, PageState } from "./PageCells";
+import { PageEditor } from "./PageEditor";
+import { PageLook } from "./PageLook";
+import type { FromList } from "./fromList";
+
+const SIDES = ["text", "look"] as const;
+/** Where the text and the page stand side by side. */
+const WIDE = "(min-width: 1100px)";
+
+/** What the page is, where it stands, and the way back to its spot among all pages. */
+function Head({ page, mayEdit }: { page: PageFull; mayEdit: boolean }) {
+  const { t } = useTranslation();
+  const site = useSite();
+  const from = useLocation().state as FromList | null;
+  return (
+    <div className="px-6 pt-3 pb-2">
+      <Link
+        to={`/${site.slug}/pages?page=${String(page.id)}`}
+        state={from}
+        className="act-link inline-flex min-h-8 items-center gap-1.5"
+      >
+        <ArrowLeft size={15} aria-hidden className="rtl:-scale-x-100" /> {t("page.back")}
+      </Link>
+      <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
+        <h1 dir="auto" className="min-w-0 text-[22px] leading-tight font-[650] tracking-tight break-words">
+          {page.shown_title}
+        </h1>
+        <PageState page={page} />
+        <span className="font-code text-xs">
+          <PageAddress page={page} />
+        </span>
+        {mayEdit && <UndoButtons />}
+      </div>
+    </div>
+  );
+}
+
+/** The text and the real page: side by side where there is room, else in turn. */
+function Sides({ page, mayEdit }: { page: PageFull; mayEdit: boolean }) {
+  const { t } = useTranslation();
+  const isWide = useMatch(WIDE);
+  const [side, setSide] = useState<(typeof SIDES)[number]>(mayEdit ? "text" : "look");
+  const shows = (one: typeof side) => (isWide && mayEdit) || side === one;
+  return (
+    <div className="px-6 pb-8">
+      {!isWide && mayEdit && (
+        <div className="sticky top-14 z-10 -mx-6 mb-2 border-b border-line bg-paper px-6 py-1.5">
+          <PillChoice
+            label={t("page.side")}
+            all={SIDES}
+            chosen={side}
+            words={(one) => t(`page.sides.${one}`)}
+            onChoose={setSide}
+          />
+        </div>
+      )}
+      <div className={isWide && mayEdit ? "grid grid-cols-[minmax(26rem,44rem)_minmax(0,1fr)] gap-6" : ""}>
+        {/* What is being typed stays while the page is looked at. */}
+        {mayEdit && (
+          <div className={shows("text") ? "min-w-0" : "hidden"}>
+            <PageEditor page={page} />
+          </div>
+        )}
+        {shows("look") && (
+          <div className="sticky top-18 h-[calc(100dvh-11.5rem)] min-h-96">
+            <PageLook page={page.id} path={page.path} narrow={!isWide} />
+          </div>
+        )}
+      </div>
+    </div>
+  );
+}
+
+function OnePage({ number }: { number: number }) {
+  const site = useSite();
+  const store = useStore();
+  const mayEdit = site.may.edit.allowed;
+  const page = usePage(site.slug, number);
+  useUndoKeys(store, mayEdit);
+  return (
+    <div className="min-h-[calc(100vh-60px)] bg-paper">
+      <QueryBoundary query={page}>
+        {(now) => (
+          <>
+            <Head page={now} mayEdit={mayEdit} />
+            <Sides page={now} mayEdit={mayEdit} />
+          </>
+        )}
+      </QueryBoundary>
+    </div>
+  );
+}
+
+/** One page: its text, and beside it the page as it will be. */
+export function PageView() {
+  const { page } = useParams();
+  return <OnePage key={page} number={Number(page)} />;
+}
