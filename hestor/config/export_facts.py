@@ -18,6 +18,7 @@ from hestor.core.facts.document import SPECS, Facts
 from hestor.core.facts.spec import Band, FactSpec, Slot
 from hestor.core.pages import faults, parts, titles
 from hestor.core.places.all import DRAWN, FILE_PLACES
+from hestor.core.text import fillins
 
 _HEAD = "// Made from the {made_from} by `make types`; never edited by hand.\n"
 _IMPORT = 'import type { components } from "./schema";\n\n'
@@ -79,6 +80,7 @@ def lists_source() -> str:
         "WIDTHS": frame.WIDTHS,
         "FOLDS": frame.FOLDS,
         "LONG_RULES": titles.LONG_RULES,
+        "FILL_INS": [{"name": text.partition(":")[0], "text": text} for text in fillins.OFFERED],
         "TITLE_FILL_INS": (*titles.OWN_FILL_INS, "site", "tagline"),
         "SHARED_PARTS": parts.PARTS,
         "TITLE_FIELDS": faults.FIELDS,

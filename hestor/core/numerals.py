@@ -2,6 +2,8 @@
 
 from functools import lru_cache
 
+from babel.units import format_unit
+
 from hestor.core import languages
 
 # The nought of each decimal numbering system that CLDR gives to a language (supplemental/numberingSystems.xml);
@@ -37,3 +39,9 @@ def are_own(tag: str) -> bool:
 def written(text: str | int, tag: str) -> str:
     """A text or number, its ASCII digits as readers of the language write them. Raises ValueError for no language."""
     return str(text).translate(_digits(tag))
+
+
+@lru_cache(maxsize=512)
+def days(count: int, tag: str) -> str:
+    """A number of days with the word for them (CLDR units, ``duration-day``). Raises ValueError for no language."""
+    return written(format_unit(count, "duration-day", "long", locale=languages.locale_of(tag)), tag)

@@ -67,6 +67,7 @@ class Frame(Voice):
         self.values = replace(
             self.values,
             contact=contact.text(self.facts),
+            today=self.now.date(),
             next_day=self._next_day,
             hours=lambda: opening.today(self),
             open=lambda: opening.status_line(self),

@@ -33,7 +33,8 @@ from hestor.sites.selectors import (
 )
 from hestor.sites.selectors.addresses import address_key, desk_origin
 from hestor.sites.selectors.lifecycle import is_closed
-from hestor.sites.selectors.states import draft_of, edition_of, has_events, held_moments, live_edition
+from hestor.sites.selectors.states import draft_of, edition_of, held_moments, live_edition
+from hestor.sites.selectors.turning import turns_by_day
 from hestor.web import encoding, etags
 
 
@@ -106,7 +107,7 @@ class _Clock:
     held: tuple[datetime, ...]
     notice_until: date | None
     hours: OpeningHours | None
-    has_events: bool
+    turns_by_day: bool
 
 
 @dataclass(frozen=True)
@@ -135,7 +136,7 @@ def _clock_of(site: Site) -> _Clock | None:
         return None
     facts = edition.facts_in(site.language)
     until = facts.site_notice.until if facts.site_notice else None
-    held, has_dates = held_moments(site, edition), has_events(site, edition)
+    held, has_dates = held_moments(site, edition), turns_by_day(site, edition)
     clocked = _Clock(edition.identity, facts.time_zone, held, until, facts.opening_hours, has_dates)
     return _put(_CLOCKS, key, clocked)
 
@@ -158,7 +159,7 @@ def moment_at(site: Site, now: datetime) -> _Moment | None:
         return None
     day = zones.day_in(found_clock.zone, now)
     open_now = status(found_clock.hours, found_clock.zone, now) if found_clock.hours else None
-    turns = found_clock.hours or found_clock.has_events
+    turns = found_clock.hours or found_clock.turns_by_day
     noticed = found_clock.notice_until is None or day <= found_clock.notice_until
     return _Moment(day.year, bisect_right(found_clock.held, now), noticed, day if turns else None, open_now, now)
 

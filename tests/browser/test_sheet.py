@@ -140,3 +140,26 @@ def test_settings_are_chosen_not_learnt(owner_desk):
     person.field("Colour").fill("#abc")
     expect(person.fact("Colour")).to_contain_text("✓ Saved")
     expect(page.get_by_text("3 changes not published")).to_be_visible()
+
+
+def test_fill_ins_are_offered_while_a_fact_is_typed(server, people):
+    person = people(server, width=390).sign_in().open()
+    field = person.field("Footer line")
+    field.fill("Run by ")
+    field.press_sequentially("{le")
+    offered = person.fact("Footer line").get_by_role("listbox", name="Fill-ins")
+    expect(offered.get_by_role("option").first).to_have_text("{legal_name}The legal name")
+    assert person.wrong_at_any_width(person.fact("Footer line")) == []
+    field.press("Enter")
+    expect(field).to_have_value("Run by {legal_name}")
+    expect(offered).to_be_hidden()
+    field.press_sequentially(", call {")
+    field.press("ArrowDown")
+    field.press("Escape")
+    expect(offered).to_be_hidden()
+    field.press_sequentially("pho")
+    offered.get_by_role("option", name="{phone}").click()
+    expect(field).to_have_value("Run by {legal_name}, call {phone}")
+    expect(person.proof("Footer line", "Footer")).to_contain_text(
+        "Run by Quillmere Seed Library Association, call 0117 496 0214"
+    )

@@ -21,7 +21,7 @@ SAID = {"contact_email": ADDRESS, "contact_label": "Write to {site}:"}
 def rendered(**facts) -> Renderer:
     pages = [
         page("/", "Welcome", "Hello."),
-        page("/contact/", "Contact", "Write to {contact}; we answer."),
+        page("/contact/", "Contact", "Write to {contact}; we answer. {name}: {email}, {phone}."),
         page("/news/", "News", "", "news"),
         page("/news/first/", "First", "Text.", "post", published=NOW.date()),
     ]
@@ -43,8 +43,8 @@ def test_every_page_says_it_with_the_words_beside_it(kind):
     renderer = rendered(contact_protection=kind)
     for path in renderer.paths():
         assert renderer.read(path).contact == (f"Write to Seeds: {ADDRESS}",), path
-    link = PageReading(renderer.respond("/contact/").body)._tree.css_first(".prose a")
-    assert link.attributes["href"].startswith("mailto:")
+    links = PageReading(renderer.respond("/contact/").body)._tree.css(".prose a")
+    assert [link.attributes["href"].startswith("mailto:") for link in links] == [True, True]
 
 
 def test_machines_are_told_where_it_is_plain():

@@ -201,6 +201,26 @@ def test_open_now_turns_by_itself_and_what_was_cached_is_not_said_too_long(publi
     assert said("2026-05-02T11:00:00+00:00") == "Closed now. Opens Friday at 09:00"
 
 
+@pytest.mark.parametrize("where", ["body", "footer"])
+def test_days_to_a_day_are_counted_on_the_sites_own_clock(public, site, owner, settings, where):
+    text = "Still {days:2026-05-08}."
+    write_facts(
+        site, {"time_zone": "Pacific/Auckland", "footer_text": text if where == "footer" else ""}, site.revision
+    )
+    if where == "body":
+        add_page(site, {"path": "/fair/", "title": "Fair", "body": text})
+    publish(site.pk, owner, NOW)
+
+    def left(moment: str) -> str:
+        settings.FIXED_NOW = datetime.fromisoformat(moment)
+        return re.search(r"Still ([^.]*)\.", public.get("/fair/" if where == "body" else "/").content.decode())[1]
+
+    # Midnight in Auckland is noon in Greenwich, in May.
+    assert left("2026-05-06T11:59:00+00:00") == "2 days"
+    assert left("2026-05-06T12:00:00+00:00") == "1 day"
+    assert left("2026-05-07T12:00:00+00:00") == left("2026-12-01T12:00:00+00:00") == "0 days"
+
+
 def test_what_is_over_leaves_the_list_at_the_sites_own_midnight(public, site, owner, settings):
     add_event(site, "Swap", Schedule(starts=date(2026, 5, 8)))
     publish(site.pk, owner, NOW)

@@ -104,6 +104,25 @@ export const LONG_RULES = [
   "without_name",
 ] as const;
 
+export const FILL_INS = [
+  {"name": "site", "text": "site"},
+  {"name": "tagline", "text": "tagline"},
+  {"name": "short_name", "text": "short_name"},
+  {"name": "legal_name", "text": "legal_name"},
+  {"name": "contact", "text": "contact"},
+  {"name": "phone", "text": "phone"},
+  {"name": "address", "text": "address"},
+  {"name": "hours", "text": "hours"},
+  {"name": "open", "text": "open"},
+  {"name": "year", "text": "year"},
+  {"name": "date", "text": "date:2026-05-03"},
+  {"name": "time", "text": "time:14:30"},
+  {"name": "next", "text": "next:swap-days"},
+  {"name": "days", "text": "days:2027-06-06"},
+  {"name": "name", "text": "name"},
+  {"name": "email", "text": "email"},
+] as const;
+
 export const TITLE_FILL_INS = [
   "page",
   "section",

@@ -1,5 +1,6 @@
 import { useTranslation } from "../i18n/useTranslation";
 import type { FactKey } from "./changes";
+import { takesFillIns } from "./facts";
 import { useFact } from "./hooks";
 import { TextField } from "./TextField";
 
@@ -28,6 +29,7 @@ export function FactText({ fact, readOnly, className, lines = false, inWords = t
       language={inWords ? language : undefined}
       className={className}
       lines={lines}
+      fillIns={takesFillIns(fact)}
     />
   );
 }

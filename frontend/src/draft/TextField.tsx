@@ -1,5 +1,8 @@
+import { useRef } from "react";
+import { FillInOffers } from "./FillInOffers";
 import { useFieldState, useFieldText, useStore } from "./hooks";
 import { fieldName, type DocumentId } from "./store";
+import { useFillIns } from "./useFillIns";
 
 interface Props {
   document: DocumentId;
@@ -12,6 +15,8 @@ interface Props {
   className?: string;
   /** Whether it is a text of several lines. */
   lines?: boolean;
+  /** Whether it may hold fill-ins, which are then offered. */
+  fillIns?: boolean;
 }
 
 /** A line of words, edited where it stands. It grows to as many lines as it needs, but stays one text. */
@@ -25,12 +30,19 @@ export function TextField({
   language,
   className = "",
   lines = false,
+  fillIns = false,
 }: Props) {
   const store = useStore();
   const text = useFieldText(document, field);
   const { errors } = useFieldState(document, field);
-  return (
+  const element = useRef<HTMLTextAreaElement>(null);
+  // A pasted line break would be refused by the rules; a space is what was meant.
+  const write = (words: string) => store.type(document, field, lines ? words : words.replace(/\s*\n\s*/g, " "));
+  const fills = useFillIns(fillIns && !readOnly, write);
+  const isOffering = fills.offered.length > 0;
+  const area = (
     <textarea
+      ref={element}
       rows={lines ? 5 : 1}
       data-field={fieldName(document, field)}
       dir="auto"
@@ -43,14 +55,29 @@ export function TextField({
       aria-invalid={errors.length > 0}
       placeholder={placeholder}
       className={`fact-field placeholder:font-normal placeholder:text-soft ${className}`}
-      // A pasted line break would be refused by the rules; a space is what was meant.
-      onChange={(event) =>
-        store.type(document, field, lines ? event.target.value : event.target.value.replace(/\s*\n\s*/g, " "))
-      }
+      aria-autocomplete={fillIns ? "list" : undefined}
+      aria-controls={isOffering ? fills.id : undefined}
+      aria-activedescendant={isOffering ? `${fills.id}-${String(fills.at)}` : undefined}
+      onChange={(event) => {
+        write(event.target.value);
+        fills.follow(event);
+      }}
+      onSelect={fills.follow}
       onKeyDown={(event) => {
+        if (fills.onKey(event)) return;
         if (event.key === "Enter" && !lines) event.preventDefault();
       }}
-      onBlur={() => store.document(document).settle(field)}
+      onBlur={() => {
+        fills.close();
+        store.document(document).settle(field);
+      }}
     />
+  );
+  if (!fillIns) return area;
+  return (
+    <div className="relative">
+      {area}
+      <FillInOffers fills={fills} field={element} />
+    </div>
   );
 }

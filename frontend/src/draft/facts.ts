@@ -46,6 +46,11 @@ export function leastOf(key: string): number | undefined {
   return spec && "least" in spec ? spec.least : undefined;
 }
 
+/** Whether a fact is a text that may hold fill-ins. */
+export function takesFillIns(key: string): boolean {
+  return specOf(key)?.takesFillIns ?? false;
+}
+
 function rowOf(spec: Spec): Row {
   const further = FACTS.filter((fact) => fact.within === spec.key).map((fact) => fact.key);
   const { key, editor, size, slots, common } = spec;

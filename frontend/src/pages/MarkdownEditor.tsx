@@ -20,7 +20,7 @@ import { useFieldState, useFieldText, useSite, useStore } from "../draft/hooks";
 import { fieldName, type DocumentId } from "../draft/store";
 import { useTranslation } from "../i18n/useTranslation";
 import { upload } from "../pictures";
-import { FILL_INS } from "./fillIns";
+import { FILL_INS } from "../api/lists.gen";
 import { MarkdownToolbar } from "./MarkdownToolbar";
 import { bold, heading, insert, italic, link, list } from "./markdownEdits";
 

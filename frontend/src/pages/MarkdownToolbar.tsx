@@ -2,7 +2,7 @@ import type { EditorView } from "@codemirror/view";
 import { Bold, Heading2, Italic, Link2, List } from "lucide-react";
 import { useTranslation } from "../i18n/useTranslation";
 import { usePictures } from "../pictures";
-import { FILL_INS } from "./fillIns";
+import { FILL_INS } from "../api/lists.gen";
 import { PageSelect } from "./PageSelect";
 import { bold, heading, insert, italic, link, list } from "./markdownEdits";
 

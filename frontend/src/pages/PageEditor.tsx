@@ -89,6 +89,7 @@ function Words({ document, field }: { document: DocumentId; field: Field }) {
           describedBy={`${id}-wrong`}
           placeholder={field === "path" ? "" : t(`page.${field}Empty`)}
           readOnly={false}
+          fillIns={field !== "path"}
           className={LOOKS[field] ?? ""}
         />
       )}

@@ -14,6 +14,7 @@ from babel import Locale
 from babel.dates import PATTERN_CHARS, format_datetime, format_time, parse_pattern
 
 from hestor.core import languages, numerals
+from hestor.core.dates import notations
 from hestor.core.errors import Param, Problem
 
 Kind = Literal["date", "time"]
@@ -98,7 +99,9 @@ def _field(key: str, piece: Piece, kind: Kind) -> Problem | None:
     where: dict[str, Param] = {"position": piece.start + 1, "part": piece.text}
     if piece.letter in _SLIPS[kind]:
         meant, code = _SLIPS[kind][piece.letter]
-        fix = meant * min(len(piece.text), 4 if meant == "M" else 2)
+        # Whoever writes four letters for the year means all of it, which UTS 35 writes with one.
+        most = 4 if meant == "M" else 2
+        fix = "y" if meant == "y" and len(piece.text) > most else meant * min(len(piece.text), most)
         return Problem(key, code, {**where, "meant": fix}, piece.start, piece.end, fix)
     widths = PATTERN_CHARS[piece.letter]
     if widths and len(piece.text) not in widths:
@@ -122,18 +125,30 @@ def _clock(key: str, found_pieces: tuple[Piece, ...]) -> Iterator[Problem]:
         yield Problem(key, "pattern_hour_alone", {"position": hour.start + 1}, hour.start, hour.end, f"{hour.text}:mm")
 
 
+_MARKS = ('""', "“”", "„“", "«»", "[]", "{}", "<>", "``", "‘’")
+"""What people put around a word that is to stand as it is."""
+
+
+def _of_word(key: str, pattern: str, word: re.Match[str]) -> Problem:
+    """A word that is not quoted; marks around it that mean to quote it go with it."""
+    start, end = word.span()
+    around = pattern[start - 1 : start] + pattern[end : end + 1]
+    if around in _MARKS:
+        start, end = start - 1, end + 1
+    return Problem(key, "pattern_word", {"word": word[0], "position": start + 1}, start, end, f"'{word[0]}'")
+
+
 def problems(key: str, pattern: str, kind: Kind) -> tuple[Problem, ...]:
     """What is wrong with a pattern, each slip at its place with its mend; nothing for an empty one."""
     if len(pattern) > MOST:
         return (Problem(key, "too_long", {"most": MOST, "count": len(pattern), "over": len(pattern) - MOST}),)
+    if meant := notations.turned(pattern):
+        return (Problem(key, "pattern_notation", {"meant": meant}, 0, len(pattern), meant),)
     if unclosed := tuple(_unclosed(key, pattern)):
         return unclosed
     words = [each_word for each_word in _words(pattern) if _is_word(each_word[0], kind)]
     if words:
-        return tuple(
-            Problem(key, "pattern_word", {"word": word[0], "position": word.start() + 1}, *word.span(), f"'{word[0]}'")
-            for word in words
-        )
+        return tuple(_of_word(key, pattern, word) for word in words)
     found_pieces = tuple(piece for piece in pieces(pattern) if piece.is_field)
     if pattern and not found_pieces:
         return (Problem(key, "pattern_nothing"),)

@@ -160,7 +160,19 @@ def derived(facts: Facts) -> dict[str, str]:
 def values_of(facts: Facts, year: int) -> fillins.Values:
     """What fill-ins stand for in these facts, in a year."""
     forms = clock.long_form(facts), clock.short_form(facts), clock.time_form(facts), facts.further_calendar
-    return fillins.Values(facts.name, facts.tagline, year, facts.language, *forms)
+    return fillins.Values(
+        facts.name, facts.tagline, year, facts.language, *forms, said=lambda name: _in_a_line(facts, _FILLED[name])
+    )
+
+
+_FILLED = {spec.fill_in: key for key, spec in SPECS.items() if spec.fill_in}
+
+
+def _in_a_line(facts: Facts, key: str) -> str:
+    """A fact that is words, or what stands in for it, with white space folded."""
+    spec = SPECS[key]
+    said = spec.shown(facts) if spec.shown else getattr(facts, key)
+    return " ".join((said or (spec.derived(facts) if spec.derived else "")).split())
 
 
 def sought(facts: Facts, year: int) -> dict[str, str]:
@@ -169,7 +181,7 @@ def sought(facts: Facts, year: int) -> dict[str, str]:
     found: dict[str, str] = {}
     for key, spec in SPECS.items():
         if spec.shown:
-            found[key] = " ".join(spec.shown(facts).split())
+            found[key] = _in_a_line(facts, key)
         elif spec.is_text and not spec.private:
             text = getattr(facts, key) or (spec.derived(facts) if spec.derived else "")
             found[key] = " ".join((fillins.fill(text, values) if spec.takes_fill_ins else text).split())

@@ -66,6 +66,7 @@ class OrganisationFacts(FactGroup):
             slots=(Slot(Place.CONTACT), Slot(Place.STRUCTURED, home=True), Slot(Place.CARD)),
             common=True,
             per_language=True,
+            fill_in="legal_name",
         ),
     ] = ""
     postal_address: Annotated[
@@ -78,6 +79,7 @@ class OrganisationFacts(FactGroup):
             slots=(Slot(Place.CONTACT), Slot(Place.CARD)),
             in_words=lambda address: Words(text=", ".join(postal.written(address)) if address else ""),
             shown=_address,
+            fill_in="address",
             common=True,
         ),
     ] = None
@@ -90,6 +92,7 @@ class OrganisationFacts(FactGroup):
             editor="phone",
             slots=(Slot(Place.CONTACT), Slot(Place.CARD)),
             shown=_phone,
+            fill_in="phone",
             common=True,
             held=_international,
             remembered=True,

@@ -86,8 +86,8 @@ class FactSpec:
     ``derived`` is what stands in while the fact is unset, as a text, for facts that have such a thing.
     ``within`` is the key of the fact in whose row this one is edited; ``slots`` are the proofs of its own row.
     ``shown`` is what pages show of it, for facts that are found in places by other words than their own.
-    ``texts`` are the texts of it that pages, feeds or messages show, by their names within it: ``ITSELF`` for one that
-    is a text; they are swept. ``held`` is what pages are held to, ``remembered`` says that they are to say no longer
+    ``fill_in`` is the name by which texts say it. ``texts`` are the texts of it that pages, feeds or messages show, by
+    their names within it: ``ITSELF`` for one that is a text; they are swept. ``held`` is what pages are held to, ``remembered`` says that they are to say no longer
     what it said in earlier editions. ``missed`` says that visitors, or the owner, miss it while it is unset; ``drawn``
     that it is written on the share picture. ``needed`` says that every site needs it: the sheet opens on these.
     ``visual`` says that files are drawn from it; ``private`` that it is never on a page, in an
@@ -106,6 +106,7 @@ class FactSpec:
     derived: Callable[[Any], str] | None = None
     in_words: Callable[[Any], Words] = plain_words
     shown: Callable[[Any], str] | None = None
+    fill_in: str = ""
     texts: tuple[str, ...] = ()
     held: Callable[[Any], str] | None = None
     remembered: bool = False

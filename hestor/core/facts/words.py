@@ -62,6 +62,7 @@ class WordFacts(FactGroup):
             other_text("short_name"),
             slots=(Slot(Place.MANIFEST),),
             derived=shown_short_name,
+            fill_in="short_name",
             per_language=True,
             texts=ITSELF,
             held=itself("short_name"),

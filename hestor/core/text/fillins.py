@@ -37,9 +37,10 @@ class Fill:
 class Values:
     """What fill-ins stand for. ``year`` is the present year in the site's own time zone; ``language`` a BCP 47 tag.
 
-    ``contact`` is the public address as a text. ``long``, ``short`` and ``clock`` are the forms of dates and times
-    (UTS 35), ``calendar`` the one that long dates are said in, too. The functions tell what depends on the site and the
-    moment: the next day of the event of a name, the hours of today, whether it is open.
+    ``said`` tells further facts as they are said in a line, by the name of their fill-in. ``contact`` is the public
+    address as a text, ``today`` the day on the site's clock. ``long``, ``short`` and ``clock`` are the forms of dates
+    and times (UTS 35), ``calendar`` the one that long dates are said in, too. The functions tell what depends on the
+    site and the moment: the next day of the event of a name, the hours of today, whether it is open.
     """
 
     site: str
@@ -51,6 +52,8 @@ class Values:
     clock: str = "HH:mm"
     calendar: str = ""
     contact: str = ""
+    today: date | None = None
+    said: Callable[[str], str] = field(default=lambda _: "", compare=False)
     next_day: Callable[[str], str] = field(default=lambda _: "", compare=False)
     hours: Callable[[], str] = field(default=lambda: "", compare=False)
     open: Callable[[], str] = field(default=lambda: "", compare=False)
@@ -73,19 +76,43 @@ def _date(argument: str, values: Values) -> str:
     return calendars.day_said(day, values.long, values.language, values.calendar)
 
 
+def _days(argument: str, values: Values) -> str:
+    """How many days there are until a day, with the word for days (CLDR units); none once it has come."""
+    left = (date.fromisoformat(argument) - values.today).days if values.today else 0
+    return numerals.days(max(0, left), values.language)
+
+
+FACTS = ("short_name", "legal_name", "phone", "address")
+"""The fill-ins that say a fact as it is said in a line."""
+ALIASES: Mapping[str, str] = {"name": "site", "email": "contact"}
+"""Further names of fill-ins, by what people call those facts."""
 _FILLERS: Mapping[str, Callable[[str, Values], str]] = {
     "site": lambda _, values: values.site,
+    "name": lambda _, values: values.site,
     "tagline": lambda _, values: values.tagline,
+    "short_name": lambda _, values: values.said("short_name"),
+    # Where the one behind the site has no other name, the site's own stands for it.
+    "legal_name": lambda _, values: values.said("legal_name") or values.site,
+    "phone": lambda _, values: values.said("phone"),
+    "address": lambda _, values: values.said("address"),
     "year": _years,
     "date": _date,
     "time": lambda argument, values: patterns.format_clock(time.fromisoformat(argument), values.clock, values.language),
     "next": lambda argument, values: values.next_day(argument),
     "contact": lambda _, values: values.contact,
+    "email": lambda _, values: values.contact,
+    "days": _days,
     "hours": lambda _, values: values.hours(),
     "open": lambda _, values: values.open(),
 }
 KNOWN = tuple(_FILLERS)
 """The fill-ins that any text with fill-ins may use; some texts know further ones (``also``), which only they fill."""
+OFFERED = (
+    *("site", "tagline", "short_name", "legal_name", "contact", "phone", "address", "hours", "open", "year"),
+    *("date:2026-05-03", "time:14:30", "next:swap-days", "days:2027-06-06"),
+    *ALIASES,
+)
+"""What is offered to whoever types a brace, as it is written, the further names last."""
 _SHORT = ",short"
 _SLUG = re.compile(r"[\w-]{1,80}")
 _CLOCK = re.compile(r"([01]\d|2[0-3]):[0-5]\d")
@@ -101,6 +128,7 @@ def _is_day(argument: str) -> bool:
 _ARGUMENTS: Mapping[str, Callable[[str], bool]] = {
     "year": lambda argument: not argument or (len(argument) == 4 and argument.isascii() and argument.isdigit()),
     "date": lambda argument: _is_day(argument.removesuffix(_SHORT)),
+    "days": _is_day,
     "time": lambda argument: argument.isascii() and bool(_CLOCK.fullmatch(argument)),
     "next": lambda argument: bool(_SLUG.fullmatch(argument)),
 }
@@ -113,8 +141,9 @@ def _argument_ok(name: str, argument: str) -> bool:
 
 
 def trait(key: str) -> str:
-    """What of a fill-in decides which facts it shows: its name, and for a date its form."""
+    """What of a fill-in decides which facts it shows: its first name, and for a date its form."""
     name, _, argument = key.partition(":")
+    name = ALIASES.get(name, name)
     return f"{name}.short" if argument.endswith(_SHORT) else name
 
 

@@ -24,7 +24,7 @@ from markdown_it.token import Token
 from hestor.core.errors import MOST_PROBLEMS, Problem
 from hestor.core.text import fillins, lines
 
-COMPILER_VERSION = 5
+COMPILER_VERSION = 6
 """Counts up when the same source would compile to something else, so that kept texts are made anew."""
 
 _OPEN, _CLOSE, _ROOT = "\ufdd0", "\ufdd1", "\ufdd2"
@@ -259,12 +259,12 @@ def with_hours(compiled: str, block: Callable[[], str]) -> str:
     return compiled.replace(_HOURS, block()) if _HOURS in compiled else compiled
 
 
-_CONTACT = f"{_OPEN}contact{_CLOSE}"
+_CONTACT = re.compile(f"{_OPEN}(?:contact|email){_CLOSE}")
 
 
 def with_contact(compiled: str, link: str) -> str:
     """Compiled HTML with a link in place of each fill-in for the public address."""
-    return compiled.replace(_CONTACT, link) if _CONTACT in compiled else compiled
+    return _CONTACT.sub(lambda _: link, compiled) if _OPEN in compiled else compiled
 
 
 OWN_PICTURE = f'src="{_ROOT}/_hestor/pic-'

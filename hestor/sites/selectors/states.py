@@ -382,12 +382,6 @@ def held_moments(site: Site, edition: Edition) -> tuple[datetime, ...]:
     return tuple(sorted(moment for moment in moments if moment > edition.published))
 
 
-def has_events(site: Site, edition: Edition) -> bool:
-    """Whether an edition has events, or a page for them."""
-    dated = Revision.objects.in_edition_of(site, edition.number).filter(kind__in=("event", "events"))
-    return dated.exists()
-
-
 def clear_caches() -> None:
     """Empties the caches, as after another database was put in place."""
     _DRAFTS.clear()

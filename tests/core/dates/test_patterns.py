@@ -31,7 +31,7 @@ def said(pattern: str, kind: str = "date") -> list[tuple[str, str, str | None]]:
         ("y年M月d日", "date", []),
         ("h:mma", "time", []),
         ("dd.mm.y", "date", [("pattern_minutes", "mm", "MM")]),
-        ("d MMMM YYYY", "date", [("pattern_week_year", "YYYY", "yy")]),
+        ("d MMMM YYYY", "date", [("pattern_week_year", "YYYY", "y")]),
         ("D MMMM y", "date", [("pattern_day_of_year", "D", "d")]),
         ("d MMMMMM y", "date", [("pattern_width", "MMMMMM", "MMMMM")]),
         ("d 'de MMMM", "date", [("pattern_quote", "'de MMMM", "'de MMMM'")]),

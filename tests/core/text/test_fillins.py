@@ -1,9 +1,11 @@
 import re
+from datetime import date
 
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
+from hestor.core.facts import document
 from hestor.core.text import fillins
 from hestor.core.text.fillins import Fill, Values
 
@@ -55,6 +57,53 @@ def test_problems_are_pointed_at(text, code, start, end, fix):
         fix,
     )
     assert problem.params["position"] == start + 1
+
+
+@pytest.mark.parametrize(
+    ("language", "day", "said"),
+    [
+        ("en-GB", "2026-05-03", "2 days"),
+        ("en-GB", "2026-05-02", "1 day"),
+        ("en-GB", "2026-05-01", "0 days"),
+        ("en-GB", "2020-01-01", "0 days"),
+        ("de", "2027-05-01", "365 Tage"),
+        ("pl", "2026-05-03", "2 dni"),
+        ("ar-EG", "2026-05-03", "يومان"),
+        ("fa", "2026-05-13", "۱۲ روز"),
+    ],
+)
+def test_days_are_counted_to_a_day_in_the_words_of_the_language(language, day, said):
+    values = Values("S", "", 2026, language, today=date(2026, 5, 1))
+    assert fillins.fill(f"{{days:{day}}}", values) == said
+
+
+def test_facts_are_filled_in_by_what_people_call_them():
+    facts = document.parse(
+        {
+            "name": "Quillmere Seed Library",
+            "contact_email": "hello@quillmere-seeds.example",
+            "phone": "01632 960 018",
+            "postal_address": {
+                "country": "GB", "street": ["The Old Chapel", "4 Mill Lane"],
+                "locality": "Quillmere", "postcode": "GL99 9ZZ",
+            },
+        }
+    )  # fmt: skip
+    values = document.values_of(facts, 2026)
+    text = "{name} · {short_name} · {legal_name} · {phone} · {address}"
+    assert fillins.fill(text, values) == (
+        "Quillmere Seed Library · Quillmere · Quillmere Seed Library · 01632 960018 · "
+        "The Old Chapel, 4 Mill Lane, QUILLMERE, GL99 9ZZ"
+    )
+    named = document.values_of(facts.model_copy(update={"legal_name": "Quillmere Growers CIC"}), 2026)
+    assert fillins.fill("{legal_name}", named) == "Quillmere Growers CIC"
+
+
+def test_every_fact_that_texts_say_is_known_and_offered():
+    filled = {spec.fill_in for spec in document.SPECS.values() if spec.fill_in}
+    assert filled == set(fillins.FACTS)
+    assert {text.partition(":")[0] for text in fillins.OFFERED} == set(fillins.KNOWN)
+    assert not [text for text in fillins.OFFERED if list(fillins.problems("body", f"{{{text}}}"))]
 
 
 def test_every_problem_is_found():
