@@ -87,9 +87,10 @@ class FactSpec:
     ``within`` is the key of the fact in whose row this one is edited; ``slots`` are the proofs of its own row.
     ``shown`` is what pages show of it, for facts that are found in places by other words than their own.
     ``fill_in`` is the name by which texts say it. ``texts`` are the texts of it that pages, feeds or messages show, by
-    their names within it: ``ITSELF`` for one that is a text; they are swept. ``held`` is what pages are held to, ``remembered`` says that they are to say no longer
-    what it said in earlier editions. ``missed`` says that visitors, or the owner, miss it while it is unset; ``drawn``
-    that it is written on the share picture. ``needed`` says that every site needs it: the sheet opens on these.
+    their names within it: ``ITSELF`` for one that is a text; they are swept. ``held`` is what pages are held to,
+    ``remembered`` says that they are to say no longer what it said in earlier editions. ``missed`` says that
+    visitors, or the owner, miss it while it is unset; ``drawn`` that it is written on the share picture.
+    ``needed`` says that every site needs it: the sheet opens on these.
     ``visual`` says that files are drawn from it; ``private`` that it is never on a page, in an
     edition or in a review; ``common`` that an owner may say it once for all sites; ``quiet`` that
     its default is no news before the first edition; ``per_language`` that a site of several languages may say it in
