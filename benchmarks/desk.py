@@ -36,7 +36,7 @@ def _script_weight() -> float:
 
 
 def _open_sheet(page: Page, server: Server) -> None:
-    page.goto(server.desk)
+    page.goto(f"{server.desk}/quillmere/style")
     page.get_by_label("Email", exact=True).fill(OWNER)
     page.get_by_label("Password", exact=True).fill(PASSWORD)
     page.get_by_role("button", name="Sign in").click()

@@ -83,7 +83,7 @@ def _import() -> float:
 
 def _signed_in(browser: Browser, server: Server, width: int = 1280) -> Page:
     page = browser.new_page(viewport={"width": width, "height": 800})
-    page.goto(server.desk)
+    page.goto(f"{server.desk}/quillmere/pages")
     page.get_by_label("Email", exact=True).fill(OWNER)
     page.get_by_label("Password", exact=True).fill(PASSWORD)
     page.get_by_role("button", name="Sign in").click()

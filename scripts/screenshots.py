@@ -33,6 +33,17 @@ def _sign_in(page: Page, server: Server) -> None:
     page.get_by_label("Email", exact=True).fill(OWNER)
     page.get_by_label("Password", exact=True).fill(PASSWORD)
     page.get_by_role("button", name="Sign in").click()
+    page.get_by_role("heading", name="All your sites").wait_for()
+
+
+def _sites(page: Page) -> None:
+    page.get_by_role("checkbox", name="Tick Quillmere").check()
+    page.get_by_role("checkbox", name="Tick Uhrenwerkstatt").check()
+    page.get_by_role("button", name="Sweep").click()
+    page.get_by_text("spots differ").locator("visible=true").first.wait_for()
+    page.get_by_role("button", name="Sweep").wait_for()
+    _shot(page, "all-sites")
+    page.get_by_role("link", name="Quillmere Seed Library").click()
     page.locator("[data-field=name]").wait_for()
 
 
@@ -45,15 +56,13 @@ def _brand(page: Page, server: Server) -> None:
 
 def _words(page: Page, server: Server) -> None:
     page.goto(f"{server.desk}/quillmere/pages")
-    page.get_by_role("button", name="Borrowing seed").wait_for()
+    page.get_by_role("checkbox", name="Tick Returning seed").check()
+    page.get_by_role("region", name="Ticked pages").wait_for()
     _shot(page, "pages")
-    page.get_by_role("button", name="Borrowing seed").click()
-    page.set_viewport_size({"width": 1440, "height": 900})
+    page.get_by_role("link", name="Borrowing seed", exact=True).click()
     page.get_by_role("textbox", name="What it is about (Markdown)").wait_for()
     page.frame_locator("iframe").get_by_role("heading", level=1).wait_for()
-    page.evaluate("scrollTo(0, 280)")
     _shot(page, "editor")
-    page.set_viewport_size({"width": 1280, "height": 800})
     page.goto(f"{server.desk}/quillmere/pages/titles")
     page.get_by_role("button", name="Mend 1 Former name").click()
     page.get_by_role("region", name="What would change").wait_for()
@@ -71,15 +80,7 @@ def _words(page: Page, server: Server) -> None:
     _shot(page, "compare")
 
 
-def _clock(page: Page, server: Server) -> None:
-    page.goto(f"{server.desk}/quillmere/style")
-    row = page.get_by_role("group", name="Time zone", exact=True)
-    row.get_by_role("combobox", name="Another town").fill("zuri")
-    row.get_by_role("option").first.wait_for()
-    row.get_by_role("option").first.click()
-    row.get_by_role("region", name="With Zürich").wait_for()
-    page.evaluate("document.getElementById('fact-language').closest('[role=group]').scrollIntoView()")
-    _shot(page, "town")
+def _in_arabic(page: Page, server: Server) -> None:
     page.get_by_label("Language · Sprache").select_option("ar")
     page.goto(f"{server.desk}/narjis/style")
     page.locator("[data-field=name]").wait_for()
@@ -114,6 +115,7 @@ def _agreement(page: Page, server: Server) -> None:
 def _desk(browser: Browser, server: Server) -> None:
     with _page(browser) as page:
         _sign_in(page, server)
+        _sites(page)
         page.locator("[data-field=tagline]").fill("Borrow a packet, bring back a story")
         page.get_by_role("button", name="Open: Words and titles").click()
         page.locator("[data-field=footer_text]").fill("© {year:2019} {site}, in the old school")
@@ -127,9 +129,11 @@ def _desk(browser: Browser, server: Server) -> None:
         _words(page, server)
         _brand(page, server)
         _contact(page, server)
-        _clock(page, server)
+        _in_arabic(page, server)
     with _page(browser, width=390, dark=True) as page:
         _sign_in(page, server)
+        page.goto(f"{server.desk}/quillmere/style")
+        page.locator("[data-field=name]").wait_for()
         _shot(page, "house-style-phone-dark")
 
 

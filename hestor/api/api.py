@@ -32,6 +32,7 @@ from hestor.api import (
     reach,
     session,
     several_pages,
+    several_sites,
     sites,
     style,
     sweep,
@@ -66,9 +67,9 @@ api = DeskApi(
 )
 register(api)
 _MODULES = (
-    session, account, sites, style, proofs, reach, brand, files, pictures, several_pages, pages, changes, editions,
-    towns, languages, dates, events, contact, mail, enquiries, notices, defaults, titles, added, address, checklist,
-    import_export, sweep, check, live, lifecycle, whole_site, well_being,
+    session, account, sites, several_sites, style, proofs, reach, brand, files, pictures, several_pages, pages, changes,
+    editions, towns, languages, dates, events, contact, mail, enquiries, notices, defaults, titles, added, address,
+    checklist, import_export, sweep, check, live, lifecycle, whole_site, well_being,
 )  # fmt: skip
 for module in _MODULES:
     api.add_router("", module.router)

@@ -70,13 +70,20 @@ def body(status: int, code: str, title: str, **more: Any) -> HttpResponse:
     return JsonResponse(details, status=status, content_type="application/problem+json")
 
 
-def own(request: HttpRequest, error: HestorError) -> HttpResponse:
-    """One of the job's own errors, in words."""
+def title_of(error: HestorError) -> str:
+    """What one of the job's own errors says happened."""
     key = f"error.{error.code}"
     if isinstance(error, InvalidInput):
+        return translations.counted(key, len(error.problems))
+    return translations.say(key, **error.params)
+
+
+def own(request: HttpRequest, error: HestorError) -> HttpResponse:
+    """One of the job's own errors, in words."""
+    if isinstance(error, InvalidInput):
         errors = [field_error(problem) for problem in error.problems]
-        return body(error.status, error.code, translations.counted(key, len(errors)), errors=errors)
-    said = body(error.status, error.code, translations.say(key, **error.params))
+        return body(error.status, error.code, title_of(error), errors=errors)
+    said = body(error.status, error.code, title_of(error))
     if isinstance(error, SignInPaused):
         said["Retry-After"] = str(60 * int(error.params["minutes"]))
     elif isinstance(error, TooBusy):

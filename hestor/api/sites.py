@@ -10,6 +10,7 @@ from hestor.api.permissions import permissions
 from hestor.api.schemas import NewSite, ProblemOut, SiteChange, SiteOut
 from hestor.core.facts.document import Facts
 from hestor.core.roles import Action, Role
+from hestor.core.text.ordering import counted
 from hestor.mail.selectors.waiting import Waiting, waiting
 from hestor.sites.models import Edition, Membership, Site, TimedPublishing
 from hestor.sites.selectors.addresses import base_of, host_of
@@ -53,12 +54,12 @@ def _live_editions(sites: list[Site]) -> dict[int, Edition]:
 
 @router.get("/sites", response=list[SiteOut])
 def list_sites(request: HttpRequest) -> list[SiteOut]:
-    """The person's sites, by name."""
+    """The person's sites, by name, *Site 2* before *Site 10*."""
     mine = Membership.objects.filter(account=signed_in(request), site__deleted=None).select_related("site__timed")
     live = _live_editions([row.site for row in mine])
     waits = waiting([row.site_id for row in mine])
     out = [_out(row.site, Role(row.role), live.get(row.site_id), waits) for row in mine]
-    return sorted(out, key=lambda site: (site.name.casefold(), site.slug))
+    return sorted(out, key=lambda site: (counted(site.name), site.slug))
 
 
 @router.post("/sites", response={201: SiteOut, 403: ProblemOut, 422: ProblemOut})

@@ -68,6 +68,12 @@ def test_by_keyboard_alone(server, people):
     page.keyboard.press("Tab")
     page.keyboard.type("demo-seedling-42")
     page.keyboard.press("Enter")
+    expect(page.get_by_role("heading", name="All your sites")).to_be_visible()
+    for _ in range(20):
+        if page.evaluate("document.activeElement.textContent") == "Quillmere Seed Library":
+            break
+        page.keyboard.press("Tab")
+    page.keyboard.press("Enter")
     expect(person.field("Name")).to_be_visible()
     for _ in range(40):
         if page.evaluate("document.activeElement.dataset.field") == "name":

@@ -65,7 +65,7 @@ def test_a_site_is_closed_and_opened_deleted_and_brought_back(server, people):
     page.get_by_role("button", name="Delete Quillmere Seed Library").press("Enter")
     sure = page.get_by_role("button", name="Delete this site")
     expect(sure).to_be_disabled()
-    page.get_by_label("To be sure, type its name").fill("Quillmere Seed Library")
+    page.get_by_label("To be sure, type its address").fill("quillmere.localhost")
     assert person.overflows() == 0
     sure.click()
     expect(page.get_by_role("heading", name="Deleted sites")).to_be_visible()

@@ -566,6 +566,106 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/several-sites": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Look
+         * @description The state of each of the person's sites.
+         */
+        get: operations["hestor_api_several_sites_look"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/several-sites/give": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Give
+         * @description Gives bundles of facts from one site to the drafts of others, all or none.
+         */
+        post: operations["hestor_api_several_sites_give"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/several-sites/publish": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Publish
+         * @description Publishes the drafts of several sites, each by itself; says for each what came of it.
+         */
+        post: operations["hestor_api_several_sites_publish"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/several-sites/say": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Say
+         * @description Says facts in the drafts of several sites, all or none.
+         */
+        post: operations["hestor_api_several_sites_say"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/several-sites/take-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Take Back
+         * @description Takes back what was done to several drafts, all or none; gives what does it again.
+         */
+        post: operations["hestor_api_several_sites_take_back"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/shapes/{shape}": {
         parameters: {
             query?: never;
@@ -595,7 +695,7 @@ export interface paths {
         };
         /**
          * List Sites
-         * @description The person's sites, by name.
+         * @description The person's sites, by name, *Site 2* before *Site 10*.
          */
         get: operations["hestor_api_sites_list_sites"];
         put?: never;
@@ -2653,6 +2753,24 @@ export interface components {
             removed: number[];
         };
         /**
+         * Bundle
+         * @description What can be given together. ``IDENTITY`` is what tells one site from another, and rarely meant.
+         * @enum {string}
+         */
+        Bundle: "look" | "manners" | "identity";
+        /**
+         * BundlesForSites
+         * @description Bundles of facts that several sites are to have from another one.
+         */
+        BundlesForSites: {
+            /** Bundles */
+            bundles: components["schemas"]["Bundle"][];
+            /** Sites */
+            sites: string[];
+            /** Source */
+            source: string;
+        };
+        /**
          * CalendarOut
          * @description A calendar by its BCP 47 name, its name in words, today in it; whether it is ``usual`` where readers are.
          */
@@ -3217,6 +3335,24 @@ export interface components {
             total: number;
         };
         /**
+         * DoneOnSite
+         * @description What was done to the draft of a site, by the number that takes it back.
+         */
+        DoneOnSite: {
+            /** Deed */
+            deed: number;
+            /** Site */
+            site: string;
+        };
+        /**
+         * DoneOut
+         * @description What was done to each draft that it changed.
+         */
+        DoneOut: {
+            /** Done */
+            done: components["schemas"]["DoneOnSite"][];
+        };
+        /**
          * DrawnIcon
          * @description An icon made here. An empty ``ground`` is the site's colour; without letters and shape, the name begins it.
          */
@@ -3664,6 +3800,18 @@ export interface components {
             typefaces: string;
         };
         /**
+         * FactsForSites
+         * @description Facts that several sites are to say.
+         */
+        FactsForSites: {
+            /** Facts */
+            facts: {
+                [key: string]: unknown;
+            };
+            /** Sites */
+            sites: string[];
+        };
+        /**
          * FaultCount
          * @description How many pages have a fault, and for how many there is a mend.
          */
@@ -3949,6 +4097,21 @@ export interface components {
             own_words: boolean;
             /** Tag */
             tag: string;
+        };
+        /**
+         * LastEditionOut
+         * @description The live edition: who published it, and when.
+         */
+        LastEditionOut: {
+            /** By */
+            by: string;
+            /** Number */
+            number: number;
+            /**
+             * Published
+             * Format: date-time
+             */
+            published: string;
         };
         /**
          * LineOut
@@ -4397,6 +4560,18 @@ export interface components {
              *     }
              */
             week: components["schemas"]["Week"];
+        };
+        /**
+         * OutcomeOut
+         * @description What came of publishing a site: the number of its edition, or in words, why there is none.
+         */
+        OutcomeOut: {
+            /** Number */
+            number: number | null;
+            /** Site */
+            site: string;
+            /** Why */
+            why: string;
         };
         /**
          * OwnForms
@@ -5603,6 +5778,24 @@ export interface components {
             revision: number;
         };
         /**
+         * Reviewed
+         * @description A draft as it was reviewed.
+         */
+        Reviewed: {
+            /** Revision */
+            revision: number;
+            /** Site */
+            site: string;
+        };
+        /**
+         * ReviewedSites
+         * @description Drafts that are to be published, each as it was reviewed.
+         */
+        ReviewedSites: {
+            /** Sites */
+            sites: components["schemas"]["Reviewed"][];
+        };
+        /**
          * Role
          * @description What a person is on one site.
          * @enum {string}
@@ -5826,6 +6019,17 @@ export interface components {
             unanswered: number;
             /** Unsent */
             unsent: number;
+        };
+        /**
+         * SiteStateOut
+         * @description A site on the round. ``strays`` is null where its pages were not swept since it last changed.
+         */
+        SiteStateOut: {
+            last: components["schemas"]["LastEditionOut"] | null;
+            /** Slug */
+            slug: string;
+            /** Strays */
+            strays: number | null;
         };
         /**
          * SocialAddress
@@ -6080,6 +6284,14 @@ export interface components {
             own_name: string;
             /** Tag */
             tag: string;
+        };
+        /**
+         * TakeBack
+         * @description What of several drafts is to be taken back.
+         */
+        TakeBack: {
+            /** Done */
+            done: components["schemas"]["DoneOnSite"][];
         };
         /**
          * TakenIn
@@ -7994,6 +8206,266 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_several_sites_look: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteStateOut"][];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_several_sites_give: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BundlesForSites"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoneOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_several_sites_publish: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReviewedSites"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OutcomeOut"][];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_several_sites_say: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FactsForSites"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoneOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_several_sites_take_back: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakeBack"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoneOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
             };
             /** @description Why it was not done */
             default: {

@@ -12,6 +12,7 @@ import {
   WellBeingView,
 } from "../accounts";
 import type { Session } from "../api/client";
+import { AllSitesView } from "../all-sites";
 import { BoardView } from "../board";
 import { ConsistencyView, OtherPages } from "../consistency";
 import { EditionsView } from "../editions";
@@ -36,13 +37,16 @@ const CONFIRM = /^\/confirm(-address)?\/([^/]+)$/;
 
 type Person = NonNullable<Session["account"]>;
 
-/** Leads to the site that was open last, or to making the first one. */
+/** Leads to the site that was open last in this browser, to all of them, or to making the first one. */
 function Start({ person }: { person: Person }) {
   const sites = useSites();
   return (
     <QueryBoundary query={sites}>
       {(all) => {
-        const open = all.find((site) => site.slug === lastSite()) ?? all[0];
+        const last = all.find((site) => site.slug === lastSite());
+        // Of several, none is opened by the alphabet.
+        if (!last && all.length > 1) return <Navigate to="/all-sites" replace />;
+        const open = last ?? all[0];
         // A site that nobody has seen yet begins with what it has still to say.
         if (open) return <Navigate to={`/${open.slug}/${open.live_number ? "style" : "to-say"}`} replace />;
         return person.may_make_sites ? <NewSite first /> : <NoSite />;
@@ -81,6 +85,10 @@ function Desk() {
             {now.account.keeps_installation && (
               <Route path="/well-being" element={<Apart person={now.account} view={<WellBeingView />} />} />
             )}
+            <Route
+              path="/all-sites"
+              element={<Apart person={now.account} view={<AllSitesView mayMakeSites={now.account.may_make_sites} />} />}
+            />
             <Route path="/new-site" element={<Apart person={now.account} view={<NewSite first={false} />} />} />
             <Route path="/:site" element={<SiteFrame person={now.account} />}>
               <Route path="style" element={<SheetView />} />

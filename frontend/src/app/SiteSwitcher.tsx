@@ -1,4 +1,4 @@
-import { Check, ChevronDown, ExternalLink, Plus, SlidersHorizontal, Tag } from "lucide-react";
+import { Check, ChevronDown, ExternalLink, List, Plus, SlidersHorizontal, Tag } from "lucide-react";
 import { DropdownMenu as Menu } from "radix-ui";
 import { useState } from "react";
 import { useLocation, useNavigate } from "react-router";
@@ -66,6 +66,11 @@ export function SiteSwitcher({ site, sites, mayMakeSites }: Props) {
             </Menu.Item>
           ))}
           <Menu.Separator className="my-1.5 h-px bg-line" />
+          {sites.length > 1 && (
+            <Menu.Item className={ITEM} onSelect={() => void navigate("/all-sites")}>
+              <List size={16} aria-hidden /> {t("switcher.all")}
+            </Menu.Item>
+          )}
           <Menu.Item asChild className={ITEM}>
             <a href={site.address} target="_blank" rel="noreferrer">
               <ExternalLink size={16} aria-hidden /> {t("switcher.live")}

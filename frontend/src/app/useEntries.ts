@@ -36,6 +36,7 @@ export function useCommonEntries(person: Person, sites: Site[], open?: Site): En
   });
   return [
     ...(person.may_make_sites ? [action("newSite", () => void navigate("/new-site"))] : []),
+    ...(sites.length > 1 ? [action("allSites", () => void navigate("/all-sites"))] : []),
     action("account", () => void navigate("/your-account")),
     ...(person.keeps_installation ? [action("wellBeing", () => void navigate("/well-being"))] : []),
     action("signOut", () => signOut.mutate(undefined)),

@@ -8,14 +8,14 @@ import { Button } from "../ui/Button";
 import { ErrorNotice } from "../ui/ErrorNotice";
 import { useDeleteSite } from "./api";
 
-/** Deleting a site: its name is typed first, so that it is not another one that goes. */
+/** Deleting a site: its address is typed first, as two sites may have one name. */
 export function Deleting({ site }: { site: Site }) {
   const { t } = useTranslation();
   const navigate = useNavigate();
   const id = useId();
   const remove = useDeleteSite(site.slug);
   const [typed, setTyped] = useState("");
-  const isSure = typed.trim() === site.name.trim();
+  const isSure = typed.trim().toLowerCase() === site.host.toLowerCase();
   return (
     <Part id="deleting" title={t("lifecycle.deleting")} className="grid justify-items-start gap-2">
       <p className="text-soft">{t("lifecycle.deleteNote", { address: site.host })}</p>
@@ -30,11 +30,11 @@ export function Deleting({ site }: { site: Site }) {
               {t("lifecycle.deleteAsk", { name: site.name })}
             </AlertDialog.Title>
             <AlertDialog.Description>{t("lifecycle.deleteNote", { address: site.host })}</AlertDialog.Description>
-            <label htmlFor={id}>{t("lifecycle.deleteType", { name: site.name })}</label>
+            <label htmlFor={id}>{t("lifecycle.deleteType", { address: site.host })}</label>
             <input
               id={id}
               value={typed}
-              dir="auto"
+              dir="ltr"
               autoComplete="off"
               className="rounded-sm border border-soft bg-paper px-2.5 py-1.5 text-ink"
               onChange={(event) => setTyped(event.target.value)}

@@ -10,7 +10,10 @@ from hestor.core.errors import Problem
 from hestor.core.text import lines
 
 # These belong to Hestor on every site, or would be mistaken for something of its own.
-_RESERVED_SLUGS = frozenset(["www", "desk", "api", "admin", "mail", "localhost", "static", "assets", "hestor"])
+_VIEWS_OF_NO_SITE = ("all-sites", "new-site", "your-account", "well-being", "new-password")
+_RESERVED_SLUGS = frozenset(
+    ("www", "desk", "api", "admin", "mail", "localhost", "static", "assets", "hestor", *_VIEWS_OF_NO_SITE)
+)
 _SLUG = re.compile(r"[a-z0-9](?:[a-z0-9-]{0,38}[a-z0-9])?")
 _PATH = re.compile(r"/(?:[^/\s?#%\\<>\"'`{}|^]+/)*")
 _LABEL = r"[a-z0-9](?:[a-z0-9-]{0,61}[a-z0-9])?"
