@@ -1,13 +1,17 @@
 """The draft against the live edition."""
 
+from collections.abc import Sequence
+
 from django.http import HttpRequest
 from ninja import Router
 
-from hestor.api.auth import site_for
-from hestor.api.schemas import MOST_AT_ONCE, ChangesOut, Count, Number, PreviewOut, ProblemOut
-from hestor.api.words import changes_out
+from hestor.api.auth import signed_in, site_for
+from hestor.api.schemas import MOST_AT_ONCE, ChangeOut, ChangesOut, Count, Number, PreviewOut, ProblemOut
+from hestor.api.words import author_out, changes_out
+from hestor.core.changes import Change
 from hestor.core.roles import Action
-from hestor.sites.selectors import previews
+from hestor.sites.models import Site
+from hestor.sites.selectors import authors, previews
 from hestor.sites.selectors.changes import change_window, page_shown
 
 router = Router(tags=["changes"])
@@ -30,8 +34,17 @@ def show(request: HttpRequest, site: str, start: Number = 0, count: Count = MOST
     return ChangesOut(
         revision=found_site.revision,
         live_number=found_site.live_number,
-        changes=changes_out(window.changes),
+        changes=_with_authors(request, found_site, window.changes),
         count=window.count,
         shown_on=page_shown(found_site, unchanged=True),
         preview_url=previews.link(found_site, None),
     )
+
+
+def _with_authors(request: HttpRequest, site: Site, changes: Sequence[Change]) -> list[ChangeOut]:
+    known, account = authors.of_changes(site, changes), signed_in(request)
+    told = changes_out(changes)
+    for change in told:
+        if author := known.get((change.kind, change.key)):
+            change.author = author_out(author, account)
+    return told

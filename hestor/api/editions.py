@@ -45,6 +45,7 @@ def _values(site: Site, edition: Edition, live: int) -> dict[str, Any]:
         "number": edition.number,
         "published": edition.published,
         "by": edition.by.shown_name if edition.by else "",
+        "writers": edition.writers,
         "live": edition.number == live,
         "name": edition.facts.name,
         "label": edition.label,

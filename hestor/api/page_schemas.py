@@ -6,7 +6,7 @@ from typing import TYPE_CHECKING, Annotated, Any, Literal
 from ninja import Schema
 from pydantic import ConfigDict, Field, create_model
 
-from hestor.api.schemas import FieldErrorOut, Identifier, PermissionOut, Strict
+from hestor.api.schemas import AuthorOut, FieldErrorOut, Identifier, PermissionOut, Strict
 from hestor.core.events.schedule import Schedule
 from hestor.core.pages.fields import MOST_BODY, PageFields
 from hestor.core.pages.placing import LAST, Way, Where
@@ -147,7 +147,7 @@ class PageFull(PageOut):
     """A page with its text, and the draft's revision that it was read at.
 
     ``notices`` say what visitors will not see as it was meant, though it was kept; ``may`` is what the caller may do
-    with it, ``steps`` where it can go from where it stands.
+    with it, ``steps`` where it can go from where it stands, ``author`` who changed it last, where that is known.
     """
 
     body: str
@@ -155,6 +155,7 @@ class PageFull(PageOut):
     notices: list[FieldErrorOut]
     may: PagePermissionsOut
     steps: StepsOut
+    author: AuthorOut | None
 
 
 class NewEvent(Strict):

@@ -9,7 +9,7 @@ from ninja import Query, Router, Status
 from pydantic import Field
 
 from hestor import clock
-from hestor.api.auth import given_revision, site_and_role, site_for
+from hestor.api.auth import given_revision, signed_in, site_and_role, site_for
 from hestor.api.errors import Conflict, field_error
 from hestor.api.page_schemas import (
     LookIn,
@@ -31,13 +31,14 @@ from hestor.api.page_schemas import (
 )
 from hestor.api.permissions import page_permissions
 from hestor.api.schemas import MOST_AT_ONCE, Count, Identifier, Number, ProblemOut, Strict
+from hestor.api.words import author_out
 from hestor.core import zones
 from hestor.core.errors import NotFound, StaleRevision
 from hestor.core.pages import fields as page_fields
 from hestor.core.pages.placing import Target
 from hestor.core.roles import Action, Role
 from hestor.sites.models import RemovedPage, Revision, Site
-from hestor.sites.selectors import previews
+from hestor.sites.selectors import authors, previews
 from hestor.sites.selectors.live_preview import look
 from hestor.sites.selectors.page_fields import current, fields_of
 from hestor.sites.selectors.page_list import PageWindow, Wanted, page_row, page_window, steps_of
@@ -66,8 +67,9 @@ class TreeQuery(Strict):
     leaving_out: bool = False
 
 
-def _full(site: Site, revision: Revision, role: Role) -> dict[str, Any]:
+def _full(request: HttpRequest, site: Site, revision: Revision, role: Role) -> dict[str, Any]:
     site.refresh_from_db()
+    author = authors.of_page(site, revision.page_id)
     row = page_row(site, revision, clock.now())
     notices = [field_error(notice) for notice in page_fields.notices(fields_of(revision))]
     may = page_permissions(role, revision.kind, revision.path)
@@ -78,6 +80,7 @@ def _full(site: Site, revision: Revision, role: Role) -> dict[str, Any]:
         "notices": notices,
         "may": may,
         "steps": steps_of(site, revision),
+        "author": author_out(author, signed_in(request)) if author else None,
     }
 
 
@@ -106,7 +109,7 @@ def show_tree(request: HttpRequest, site: str, wanted: Query[TreeQuery]) -> Page
 def show(request: HttpRequest, site: str, page: Identifier) -> dict[str, Any]:
     """One page with its text."""
     found_site, role = site_and_role(request, site, Action.VIEW)
-    return _full(found_site, current(found_site, page), role)
+    return _full(request, found_site, current(found_site, page), role)
 
 
 @router.post("/sites/{site}/pages", response={201: PageFull, 412: ProblemOut, 422: ProblemOut})
@@ -114,7 +117,7 @@ def add(request: HttpRequest, site: str, given: PageIn) -> Status[dict[str, Any]
     """Adds a page to the draft."""
     found_site, role = site_and_role(request, site, Action.EDIT)
     made = add_page(found_site, given.model_dump(), given_revision(request))
-    return Status(201, _full(found_site, made, role))
+    return Status(201, _full(request, found_site, made, role))
 
 
 @router.post("/sites/{site}/new-pages", response={201: PageFull, 422: ProblemOut})
@@ -123,7 +126,8 @@ def add_titled(request: HttpRequest, site: str, given: NewPage) -> Status[dict[s
     found_site, role = site_and_role(request, site, Action.EDIT)
     today = clock.now().astimezone(zones.clock_of(found_site.facts.time_zone))
     return Status(
-        201, _full(found_site, page_tree.add_new(found_site, given.title, given.kind, given.parent, today), role)
+        201,
+        _full(request, found_site, page_tree.add_new(found_site, given.title, given.kind, given.parent, today), role),
     )
 
 
@@ -159,7 +163,7 @@ def make_not_found(request: HttpRequest, site: str, page: Identifier, given: Pag
 def duplicate(request: HttpRequest, site: str, page: Identifier) -> Status[dict[str, Any]]:
     """The same page once more, at an address of its own."""
     found_site, role = site_and_role(request, site, Action.EDIT)
-    return Status(201, _full(found_site, page_tree.duplicate(found_site, page), role))
+    return Status(201, _full(request, found_site, page_tree.duplicate(found_site, page), role))
 
 
 @router.get("/sites/{site}/pages/{page}/below", response={200: list[NamedPage], 404: ProblemOut})
@@ -188,14 +192,14 @@ def list_removed(request: HttpRequest, site: str) -> list[RemovedOut]:
 def bring_back(request: HttpRequest, site: str, removed: Identifier) -> dict[str, Any]:
     """Puts a deleted page back into the draft."""
     found_site, role = site_and_role(request, site, Action.EDIT)
-    return _full(found_site, page_tree.bring_back(found_site, removed), role)
+    return _full(request, found_site, page_tree.bring_back(found_site, removed), role)
 
 
 @router.post("/sites/{site}/events", response={201: PageFull, 422: ProblemOut})
 def plan(request: HttpRequest, site: str, given: NewEvent) -> Status[dict[str, Any]]:
     """Adds an event to the draft, below the page that lists them; that page, too, where there is none yet."""
     found_site, role = site_and_role(request, site, Action.EDIT)
-    return Status(201, _full(found_site, add_event(found_site, given.title, given.schedule), role))
+    return Status(201, _full(request, found_site, add_event(found_site, given.title, given.schedule), role))
 
 
 @router.patch("/sites/{site}/pages/{page}", response={200: PageFull, 412: ProblemOut, 422: ProblemOut})
@@ -208,9 +212,11 @@ def change(request: HttpRequest, site: str, page: Identifier, given: PageChange)
         changed = change_page(found_site, page, sent, given_revision(request))
         if before not in ("", changed.path):
             follow(found_site, {before: changed.path})
-        return _full(found_site, current(found_site, page), role)
+        return _full(request, found_site, current(found_site, page), role)
     except StaleRevision as error:
-        theirs = PageFull.model_validate(_full(found_site, current(found_site, page), role)).model_dump(mode="json")
+        theirs = PageFull.model_validate(_full(request, found_site, current(found_site, page), role)).model_dump(
+            mode="json"
+        )
         raise Conflict(error, given.model_dump(mode="json", exclude_unset=True), theirs) from error
 
 

@@ -95,11 +95,20 @@ class LanguageOut(Schema):
     own_words: bool
 
 
+class AuthorOut(Schema):
+    """Who changed something last, and when; ``by`` is empty for one who left, ``own`` says that it was the caller."""
+
+    by: str
+    own: bool
+    at: datetime
+
+
 class StyleOut(Schema):
     """The house style: the draft's facts, the live ones, and what differs.
 
     ``words`` and ``live_words`` say each value in words, ``derived`` what stands in for facts that are unset;
-    ``shown_on`` is the page on which facts are looked at until another is chosen.
+    ``shown_on`` is the page on which facts are looked at until another is chosen. ``authors`` says who changed
+    the facts that differ.
     """
 
     revision: int
@@ -112,6 +121,7 @@ class StyleOut(Schema):
     changed_pages: int
     live_number: int
     shown_on: str
+    authors: dict[str, AuthorOut]
 
 
 def _fact_schemas() -> dict[str, Any]:
@@ -277,7 +287,10 @@ class PreviewOut(Schema):
 
 
 class ChangeOut(Schema):
-    """One difference, in words; ``pages`` is on how many pages it is seen at all, ``reach`` where."""
+    """One difference, in words; ``pages`` is on how many pages it is seen at all, ``reach`` where.
+
+    ``author`` is who made it in the draft, where that is known.
+    """
 
     kind: Kind
     key: str
@@ -288,6 +301,7 @@ class ChangeOut(Schema):
     reach: list[PlaceReachOut]
     reach_words: str
     words: str
+    author: AuthorOut | None = None
 
 
 class ChangesOut(Schema):
@@ -310,6 +324,7 @@ class EditionOut(Schema):
     number: int
     published: datetime
     by: str
+    writers: list[str]
     live: bool
     name: str
     label: str

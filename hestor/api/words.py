@@ -4,14 +4,16 @@ from collections.abc import Iterable
 from typing import Any
 
 from hestor import translations
+from hestor.accounts.models import Account
 from hestor.api.errors import field_name
-from hestor.api.schemas import ChangeOut, PlaceReachOut
+from hestor.api.schemas import AuthorOut, ChangeOut, PlaceReachOut
 from hestor.api.sweep_schemas import StrayKindOut
 from hestor.core.changes import Change
 from hestor.core.facts import document
 from hestor.core.facts.document import Facts
 from hestor.core.places.all import FILE_PLACES
 from hestor.core.sweep.stray import KINDS
+from hestor.sites.selectors.authors import Author
 
 _FILES = [place.place for place in FILE_PLACES]
 
@@ -34,6 +36,11 @@ def fact_words(key: str, value: Any) -> str:
 def all_words(facts: Facts) -> dict[str, str]:
     """What each fact says, in words, by key."""
     return {key: fact_words(key, value) for key, value in document.plain(facts).items()}
+
+
+def author_out(author: Author, account: Account) -> AuthorOut:
+    """Who changed something, as the account sees it."""
+    return AuthorOut(by=author.by.shown_name if author.by else "", own=author.by == account, at=author.at)
 
 
 def change_out(change: Change) -> ChangeOut:

@@ -77,6 +77,7 @@ MIDDLEWARE = [
     "django.contrib.sessions.middleware.SessionMiddleware",
     "hestor.desk.middleware.SameDesk",
     "django.contrib.auth.middleware.AuthenticationMiddleware",
+    "hestor.desk.middleware.ActorMiddleware",
     "hestor.api.bodies.RequestBodyMiddleware",
 ]
 ROOT_URLCONF = "hestor.config.urls"

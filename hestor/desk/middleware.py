@@ -10,6 +10,7 @@ from django.utils.translation.trans_real import parse_accept_lang_header
 
 from hestor import translations
 from hestor.accounts import devices
+from hestor.sites.services import authors
 
 _STRICT = "default-src 'none'; frame-ancestors 'none'; base-uri 'none'; form-action 'none'"
 
@@ -73,6 +74,21 @@ class LanguageMiddleware:
         """Answers one request."""
         translations.speak(_language(request))
         return self._get_response(request)
+
+
+class ActorMiddleware:
+    """Says who writes in this request; the session is only read if something is written."""
+
+    def __init__(self, get_response: Callable[[HttpRequest], HttpResponse]) -> None:
+        self._get_response = get_response
+
+    def __call__(self, request: HttpRequest) -> HttpResponse:
+        """Answers one request."""
+        authors.acts(lambda: request.user if request.user.is_authenticated else None)
+        try:
+            return self._get_response(request)
+        finally:
+            authors.acts(lambda: None)
 
 
 def _is_browser(request: HttpRequest) -> bool:

@@ -4,6 +4,7 @@ from uuid import uuid4
 
 from django.conf import settings
 from django.db import models
+from django.db.models import Q
 
 
 class Deed(models.Model):
@@ -20,6 +21,29 @@ class Deed(models.Model):
 
     def __str__(self) -> str:
         return f"{self.site} {self.made:%Y-%m-%d}"
+
+
+class Authorship(models.Model):
+    """Who changed a fact of a draft last (by its ``key``), or a page of it, and when; ``by`` is empty for one who left.
+
+    Of what nobody at the desk changed, as an import that goes on by itself, there is none.
+    """
+
+    site = models.ForeignKey("hestor_sites.Site", on_delete=models.CASCADE, related_name="authorships")
+    language = models.CharField(max_length=35, blank=True, default="")
+    key = models.CharField(max_length=60, blank=True)
+    page = models.ForeignKey("hestor_sites.Page", on_delete=models.CASCADE, null=True, related_name="authorships")
+    by = models.ForeignKey(settings.AUTH_USER_MODEL, on_delete=models.SET_NULL, null=True, related_name="+")
+    at = models.DateTimeField()
+
+    class Meta:
+        constraints = (
+            models.UniqueConstraint(fields=["site", "language", "key"], condition=~Q(key=""), name="one_author_a_fact"),
+            models.UniqueConstraint(fields=["page", "language"], condition=Q(key=""), name="one_author_a_page"),
+        )
+
+    def __str__(self) -> str:
+        return f"{self.key or self.page} by {self.by}"
 
 
 class LaterImport(models.Model):

@@ -19,6 +19,7 @@ from hestor.core.facts.overlays import MAIN
 from hestor.core.pages.fields import KINDS
 from hestor.core.roles import Role
 from hestor.core.rules import Value
+from hestor.sites.act_models import Authorship as Authorship
 from hestor.sites.act_models import Deed as Deed
 from hestor.sites.act_models import LaterImport as LaterImport
 from hestor.sites.act_models import TimedPublishing as TimedPublishing
@@ -129,7 +130,8 @@ class Edition(models.Model):
 
     ``identity`` is what it alone is known by: after a restore another one may have its number. ``label`` is what it is
     called at the desk, which may change. ``changes`` is what it said otherwise than the one before; of very many pages
-    only the first, and ``more_changes`` is of how many others.
+    only the first, and ``more_changes`` is of how many others. ``writers`` are the names of
+    all who wrote in it.
     """
 
     identity = models.UUIDField(default=uuid4, unique=True, editable=False)
@@ -138,6 +140,7 @@ class Edition(models.Model):
     facts_document = models.JSONField()
     changes = models.JSONField(default=list)
     more_changes = models.PositiveIntegerField(default=0)
+    writers = models.JSONField(default=list)
     published = models.DateTimeField()
     label = models.CharField(max_length=80, blank=True)
     by = models.ForeignKey(settings.AUTH_USER_MODEL, on_delete=models.SET_NULL, null=True)

@@ -2655,6 +2655,21 @@ export interface components {
             size: number;
         };
         /**
+         * AuthorOut
+         * @description Who changed something last, and when; ``by`` is empty for one who left, ``own`` says that it was the caller.
+         */
+        AuthorOut: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** By */
+            by: string;
+            /** Own */
+            own: boolean;
+        };
+        /**
          * BrandIn
          * @description Facts as they are being chosen, not kept yet.
          */
@@ -2795,8 +2810,11 @@ export interface components {
         /**
          * ChangeOut
          * @description One difference, in words; ``pages`` is on how many pages it is seen at all, ``reach`` where.
+         *
+         *     ``author`` is who made it in the draft, where that is known.
          */
         ChangeOut: {
+            author?: components["schemas"]["AuthorOut"] | null;
             /** Key */
             key: string;
             /**
@@ -3428,6 +3446,8 @@ export interface components {
              * Format: date-time
              */
             published: string;
+            /** Writers */
+            writers: string[];
         };
         /**
          * EditionPartIn
@@ -4673,13 +4693,14 @@ export interface components {
          * @description A page with its text, and the draft's revision that it was read at.
          *
          *     ``notices`` say what visitors will not see as it was meant, though it was kept; ``may`` is what the caller may do
-         *     with it, ``steps`` where it can go from where it stands.
+         *     with it, ``steps`` where it can go from where it stands, ``author`` who changed it last, where that is known.
          */
         PageFull: {
             /** Above */
             above: number[];
             /** Address */
             address: string;
+            author: components["schemas"]["AuthorOut"] | null;
             /** Body */
             body: string;
             /** Depth */
@@ -5543,6 +5564,8 @@ export interface components {
              * Format: date-time
              */
             published: string;
+            /** Writers */
+            writers: string[];
         };
         /**
          * PutAt
@@ -6208,9 +6231,14 @@ export interface components {
          * @description The house style: the draft's facts, the live ones, and what differs.
          *
          *     ``words`` and ``live_words`` say each value in words, ``derived`` what stands in for facts that are unset;
-         *     ``shown_on`` is the page on which facts are looked at until another is chosen.
+         *     ``shown_on`` is the page on which facts are looked at until another is chosen. ``authors`` says who changed the facts
+         *     that differ.
          */
         StyleOut: {
+            /** Authors */
+            authors: {
+                [key: string]: components["schemas"]["AuthorOut"];
+            };
             /** Changed */
             changed: string[];
             /** Changed Pages */

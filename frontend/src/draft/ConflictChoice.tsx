@@ -1,5 +1,5 @@
 import { useTranslation } from "../i18n/useTranslation";
-import { useFieldState, useStore } from "./hooks";
+import { useFieldState, useSelect, useStore } from "./hooks";
 import type { DocumentId } from "./store";
 
 interface Props {
@@ -14,6 +14,7 @@ export function ConflictChoice({ document, field, theirWords }: Props) {
   const { t } = useTranslation();
   const store = useStore();
   const { conflict } = useFieldState(document, field);
+  const author = useSelect((one) => (document === "facts" ? one.facts.state.meta.authors[field] : undefined));
   if (!conflict) return null;
   const words = {
     mine: typeof conflict.mine === "string" ? conflict.mine : t("conflict.chosen"),
@@ -22,7 +23,7 @@ export function ConflictChoice({ document, field, theirWords }: Props) {
   return (
     <div className="mt-3 rounded-md bg-warn-soft p-3">
       <p role="alert" className="mb-2 font-semibold">
-        {t("conflict.title")}
+        {author && !author.own && author.by ? t("conflict.titleBy", { name: author.by }) : t("conflict.title")}
       </p>
       {(["mine", "theirs"] as const).map((whose) => (
         <div key={whose} className="flex items-baseline justify-between gap-3 border-t border-line py-1.5">

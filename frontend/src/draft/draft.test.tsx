@@ -19,7 +19,16 @@ afterEach(cleanup);
 
 function styleOf(change: object, revision = 1): Style {
   const facts = { name: "Live", tagline: "Tag", footer_text: "", language: "en-GB", ...change } as Style["facts"];
-  const rest = { changed: [], changed_pages: 0, live_number: 1, shown_on: "/", words: {}, live_words: {}, derived: {} };
+  const rest = {
+    changed: [],
+    authors: {},
+    changed_pages: 0,
+    live_number: 1,
+    shown_on: "/",
+    words: {},
+    live_words: {},
+    derived: {},
+  };
   return { revision, facts, live_facts: styleFacts(), ...rest };
 }
 

@@ -11,7 +11,17 @@ export function style(change: Partial<Facts> = {}, revision = 1): Style {
   const facts = { ...FACTS, ...change };
   const changed = (Object.keys(change) as FactKey[]).filter((key) => change[key] !== FACTS[key]);
   const words = { words: {}, live_words: {}, derived: {} };
-  return { revision, facts, live_facts: FACTS, changed, changed_pages: 0, live_number: 1, shown_on: "/", ...words };
+  return {
+    revision,
+    facts,
+    live_facts: FACTS,
+    changed,
+    changed_pages: 0,
+    live_number: 1,
+    shown_on: "/",
+    authors: {},
+    ...words,
+  };
 }
 
 const MAY = { allowed: true, reason: "" };
@@ -41,6 +51,7 @@ export const PAGE: PageFull = {
   steps: { up: false, down: false, into: false, out: false },
   notices: [],
   revision: 1,
+  author: null,
   may: {
     edit: MAY,
     move: MAY,

@@ -76,6 +76,12 @@ function EditionRow({
           {format.instant(edition.published)}
           <br />
           {t("editions.by", { name: edition.by || t("editions.nobody") })}
+          {edition.writers.some((name) => name !== edition.by) && (
+            <>
+              <br />
+              {t("editions.writers", { names: format.list(edition.writers) })}
+            </>
+          )}
         </p>
         <EditionName edition={edition} site={site.slug} edits={site.may.edit.allowed} />
       </div>

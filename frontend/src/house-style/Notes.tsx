@@ -7,6 +7,7 @@ import { FieldStatus } from "../draft/FieldStatus";
 import { useFieldState, useFieldText, useIsChanged, useSelect, useStore } from "../draft/hooks";
 import { useTranslation } from "../i18n/useTranslation";
 import { useProofs } from "../proofs/ProofsProvider";
+import { AuthorLine } from "../ui/AuthorLine";
 
 function LiveValue({ fact, readOnly }: { fact: FactKey; readOnly: boolean }) {
   const { t } = useTranslation();
@@ -15,9 +16,11 @@ function LiveValue({ fact, readOnly }: { fact: FactKey; readOnly: boolean }) {
   const words = useSelect(({ facts }) =>
     facts.state.meta.live_facts ? (facts.state.meta.live_words[fact] ?? "") : null,
   );
+  const author = useSelect(({ facts }) => facts.state.meta.authors[fact]);
   if (words === null || !changed) return null;
   return (
     <>
+      {author && !author.own && <AuthorLine author={author} />}
       <span className="min-w-0">
         {t("sheet.liveNow")}{" "}
         <b dir="auto" className="font-semibold break-words text-ink">

@@ -22,6 +22,8 @@ export interface Format {
   momentIn: (moment: Date, zone: string) => string;
   /** A span of time of whole minutes, such as by how much a clock changes. */
   span: (minutes: number) => string;
+  /** Several names, as they are listed in a sentence. */
+  list: (names: readonly string[]) => string;
   /** The size of a file, in the unit that suits it. */
   bytes: (count: number) => string;
 }
@@ -96,6 +98,7 @@ function makeFormat(language: string): Format {
       new Intl.DateTimeFormat(language, { timeZone: zone, dateStyle: "full", timeStyle: "short" }).format(moment),
     timeIn: (zone) => timeIn(zone, language),
     span: once((minutes: number) => span(language, minutes)),
+    list: (names) => new Intl.ListFormat(language, { type: "conjunction" }).format(names),
     bytes: once((count: number) => bytes(language, count)),
   };
 }

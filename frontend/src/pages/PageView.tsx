@@ -6,6 +6,7 @@ import { useSite, useStore } from "../draft/hooks";
 import { UndoButtons } from "../draft/UndoButtons";
 import { useUndoKeys } from "../draft/useUndoKeys";
 import { useTranslation } from "../i18n/useTranslation";
+import { AuthorLine } from "../ui/AuthorLine";
 import { PillChoice } from "../ui/PillChoice";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { useMatch } from "../ui/useNarrow";
@@ -41,6 +42,7 @@ function Head({ page, mayEdit }: { page: PageFull; mayEdit: boolean }) {
         <span className="font-code text-xs">
           <PageAddress page={page} />
         </span>
+        {page.author && page.state !== "live" && <AuthorLine author={page.author} />}
         {mayEdit && <UndoButtons />}
       </div>
     </div>

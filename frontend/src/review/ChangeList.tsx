@@ -1,6 +1,7 @@
 import type { ReactNode } from "react";
 import type { Change } from "../api/client";
 import { useTranslation } from "../i18n/useTranslation";
+import { AuthorLine } from "../ui/AuthorLine";
 
 type Tense = "before" | "after";
 
@@ -40,6 +41,11 @@ function Row({ change, tense, aside, below, isQuiet, labels }: RowProps) {
         {/* Between two editions nothing is still to reach anybody. */}
         {!(labels && change.kind === "fact") && (
           <p className="text-xs text-soft">{change.kind === "fact" ? change.reach_words : change.key}</p>
+        )}
+        {change.author && (
+          <p>
+            <AuthorLine author={change.author} />
+          </p>
         )}
         {below}
       </div>

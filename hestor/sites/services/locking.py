@@ -4,6 +4,7 @@ from collections.abc import Collection
 
 from hestor.core.errors import NotFound, StaleRevision
 from hestor.sites.models import Site
+from hestor.sites.services import authors
 from hestor.sites.services.tree_order import put_in_order
 
 
@@ -28,6 +29,7 @@ def locked_whole(site_id: int, revision: int | None = None) -> Site:
 
 def bump(site: Site, pages: Collection[int] = ()) -> None:
     """Counts a write to the draft, and keeps its facts; ``pages`` are those that were written, came in or left."""
+    authors.note(site, pages)
     site.revision += 1
     site.pages_revision += bool(pages)
     if pages:

@@ -17,6 +17,7 @@ from hestor.core.errors import NotFound, NothingToPublish, StaleRevision
 from hestor.core.facts import document
 from hestor.edge_cache import invalidating
 from hestor.sites.models import Deed, Edition, Revision, Site, TimedPublishing
+from hestor.sites.selectors.authors import writers
 from hestor.sites.selectors.changes import fact_changes
 from hestor.sites.selectors.comparison import edition as edition_of_number
 from hestor.sites.selectors.states import live_edition
@@ -69,6 +70,7 @@ def _publish(
     if not facts and not count and live and document.without_private(said) == live.said:
         raise NothingToPublish
     number = site.live_number + 1
+    wrote = writers(site, [change.key for change in facts], stays.coming(site))
     stays.leaving(site).update(live_to=number - 1)
     stays.coming(site).update(live_from=number)
     Site.objects.filter(pk=site.pk).update(live_number=number)
@@ -79,6 +81,7 @@ def _publish(
         facts_document=document.document(document.without_private(said)),
         changes=[change.document() for change in (*facts, *pages)],
         more_changes=count - len(pages),
+        writers=wrote,
         published=now,
         by=by,
     )

@@ -1,0 +1,38 @@
+"""Who writes: noted with each write to a draft, by fact and by page."""
+
+from collections.abc import Callable, Collection
+from contextvars import ContextVar
+
+from hestor import clock
+from hestor.accounts.models import Account
+from hestor.core.facts import document
+from hestor.sites.models import Authorship, Site
+
+Who = Callable[[], Account | None]
+_ACTING: ContextVar[Who] = ContextVar("acting", default=lambda: None)
+
+
+def acts(who: Who) -> None:
+    """From here on, in this request, it is ``who`` that writes, asked only when something is written."""
+    _ACTING.set(who)
+
+
+def note(site: Site, pages: Collection[int]) -> None:
+    """Notes who wrote pages of the draft, and the facts in which it differs from what the database still holds.
+
+    Within the transaction of the write. What nobody at the desk wrote is nobody's from then on.
+    """
+    before = Site.objects.filter(pk=site.pk).values_list("draft_facts", flat=True).first() or {}
+    keys = [key for key in document.KEYS if before.get(key) != site.draft_facts.get(key)]
+    who = _ACTING.get()()
+    of_facts = Authorship.objects.filter(site=site, language=site.language, key__in=keys)
+    of_pages = Authorship.objects.filter(site=site, language=site.language, page__in=pages, key="")
+    if keys:
+        of_facts.delete()
+    if pages:
+        of_pages.delete()
+    if who is None:
+        return
+    said = {"site_id": site.pk, "language": site.language, "by": who, "at": clock.now()}
+    facts = [Authorship(key=key, **said) for key in keys]
+    Authorship.objects.bulk_create([*facts, *(Authorship(page_id=page, **said) for page in pages)], batch_size=500)

@@ -1,0 +1,27 @@
+"""Two people at one site: each reads who changed what."""
+
+import re
+
+from playwright.sync_api import expect
+
+
+def test_review_sheet_and_editions_name_who_wrote(server, people):
+    helper = people(server).sign_in("helper").open()
+    helper.field("Tagline").fill("Seed for everyone")
+    expect(helper.fact("Tagline")).to_contain_text("✓ Saved")
+    expect(helper.fact("Tagline")).not_to_contain_text("Changed by")
+    owner = people(server, width=390).sign_in().open()
+    page = owner.page
+    expect(owner.fact("Tagline")).to_contain_text(re.compile("Changed by .+, .+ at"))
+    expect(owner.fact("Tagline")).not_to_contain_text("Changed by you")
+    owner.field("Footer line").fill("By the owner")
+    expect(owner.fact("Footer line")).to_contain_text("✓ Saved")
+    page.get_by_role("button", name="Review").click()
+    changes = page.get_by_role("listitem")
+    expect(changes.filter(has_text="Tagline").first).to_contain_text("Changed by ")
+    expect(changes.filter(has_text="Footer line").first).to_contain_text("Changed by you")
+    assert owner.wrong_at_any_width() == []
+    page.get_by_role("button", name="Publish these 2 changes").click()
+    expect(page.get_by_role("heading", name=re.compile("is live"))).to_be_visible()
+    owner.open(view="editions")
+    expect(page.get_by_role("main")).to_contain_text(re.compile("written by .+ and Edith Marlow"))
