@@ -106,9 +106,9 @@ class AuthorOut(Schema):
 class StyleOut(Schema):
     """The house style: the draft's facts, the live ones, and what differs.
 
-    ``words`` and ``live_words`` say each value in words, ``derived`` what stands in for facts that are unset;
-    ``shown_on`` is the page on which facts are looked at until another is chosen. ``authors`` says who changed
-    the facts that differ.
+    ``words``, ``live_words`` and ``default_words`` say each value in words, ``derived`` what stands in for facts that
+    are unset; ``shown_on`` is the page on which facts are looked at until another is chosen. ``authors`` says who
+    changed the facts that differ.
     """
 
     revision: int
@@ -116,6 +116,7 @@ class StyleOut(Schema):
     live_facts: Facts | None
     words: dict[str, str]
     live_words: dict[str, str]
+    default_words: dict[str, str]
     derived: dict[str, str]
     changed: list[str]
     changed_pages: int

@@ -3,11 +3,12 @@
 from django.http import HttpRequest
 from ninja import Router
 
+from hestor import translations
 from hestor.accounts.models import Account
 from hestor.api.auth import needed_revision, signed_in, site_for
 from hestor.api.errors import Conflict
 from hestor.api.schemas import ProblemOut, StyleChange, StyleOut
-from hestor.api.words import all_words, author_out
+from hestor.api.words import all_words, author_out, default_words
 from hestor.core.errors import StaleRevision
 from hestor.core.facts import document
 from hestor.core.roles import Action
@@ -32,6 +33,7 @@ def style_out(site: Site, account: Account) -> StyleOut:
         live_facts=live_facts,
         words=all_words(site.facts),
         live_words=all_words(live_facts) if live_facts else {},
+        default_words=default_words(translations.speaking()),
         derived=document.derived(site.facts),
         changed=list(keys),
         changed_pages=pages,

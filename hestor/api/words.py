@@ -1,6 +1,7 @@
 """Changes, values and reach in words."""
 
 from collections.abc import Iterable
+from functools import lru_cache
 from typing import Any
 
 from hestor import translations
@@ -36,6 +37,12 @@ def fact_words(key: str, value: Any) -> str:
 def all_words(facts: Facts) -> dict[str, str]:
     """What each fact says, in words, by key."""
     return {key: fact_words(key, value) for key, value in document.plain(facts).items()}
+
+
+@lru_cache(maxsize=8)
+def default_words(language: str) -> dict[str, str]:
+    """What each fact says that nobody has said, in words of the ``language`` that the desk speaks."""
+    return all_words(Facts(name="-")) | {"name": ""}
 
 
 def author_out(author: Author, account: Account) -> AuthorOut:

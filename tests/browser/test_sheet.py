@@ -73,7 +73,7 @@ def test_two_people_on_different_facts_lose_nothing_and_on_one_are_asked(server,
     expect(one.fact("Name")).to_contain_text("✓ Saved")
     two.context.set_offline(False)
     two.field("Name").fill("Of two!")
-    expect(two.fact("Name")).to_contain_text("Somebody else changed this")
+    expect(two.fact("Name")).to_contain_text("Edith Marlow changed this meanwhile")
     assert two.faults(two.fact("Name")) == []
     two.page.get_by_role("button", name="Keep yours").click()
     expect(two.fact("Name")).to_contain_text("✓ Saved")
@@ -163,3 +163,29 @@ def test_fill_ins_are_offered_while_a_fact_is_typed(server, people):
     expect(person.proof("Footer line", "Footer")).to_contain_text(
         "Run by Quillmere Seed Library Association, call 0117 496 0214"
     )
+
+
+def test_a_changed_fact_goes_back_to_three_states(server, people):
+    person = people(server, width=390).sign_in()
+    person.writes(brand_colour="#14507a").open()
+    row = person.fact("Colour")
+    row.scroll_into_view_if_needed()
+    field = person.field("Colour")
+    expect(field).to_have_value("#14507a")
+    field.fill("#0a7a3c")
+    field.blur()
+    expect(row).to_contain_text("✓ Saved")
+    row.get_by_role("button", name="Other ways back").press("Enter")
+    expect(row).to_contain_text("Live now: #7a2e4d")
+    expect(row).to_contain_text("Before your change: #14507a")
+    expect(row).to_contain_text("As it comes:")
+    assert person.wrong_at_any_width(row) == []
+    row.get_by_role("button", name="Restore Colour: Before your change:").press("Enter")
+    expect(field).to_have_value("#14507a")
+    expect(row).not_to_contain_text("Before your change")
+    row.get_by_role("button", name="Restore Colour: As it comes:").click()
+    expect(row).not_to_contain_text("As it comes:")
+    row.get_by_role("button", name="Restore: Colour").click()
+    expect(field).to_have_value("#7a2e4d")
+    expect(row).not_to_contain_text("Live now")
+    expect(row).to_contain_text("Before your change: #14507a")

@@ -23,8 +23,9 @@ def _leaves(words: object, path: str = "") -> Iterator[tuple[str, str]]:
 
 def texts(language: str) -> dict[str, str]:
     """All that the desk says in a language, whoever says it: the server or the front end."""
-    front = json.loads((TOP / f"frontend/src/i18n/{language}.json").read_text())
-    return {**dict(translations.catalogue("desk", language)), **dict(_leaves(front))}
+    files = (TOP / "frontend/src/i18n").glob(f"{language}*.json")
+    front = [json.loads(file.read_text()) for file in files]
+    return dict(translations.catalogue("desk", language)) | {key: text for one in front for key, text in _leaves(one)}
 
 
 def glossary(language: str) -> list[dict[str, object]]:

@@ -27,6 +27,7 @@ function styleOf(change: object, revision = 1): Style {
     shown_on: "/",
     words: {},
     live_words: {},
+    default_words: {},
     derived: {},
   };
   return { revision, facts, live_facts: styleFacts(), ...rest };

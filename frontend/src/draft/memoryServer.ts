@@ -10,7 +10,7 @@ export const FACTS: Facts = { ...DEFAULTS, name: "Live", tagline: "Tag", footer_
 export function style(change: Partial<Facts> = {}, revision = 1): Style {
   const facts = { ...FACTS, ...change };
   const changed = (Object.keys(change) as FactKey[]).filter((key) => change[key] !== FACTS[key]);
-  const words = { words: {}, live_words: {}, derived: {} };
+  const words = { words: {}, live_words: {}, default_words: {}, derived: {} };
   return {
     revision,
     facts,

@@ -113,7 +113,7 @@ describe("undo and redo", () => {
 
   it("takes putting back, back", async () => {
     type("name", "A");
-    store.putBack("name");
+    store.putBack("name", "Live");
     expect(isChanged(store.facts, "name")).toBe(false);
     store.undo();
     expect(shown()).toBe("A");

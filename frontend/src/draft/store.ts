@@ -84,6 +84,8 @@ function pageFields(page: PageFull): PageFields {
 /** All documents of a site's draft that are open in this browser, with one history of undo. */
 export class DraftStore {
   readonly facts: FactsDocument;
+  /** The house style as it was when the desk was opened. */
+  readonly opened: Style;
   private readonly pages = new Map<number, PageDocument>();
   private table: TitlesDocument | undefined;
   private readonly listeners = new Set<() => void>();
@@ -105,6 +107,7 @@ export class DraftStore {
       revision: (meta) => meta.revision,
       write: (values, revision) => backend.facts(values, revision),
     };
+    this.opened = style;
     this.facts = new DraftDocument(style, source, this.changed, this.advance);
   }
 
@@ -279,12 +282,10 @@ export class DraftStore {
     return this.undone.length > 0;
   }
 
-  /** Makes a fact say again what the live edition says. */
-  putBack(key: keyof Facts): void {
-    const live = this.facts.state.meta.live_facts;
-    if (!live) return;
+  /** Makes a fact say again what it said. */
+  putBack(key: keyof Facts, value: unknown): void {
     this.lastTyped = -Infinity;
-    this.choose("facts", { [key]: live[key] });
+    this.choose("facts", { [key]: value });
     void this.facts.flush();
   }
 

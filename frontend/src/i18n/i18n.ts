@@ -23,6 +23,21 @@ const FETCHED: Record<Exclude<DeskLanguage, "en">, () => Promise<{ default: Word
   ar: () => Promise.all([import("./ar.json"), import("./facts.ar.gen.json")]),
 };
 
+let later: Promise<void> | null = null;
+
+/** Fetches the English words that only parts fetched later say; other languages are fetched whole. */
+export function wordsOfLater(): Promise<void> {
+  later ??= import("./en.later.json").then(
+    (words) => void i18next.addResourceBundle("en", "translation", words.default, true),
+    (error: unknown) => {
+      // Asked for again with the next part.
+      later = null;
+      throw error;
+    },
+  );
+  return later;
+}
+
 export function isDeskLanguage(tag: string | undefined): tag is DeskLanguage {
   return LANGUAGES.some((language) => language.tag === tag);
 }

@@ -2,6 +2,7 @@ import { expect, it } from "vitest";
 import ar from "./ar.json";
 import de from "./de.json";
 import en from "./en.json";
+import later from "./en.later.json";
 import es from "./es.json";
 import { firstLanguage, spoken } from "./i18n";
 
@@ -17,7 +18,7 @@ function flat(words: object, before = ""): Record<string, string> {
   );
 }
 
-const english = flat(en);
+const english = flat({ ...en, ...later });
 
 it.each([
   ["de", de],

@@ -43,7 +43,7 @@ function Row({ change, tense, aside, below, isQuiet, labels }: RowProps) {
           <p className="text-xs text-soft">{change.kind === "fact" ? change.reach_words : change.key}</p>
         )}
         {change.author && (
-          <p>
+          <p className="text-xs">
             <AuthorLine author={change.author} />
           </p>
         )}

@@ -1,4 +1,5 @@
 import { lazy, Suspense, useState, type ComponentType } from "react";
+import { wordsOfLater } from "../i18n/i18n";
 import { useTranslation } from "../i18n/useTranslation";
 
 function Fetching() {
@@ -18,7 +19,10 @@ type Later<Props> = ComponentType<Props> & {
 /** A part of the desk that is fetched when it is first shown, so that the desk itself comes sooner. */
 export function later<Props extends object>(fetch: () => Promise<ComponentType<Props>>): Later<Props> {
   let fetched: ComponentType<Props> | null = null;
-  const load = async () => (fetched = await fetch());
+  const load = async () => {
+    const [part] = await Promise.all([fetch(), wordsOfLater()]);
+    return (fetched = part);
+  };
   const Part = lazy(async () => ({ default: await load() })) as unknown as ComponentType<Props>;
   function Later(props: Props) {
     // What is there already is drawn at once: React keeps a fallback for a while once it was shown.
