@@ -26,6 +26,7 @@ _PARTS = (
     "mail",
     "pictures",
     "desk",
+    "walks",
     "audits",
     "texts",
     "hostile",

@@ -21,8 +21,18 @@ def _page(browser: Browser, width: int = 1280, dark: bool = False) -> Iterator[P
     context.close()
 
 
+_FETCHING = """() => [...document.querySelectorAll("p, span")].some((one) => {
+  const { top, bottom } = one.getBoundingClientRect();
+  return one.textContent.trim() === "Fetching …" && bottom > 0 && top < innerHeight;
+})"""
+
+
 def _shot(page: Page, name: str) -> None:
     page.wait_for_load_state("networkidle")
+    for _ in range(100):
+        if not page.evaluate(_FETCHING):
+            break
+        page.wait_for_timeout(100)
     page.evaluate("document.fonts.ready")
     page.wait_for_timeout(400)
     page.screenshot(path=FOLDER / f"{name}.png")

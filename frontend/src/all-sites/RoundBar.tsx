@@ -4,6 +4,7 @@ import { useTranslation } from "../i18n/useTranslation";
 import { ActionLink } from "../ui/ActionLink";
 import { Button } from "../ui/Button";
 import { ErrorNotice } from "../ui/ErrorNotice";
+import { TickedBar } from "../ui/TickedBar";
 import { useSweepSeveral, type Done } from "./api";
 import { GiveBundles } from "./GiveBundles";
 import { SayFact } from "./SayFact";
@@ -31,10 +32,7 @@ export function RoundBar({ sites, chosen, onDone, onReview, onClear }: Props) {
     onDone(made);
   }
   return (
-    <section
-      aria-label={t("round.ticked")}
-      className="sticky bottom-0 z-20 flex flex-wrap items-center gap-x-3 gap-y-2 border-t border-act bg-act-soft px-6 py-2 max-sm:[&_.act-link]:min-h-11"
-    >
+    <TickedBar label={t("round.ticked")}>
       {act === "say" && <SayFact slugs={slugs} onDone={done} onLeave={leave} />}
       {act === "give" && <GiveBundles sites={sites} slugs={slugs} onDone={done} onLeave={leave} />}
       {!act && (
@@ -61,6 +59,6 @@ export function RoundBar({ sites, chosen, onDone, onReview, onClear }: Props) {
         </>
       )}
       <ErrorNotice error={sweep.error} />
-    </section>
+    </TickedBar>
   );
 }

@@ -2,6 +2,7 @@ import { Link } from "react-router";
 import type { Site } from "../api/client";
 import { useFormat } from "../i18n/format";
 import { useTranslation } from "../i18n/useTranslation";
+import { Tick } from "../ui/Tick";
 import type { SiteState } from "./api";
 
 const CELL = "border-b border-line px-3 py-2.5 align-middle";
@@ -68,15 +69,11 @@ export function SiteRow({ site, state, chosen, onChoose }: Props) {
     <tr aria-selected={chosen} className="hover:bg-ground aria-selected:bg-act-soft">
       <th scope="row" className={`${CELL} ps-5 text-start font-normal`}>
         <span className="flex items-center gap-1">
-          <label className="-my-2.5 grid min-h-11 w-10 flex-none place-items-center">
-            <span className="unseen">{t("several.tick", { title: `${site.name} ${site.label}`.trim() })}</span>
-            <input
-              type="checkbox"
-              className="size-4 accent-act max-sm:size-6"
-              checked={chosen}
-              onChange={(event) => onChoose(event.target.checked)}
-            />
-          </label>
+          <Tick
+            label={t("several.tick", { title: `${site.name} ${site.label}`.trim() })}
+            checked={chosen}
+            onChange={onChoose}
+          />
           <img src={site.icon_url} alt="" width={30} height={30} className="flex-none rounded-md" />
           <span className="ms-2 grid min-w-0">
             <Link

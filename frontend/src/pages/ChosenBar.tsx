@@ -5,6 +5,7 @@ import { useTranslation } from "../i18n/useTranslation";
 import { ActionLink } from "../ui/ActionLink";
 import { Button } from "../ui/Button";
 import { ErrorNotice } from "../ui/ErrorNotice";
+import { TickedBar } from "../ui/TickedBar";
 import { useBelow, usePage, useSeveral } from "./api";
 import { PageSelect } from "./PageSelect";
 import { Steps } from "./Steps";
@@ -131,12 +132,9 @@ export function ChosenBar({ chosen }: { chosen: Chosen }) {
   const { t } = useTranslation();
   if (chosen.pages.size === 0) return null;
   return (
-    <section
-      aria-label={t("several.title")}
-      className="sticky bottom-0 z-20 flex flex-wrap items-center gap-x-3 gap-y-1 border-t border-act bg-act-soft px-6 py-2 max-sm:[&_.act-link]:min-h-11"
-    >
+    <TickedBar label={t("several.title")}>
       {/* What was refused or asked of other pages is not said of these. */}
       <Acts key={[...chosen.pages.keys()].join()} chosen={chosen} />
-    </section>
+    </TickedBar>
   );
 }

@@ -11,6 +11,7 @@ import { ActionLink } from "../ui/ActionLink";
 import { later } from "../ui/later";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { SearchField } from "../ui/SearchField";
+import { Tick } from "../ui/Tick";
 import { useSettled } from "../ui/useSettled";
 import { ViewHead } from "../ui/ViewHead";
 import { usePageList } from "./api";
@@ -61,23 +62,8 @@ function Title({ page, depth, from }: Pick<RowProps, "page" | "depth" | "from">)
   );
 }
 
-/** A box to tick a page with, as large as a finger. */
-function Tick({ page, chosen, onChoose }: Pick<RowProps, "page" | "chosen" | "onChoose">) {
-  const { t } = useTranslation();
-  return (
-    <label className="-my-2.5 grid min-h-11 w-9 flex-none place-items-center max-sm:w-11">
-      <span className="unseen">{t("several.tick", { title: page.shown_title })}</span>
-      <input
-        type="checkbox"
-        className="size-4 accent-act max-sm:size-6"
-        checked={chosen}
-        onChange={(event) => onChoose(page, event.target.checked)}
-      />
-    </label>
-  );
-}
-
 function PageRow({ page, depth, mayEdit, named, drag, chosen, onChoose, from }: RowProps) {
+  const { t } = useTranslation();
   const dragged = mayEdit && page.kind !== "post";
   const format = useFormat();
   const row = useRef<HTMLTableRowElement>(null);
@@ -93,7 +79,13 @@ function PageRow({ page, depth, mayEdit, named, drag, chosen, onChoose, from }: 
       <th scope="row" className={`${CELL} relative font-semibold ${mayEdit ? "ps-5" : "ps-6"}`}>
         {dragged && <DragHandle page={page} drag={drag} />}
         <span className="flex items-center">
-          {mayEdit && <Tick page={page} chosen={chosen} onChoose={onChoose} />}
+          {mayEdit && (
+            <Tick
+              label={t("several.tick", { title: page.shown_title })}
+              checked={chosen}
+              onChange={(on) => onChoose(page, on)}
+            />
+          )}
           <span className="min-w-0">
             <Title page={page} depth={depth} from={from} />
             <span

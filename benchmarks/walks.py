@@ -1,0 +1,111 @@
+"""Walks of owners through the desk in a real browser, counted in clicks."""
+
+import tempfile
+from collections.abc import Callable, Iterator
+from pathlib import Path
+
+from playwright.sync_api import Browser, Locator, Page, expect, sync_playwright
+
+from benchmarks.figures import Figure
+from tests.support.chromium import ARGUMENTS, CHROMIUM
+from tests.support.pictures import png
+from tests.support.server import OWNER, PASSWORD, Server, make_data
+
+SITES = 10
+
+
+class Hand:
+    """A hand that counts what it does: each click, and each choice out of a list, is one."""
+
+    def __init__(self, page: Page) -> None:
+        self.page = page
+        self.count = 0
+
+    def clicks(self, target: Locator) -> None:
+        """Clicks something."""
+        target.click()
+        self.count += 1
+
+    def chooses(self, target: Locator, label: str) -> None:
+        """Chooses one of a list."""
+        target.select_option(label=label)
+        self.count += 1
+
+    def picks(self, target: Locator, file: bytes) -> None:
+        """Clicks what asks for a file, and picks one in the window that the system opens."""
+        with self.page.expect_file_chooser() as asked:
+            self.clicks(target)
+        asked.value.set_files({"name": "logo.png", "mimeType": "image/png", "buffer": file})
+        self.count += 1
+
+
+def _further_sites(page: Page, server: Server) -> None:
+    for number in range(1, SITES):
+        made = page.request.post(f"{server.desk}/api/sites", data={"name": f"Garden {number}"})
+        assert made.ok, made.text()
+
+
+def _signed_in(browser: Browser, server: Server) -> Page:
+    page = browser.new_page(viewport={"width": 1280, "height": 800})
+    page.goto(server.desk)
+    page.get_by_label("Email", exact=True).fill(OWNER)
+    page.get_by_label("Password", exact=True).fill(PASSWORD)
+    page.get_by_role("button", name="Sign in").click()
+    page.get_by_role("heading", name="All your sites").wait_for()
+    return page
+
+
+def _bundle(page: Page, server: Server) -> tuple[int, int]:
+    """A look for all sites, live: the clicks that it takes, and those that take it back in all drafts."""
+    page.goto(f"{server.desk}/all-sites")
+    hand = Hand(page)
+    hand.clicks(page.get_by_role("button", name="Tick all"))
+    bar = page.get_by_role("region", name="Ticked sites")
+    hand.clicks(bar.get_by_role("button", name="Copy look or manners …"))
+    hand.chooses(bar.get_by_label("As on"), "Quillmere Seed Library · quillmere.localhost")
+    hand.clicks(bar.get_by_role("button", name="Copy to"))
+    undo = Hand(page)
+    undo.clicks(page.get_by_role("button", name="Undo"))
+    page.get_by_text("Undone in the drafts").wait_for()
+    page.get_by_role("button", name="Redo").click()
+    page.get_by_text("Changed in the drafts").wait_for()
+    hand.clicks(bar.get_by_role("button", name="Review"))
+    review = page.get_by_role("region", name="What changes")
+    hand.clicks(review.get_by_role("button", name="Publish"))
+    expect(review.get_by_text("is live")).to_have_count(SITES + 1, timeout=60_000)
+    return hand.count, undo.count
+
+
+def _logo(page: Page, server: Server) -> int:
+    """Another logo on another site than the one that was open last, live: the clicks that it takes."""
+    page.goto(f"{server.desk}/quillmere/style")
+    page.locator("[data-field=name]").wait_for()
+    hand = Hand(page)
+    hand.clicks(page.get_by_role("button", name="Open site"))
+    hand.clicks(page.get_by_role("menuitem", name="Garden 2"))
+    logo = page.get_by_role("group", name="Logo", exact=True)
+    hand.picks(logo.get_by_role("button", name="Upload a logo"), png(300, 80))
+    expect(logo).to_contain_text("Saved")
+    hand.clicks(page.get_by_role("button", name="Review and publish"))
+    hand.clicks(page.get_by_role("button", name="Publish"))
+    page.get_by_role("heading", name="is live").wait_for()
+    return hand.count
+
+
+def _walk(browser: Browser, walk: Callable[[Page, Server], tuple[int, ...]]) -> tuple[int, ...]:
+    with tempfile.TemporaryDirectory() as folder, Server(make_data(Path(folder) / "data")) as server:
+        page = _signed_in(browser, server)
+        _further_sites(page, server)
+        return walk(page, server)
+
+
+def measure() -> Iterator[Figure]:
+    """Walks each way once."""
+    with sync_playwright() as playwright:
+        browser = playwright.chromium.launch(executable_path=CHROMIUM, args=ARGUMENTS)
+        bundle, undo = _walk(browser, _bundle)
+        yield Figure(f"clicks: a look to {SITES} sites, live", bundle, "", 8)
+        yield Figure("clicks: the same taken back in all drafts", undo, "", 1)
+        (logo,) = _walk(browser, lambda page, server: (_logo(page, server),))
+        yield Figure(f"clicks: a logo on the second of {SITES} sites, live", logo, "", 6)
+        browser.close()
