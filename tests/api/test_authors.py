@@ -104,3 +104,11 @@ def test_a_conflict_names_who_wrote_meanwhile(desk, tom, site):
     )
     assert refused.status_code == 412
     assert refused.json()["current"]["authors"]["tagline"]["by"] == "Tom Hale"
+
+
+def test_bringing_an_edition_back_names_each_page_once(desk, tom, site):
+    page = about(site)
+    write(tom, page, body="Tom was here.")
+    assert desk.post("/api/sites/seeds/editions").status_code == 201
+    assert desk.post("/api/sites/seeds/editions/1/restore").status_code == 200
+    assert desk.get(f"/api/sites/seeds/pages/{page}").json()["author"]["own"] is True

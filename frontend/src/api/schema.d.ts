@@ -6230,9 +6230,9 @@ export interface components {
          * StyleOut
          * @description The house style: the draft's facts, the live ones, and what differs.
          *
-         *     ``words``, ``live_words`` and ``default_words`` say each value in words, ``derived`` what stands in for facts that are unset;
-         *     ``shown_on`` is the page on which facts are looked at until another is chosen. ``authors`` says who changed
-         *     the facts that differ.
+         *     ``words``, ``live_words`` and ``default_words`` say each value in words, ``derived`` what stands in for facts that
+         *     are unset; ``shown_on`` is the page on which facts are looked at until another is chosen. ``authors`` says who
+         *     changed the facts that differ.
          */
         StyleOut: {
             /** Authors */

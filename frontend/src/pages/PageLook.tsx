@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState, type RefObject } from "react";
 import { api, result, type Schemas } from "../api/client";
 import { useSelect, useSite } from "../draft/hooks";
+import type { DraftStore } from "../draft/store";
 import { useTranslation } from "../i18n/useTranslation";
 import { PillChoice } from "../ui/PillChoice";
 import { useSettled } from "../ui/useSettled";
@@ -27,35 +28,59 @@ function useSize() {
   return { element, ...size };
 }
 
-/** Draws what is being typed into the preview, as the press makes it: one asking at a time, the latest words next. */
-function useTyped(page: number, preview: string | undefined, frame: RefObject<HTMLIFrameElement | null>) {
+/**
+ * Draws what is being typed into the preview, as the press makes it: one asking at a time, the latest words next. Gives
+ * what the frame is to call when the page at its address has come, which says what was saved when it was asked for.
+ */
+function useTyped(
+  page: number,
+  preview: string | undefined,
+  address: string,
+  frame: RefObject<HTMLIFrameElement | null>,
+) {
   const site = useSite().slug;
-  const typed = useSelect((one) => {
+  const wordsOf = (read: "value" | "saved") => (one: DraftStore) => {
     const open = one.page(page);
-    return JSON.stringify(open ? TYPED.map((name) => open.value(name)) : null);
-  });
-  const first = useRef(typed);
-  const busy = useRef(false);
+    return JSON.stringify(
+      open ? TYPED.map((name) => (read === "value" ? open.value(name) : open.state.saved[name])) : null,
+    );
+  };
+  const typed = useSelect(wordsOf("value"));
+  const saved = useSelect(wordsOf("saved"));
+  const [come, setCome] = useState(0);
+  const asked = useRef(saved);
+  const latest = useRef(saved);
+  const drawn = useRef(typed);
   const wanted = useRef(typed);
+  const busy = useRef(false);
+  useEffect(() => {
+    latest.current = saved;
+  }, [saved]);
+  useEffect(() => {
+    asked.current = latest.current;
+  }, [address]);
   useEffect(() => {
     wanted.current = typed;
-    if (!preview || typed === first.current || busy.current) return;
+    if (!preview || come === 0 || typed === drawn.current || busy.current) return;
     const { origin, pathname } = new URL(preview);
     const root = pathname.slice(pathname.indexOf("/_preview/"), -1);
     async function draw() {
       busy.current = true;
-      for (let drawn = ""; drawn !== wanted.current;) {
-        drawn = wanted.current;
-        const values = JSON.parse(drawn) as unknown[];
-        const words = Object.fromEntries(TYPED.map((name, index) => [name, values[index]]));
+      while (drawn.current !== wanted.current) {
+        const words = wanted.current;
+        const values = JSON.parse(words) as unknown[];
         try {
           const look = await result<Schemas["LookOut"]>(
             api.POST("/api/sites/{site}/pages/{page}/look", {
               params: { path: { site, page } },
-              body: { root, ...words } as Schemas["LookIn"],
+              body: {
+                root,
+                ...Object.fromEntries(TYPED.map((name, index) => [name, values[index]])),
+              } as Schemas["LookIn"],
             }),
           );
           frame.current?.contentWindow?.postMessage(look, origin);
+          drawn.current = words;
         } catch {
           // What can't be drawn now is drawn with the next keystroke, or when it was kept.
           break;
@@ -64,7 +89,11 @@ function useTyped(page: number, preview: string | undefined, frame: RefObject<HT
       busy.current = false;
     }
     void draw();
-  }, [typed, preview, page, site, frame]);
+  }, [typed, come, preview, page, site, frame]);
+  return () => {
+    drawn.current = asked.current;
+    setCome((count) => count + 1);
+  };
 }
 
 /** The real page of the draft, as visitors on three widths would see it, drawn anew with each keystroke. */
@@ -84,7 +113,8 @@ export function PageLook({ page, path, narrow }: { page: number; path: string; n
   const [kind, setKind] = useState<Kind>(narrow ? "phone" : "tablet");
   const { element, width, height } = useSize();
   const scale = Math.min(1, width / WIDTHS[kind]);
-  useTyped(page, preview, frame);
+  const address = preview ? `${preview}${path.slice(1)}?${String(version.number)}` : "";
+  const onCome = useTyped(page, preview, address, frame);
   return (
     <div className="dotted flex h-full flex-col rounded-lg border border-line p-3">
       <PillChoice
@@ -99,7 +129,8 @@ export function PageLook({ page, path, narrow }: { page: number; path: string; n
           <iframe
             ref={frame}
             title={t("page.look")}
-            src={`${preview}${path.slice(1)}?${String(version.number)}`}
+            src={address}
+            onLoad={onCome}
             // Another origin than the desk's; its fonts need that origin, and its small script draws what is typed.
             sandbox="allow-same-origin allow-scripts"
             className="block origin-top-left rounded-sm bg-white shadow-md rtl:origin-top-right"

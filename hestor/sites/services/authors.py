@@ -8,6 +8,7 @@ from hestor.accounts.models import Account
 from hestor.core.facts import document
 from hestor.sites.models import Authorship, Site
 
+_AT_ONCE = 500
 Who = Callable[[], Account | None]
 _ACTING: ContextVar[Who] = ContextVar("acting", default=lambda: None)
 
@@ -24,15 +25,15 @@ def note(site: Site, pages: Collection[int]) -> None:
     """
     before = Site.objects.filter(pk=site.pk).values_list("draft_facts", flat=True).first() or {}
     keys = [key for key in document.KEYS if before.get(key) != site.draft_facts.get(key)]
-    who = _ACTING.get()()
-    of_facts = Authorship.objects.filter(site=site, language=site.language, key__in=keys)
-    of_pages = Authorship.objects.filter(site=site, language=site.language, page__in=pages, key="")
+    written = sorted(set(pages))
+    noted = Authorship.objects.filter(site=site, language=site.language)
     if keys:
-        of_facts.delete()
-    if pages:
-        of_pages.delete()
+        noted.filter(key__in=keys).delete()
+    for start in range(0, len(written), _AT_ONCE):
+        noted.filter(key="", page__in=written[start : start + _AT_ONCE]).delete()
+    who = _ACTING.get()()
     if who is None:
         return
     said = {"site_id": site.pk, "language": site.language, "by": who, "at": clock.now()}
     facts = [Authorship(key=key, **said) for key in keys]
-    Authorship.objects.bulk_create([*facts, *(Authorship(page_id=page, **said) for page in pages)], batch_size=500)
+    Authorship.objects.bulk_create([*facts, *(Authorship(page_id=page, **said) for page in written)], _AT_ONCE)
