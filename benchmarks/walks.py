@@ -87,7 +87,7 @@ def _logo(page: Page, server: Server) -> int:
     hand.picks(logo.get_by_role("button", name="Upload a logo"), png(300, 80))
     expect(logo).to_contain_text("Saved")
     hand.clicks(page.get_by_role("button", name="Review and publish"))
-    hand.clicks(page.get_by_role("button", name="Publish"))
+    hand.clicks(page.get_by_role("button", name="Publish these"))
     page.get_by_role("heading", name="is live").wait_for()
     return hand.count
 
