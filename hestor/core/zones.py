@@ -115,11 +115,6 @@ def day_in(zone: str, now: datetime) -> date:
     return now.astimezone(clock_of(zone)).date()
 
 
-def year_in(zone: str, now: datetime) -> int:
-    """The calendar year that it is in ``zone`` at the moment ``now``."""
-    return day_in(zone, now).year
-
-
 def offset(zone: str, now: datetime) -> timedelta:
     """How far the clock of ``zone`` is ahead of UTC at the moment ``now``; behind it, if negative."""
     return now.astimezone(clock_of(zone)).utcoffset() or timedelta()

@@ -67,7 +67,6 @@ class Frame(Voice):
         self.values = replace(
             self.values,
             contact=contact.text(self.facts),
-            today=self.now.date(),
             next_day=self._next_day,
             hours=lambda: opening.today(self),
             open=lambda: opening.status_line(self),

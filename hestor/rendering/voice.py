@@ -38,7 +38,7 @@ class Voice:
         self.now = now.astimezone(zones.clock_of(facts.time_zone))
         self._own_words = own_words.holding(facts.own_words, facts.language)
         self.words: Mapping[str, str] = {**translations.catalogue("public", facts.language), **self._own_words}
-        self.values: fillins.Values = document.values_of(facts, self.now.year)
+        self.values: fillins.Values = document.values_of(facts, self.now.date())
 
     def filled(self, text: str) -> str:
         """A plain text with its fill-ins filled."""

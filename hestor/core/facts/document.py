@@ -2,6 +2,7 @@
 
 import difflib
 from collections.abc import Iterable, Mapping
+from datetime import date
 from typing import Any
 
 from pydantic import Field, TypeAdapter
@@ -157,11 +158,17 @@ def derived(facts: Facts) -> dict[str, str]:
     return {key: text for key, text in found.items() if text}
 
 
-def values_of(facts: Facts, year: int) -> fillins.Values:
-    """What fill-ins stand for in these facts, in a year."""
+def values_of(facts: Facts, today: date) -> fillins.Values:
+    """What fill-ins stand for in these facts, on a day of the site's own clock."""
     forms = clock.long_form(facts), clock.short_form(facts), clock.time_form(facts), facts.further_calendar
     return fillins.Values(
-        facts.name, facts.tagline, year, facts.language, *forms, said=lambda name: _in_a_line(facts, _FILLED[name])
+        facts.name,
+        facts.tagline,
+        today.year,
+        facts.language,
+        *forms,
+        today=today,
+        said=lambda name: _in_a_line(facts, _FILLED[name]),
     )
 
 
@@ -175,9 +182,9 @@ def _in_a_line(facts: Facts, key: str) -> str:
     return " ".join((said or (spec.derived(facts) if spec.derived else "")).split())
 
 
-def sought(facts: Facts, year: int) -> dict[str, str]:
+def sought(facts: Facts, today: date) -> dict[str, str]:
     """The words by which facts that are texts are found in places, white space folded; not those that say nothing."""
-    values = values_of(facts, year)
+    values = values_of(facts, today)
     found: dict[str, str] = {}
     for key, spec in SPECS.items():
         if spec.shown:

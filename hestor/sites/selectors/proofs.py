@@ -83,10 +83,10 @@ def proof_sheet(
     good, problems = document.check_all(typed or {}) if edition is None else ({}, ())
     kept = edition.facts_in(site.language) if edition else site.facts
     facts = kept.model_copy(update=good) if good else kept
-    year = zones.year_in(facts.time_zone, now)
+    today = zones.day_in(facts.time_zone, now)
     state = edition_of(site, edition, now) if edition else draft_of(site, facts)
     renderer = Renderer(state, now)
-    sought = document.sought(facts, year)
+    sought = document.sought(facts, today)
     read: Read = cache(lambda at: _page(renderer, at))
     page = read(path)
     spots = dict.fromkeys((slot.place, "/" if slot.home else path) for slot in wanted)

@@ -1,3 +1,5 @@
+from datetime import date
+
 import pytest
 
 from hestor.core.facts import document
@@ -34,11 +36,11 @@ def test_only_facts_that_a_place_can_carry_are_marked():
 
 
 def test_the_words_that_are_sought():
-    facts = Facts(name="Seeds", footer_text="© {year}  {site}")
-    assert document.sought(facts, 2026) == {
+    facts = Facts(name="Seeds", footer_text="© {year}  {site}, {days:2026-05-03}")
+    assert document.sought(facts, date(2026, 5, 1)) == {
         "name": "Seeds",
         "short_name": "Seeds",
-        "footer_text": "© 2026 Seeds",
+        "footer_text": "© 2026 Seeds, 2 days",
     }
 
 

@@ -89,13 +89,13 @@ def test_facts_are_filled_in_by_what_people_call_them():
             },
         }
     )  # fmt: skip
-    values = document.values_of(facts, 2026)
+    values = document.values_of(facts, date(2026, 5, 1))
     text = "{name} · {short_name} · {legal_name} · {phone} · {address}"
     assert fillins.fill(text, values) == (
         "Quillmere Seed Library · Quillmere · Quillmere Seed Library · 01632 960018 · "
         "The Old Chapel, 4 Mill Lane, QUILLMERE, GL99 9ZZ"
     )
-    named = document.values_of(facts.model_copy(update={"legal_name": "Quillmere Growers CIC"}), 2026)
+    named = document.values_of(facts.model_copy(update={"legal_name": "Quillmere Growers CIC"}), date(2026, 5, 1))
     assert fillins.fill("{legal_name}", named) == "Quillmere Growers CIC"
 
 
