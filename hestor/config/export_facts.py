@@ -12,11 +12,12 @@ from typing import Any
 
 from hestor import translations
 from hestor.core.contact import details
-from hestor.core.facts import document, frame
+from hestor.core.facts import bundles, document, frame
 from hestor.core.facts.contact import ENQUIRY_DAYS
 from hestor.core.facts.document import SPECS, Facts
 from hestor.core.facts.spec import Band, FactSpec, Slot
 from hestor.core.pages import faults, parts, titles
+from hestor.core.pages.fields import NEVER_IN_MENU
 from hestor.core.places.all import DRAWN, FILE_PLACES
 from hestor.core.text import fillins
 
@@ -82,6 +83,9 @@ def lists_source() -> str:
         "LONG_RULES": titles.LONG_RULES,
         "FILL_INS": [{"name": text.partition(":")[0], "text": text} for text in fillins.OFFERED],
         "TITLE_FILL_INS": (*titles.OWN_FILL_INS, "site", "tagline"),
+        "NEVER_IN_MENU": NEVER_IN_MENU,
+        "BUNDLES": [bundle.value for bundle in bundles.Bundle],
+        "TOLD_TO_SEVERAL": bundles.told_to_several(),
         "SHARED_PARTS": parts.PARTS,
         "TITLE_FIELDS": faults.FIELDS,
         "CONTACT_PAGE_PARTS": (*details.PARTS, *details.ON_PAGE),

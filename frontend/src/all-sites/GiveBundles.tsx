@@ -1,13 +1,12 @@
 import { useState, type SubmitEvent } from "react";
 import type { Site } from "../api/client";
+import { BUNDLES } from "../api/lists.gen";
 import { useTranslation } from "../i18n/useTranslation";
 import { Button } from "../ui/Button";
 import { CheckBox } from "../ui/CheckBox";
 import { ErrorNotice } from "../ui/ErrorNotice";
 import { Select } from "../ui/Select";
 import { useGive, type Bundle, type Done } from "./api";
-
-const BUNDLES = ["look", "manners", "identity"] as const satisfies readonly Bundle[];
 
 interface Props {
   sites: Site[];

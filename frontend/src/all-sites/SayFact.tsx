@@ -1,15 +1,11 @@
 import { useId, useState, type SubmitEvent } from "react";
-import { FACTS } from "../api/facts.gen";
+import { TOLD_TO_SEVERAL } from "../api/lists.gen";
 import { ApiProblem } from "../api/problem";
 import { useTranslation } from "../i18n/useTranslation";
 import { Button } from "../ui/Button";
 import { ErrorNotice } from "../ui/ErrorNotice";
 import { Select } from "../ui/Select";
 import { useSay, type Done } from "./api";
-
-/** Facts that are a line of words, and that several sites may well have in common; what tells sites apart is none. */
-const TELLS_APART = new Set<string>(["name", "short_name", "description", "notices_email"]);
-const LINES = FACTS.filter(({ key, editor }) => (editor === "line" || editor === "phone") && !TELLS_APART.has(key));
 
 interface Props {
   slugs: string[];
@@ -22,7 +18,7 @@ export function SayFact({ slugs, onDone, onLeave }: Props) {
   const { t } = useTranslation();
   const id = useId();
   const say = useSay();
-  const [key, setKey] = useState<string>(LINES[0]?.key ?? "");
+  const [key, setKey] = useState<string>(TOLD_TO_SEVERAL[0]);
   const [words, setWords] = useState("");
   const problem = say.error instanceof ApiProblem ? say.error : null;
   const wrong = problem?.of(key) ?? [];
@@ -36,7 +32,7 @@ export function SayFact({ slugs, onDone, onLeave }: Props) {
         label={t("round.fact")}
         value={key}
         onChoose={setKey}
-        options={LINES.map((fact) => [fact.key, t(`factName.${fact.key}`)] as const)}
+        options={TOLD_TO_SEVERAL.map((fact) => [fact, t(`factName.${fact}`)] as const)}
       />
       <span className="grid min-w-56 flex-1">
         <label htmlFor={id} className="unseen">

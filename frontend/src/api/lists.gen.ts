@@ -130,6 +130,25 @@ export const TITLE_FILL_INS = [
   "tagline",
 ] as const;
 
+export const NEVER_IN_MENU = [
+  "post",
+  "not_found",
+] as const;
+
+export const BUNDLES = [
+  "look",
+  "manners",
+  "identity",
+] as const;
+
+export const TOLD_TO_SEVERAL = [
+  "footer_text",
+  "contact_email",
+  "contact_label",
+  "legal_name",
+  "phone",
+] as const;
+
 export const SHARED_PARTS = [
   "header",
   "menu",

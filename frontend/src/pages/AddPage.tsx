@@ -79,7 +79,7 @@ export function AddPage({ onDone }: { onDone: () => void }) {
           const [first] = made;
           if (!first) return;
           const at = made.length === 1 ? `pages/${String(first.id)}` : `pages?page=${String(first.id)}`;
-          void navigate(`/${site.slug}/${at}`, { state: { visit: Date.now() } });
+          void navigate(`/${site.slug}/${at}`);
         },
       },
     );

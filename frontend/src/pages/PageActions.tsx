@@ -1,75 +1,24 @@
 import { useState } from "react";
 import { useNavigate } from "react-router";
-import type { Page, PageFull } from "../api/client";
+import type { PageFull } from "../api/client";
 import { useSite } from "../draft/hooks";
 import { useTranslation } from "../i18n/useTranslation";
 import { ActionLink } from "../ui/ActionLink";
-import { Button } from "../ui/Button";
 import { ErrorNotice } from "../ui/ErrorNotice";
-import { Notice } from "../ui/Notice";
-import { useBelow, useDeletePage, useDuplicate, useMakeHome, useMakeNotFound, useMove } from "./api";
-import { mayStandBelow } from "./moves";
-import { PageSelect } from "./PageSelect";
+import { useDuplicate, useMakeHome, useMakeNotFound, useMove } from "./api";
+import { Deletion } from "./Deletion";
+import { MoveBelow } from "./MoveBelow";
 import { Steps } from "./Steps";
 
 /** A place after all others. */
 const LAST = 1_000_000;
 
-/** Asks before a page is deleted, its subpages named. */
-function Deletion({ page, onKeep }: { page: Page; onKeep: () => void }) {
-  const { t } = useTranslation();
-  const site = useSite().slug;
-  const navigate = useNavigate();
-  const remove = useDeletePage(site);
-  const below = useBelow(site, page.id).data;
-  const named = below?.map((one) => one.title).join(", ") ?? "";
-  return (
-    <Notice
-      tone="stop"
-      actions={
-        <>
-          <Button
-            variant="quiet"
-            disabled={remove.isPending || !below}
-            onClick={() => remove.mutate(page.id, { onSuccess: () => void navigate(`/${site}/pages`) })}
-          >
-            {t("pageActions.deleteYes")}
-          </Button>
-          {/* The link that asked is gone: who works by keyboard goes on here, at the harmless one of the two. */}
-          <Button variant="quiet" autoFocus onClick={onKeep}>
-            {t("pageActions.keep")}
-          </Button>
-          <ErrorNotice error={remove.error} />
-        </>
-      }
-    >
-      {t("pageActions.deleteSure", { title: page.shown_title })}{" "}
-      {named && t("pageActions.deleteBelow", { titles: named })}
-    </Notice>
-  );
-}
-
 function Moves({ page }: { page: PageFull }) {
-  const { t } = useTranslation();
   const move = useMove(useSite().slug);
   return (
     <>
       <Steps page={page} />
-      <PageSelect
-        label={t("pageActions.moveTo")}
-        hideLabel
-        value=""
-        keyOf={(one) => String(one.id)}
-        others={[
-          ["", t("pageActions.moveTo")],
-          ["top", t("addPage.top")],
-        ]}
-        only="parents"
-        fits={(one) => mayStandBelow(page, one)}
-        wordsOf={(one) => t("addPage.below", { title: one.shown_title })}
-        onChoose={(key) => key && move.mutate(page.id, { parent: key === "top" ? null : Number(key), index: LAST })}
-        className="max-w-48 rounded-sm border border-soft bg-paper px-1.5 py-1"
-      />
+      <MoveBelow pages={[page]} onChoose={(parent) => move.mutate(page.id, { parent, index: LAST })} />
       <ErrorNotice error={move.error} />
     </>
   );
@@ -85,7 +34,10 @@ export function PageActions({ page }: { page: PageFull }) {
   const home = useMakeHome(site.slug);
   const notFound = useMakeNotFound(site.slug);
   const [sure, setSure] = useState(false);
-  if (sure) return <Deletion page={page} onKeep={() => setSure(false)} />;
+  if (sure)
+    return (
+      <Deletion pages={[page]} onKeep={() => setSure(false)} onDone={() => void navigate(`/${site.slug}/pages`)} />
+    );
   return (
     <div className="flex flex-wrap items-center gap-x-4 gap-y-2 border-t border-line pt-2.5">
       {may.move.allowed && <Moves page={page} />}

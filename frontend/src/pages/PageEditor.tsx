@@ -1,5 +1,6 @@
 import { Fragment, useEffect, useState } from "react";
 import type { PageFull } from "../api/client";
+import { NEVER_IN_MENU } from "../api/lists.gen";
 import { ConflictChoice } from "../draft/ConflictChoice";
 import { asText } from "../draft/document";
 import { FieldErrors } from "../draft/FieldErrors";
@@ -125,7 +126,7 @@ function Further({ page, document }: { page: PageFull; document: DocumentId }) {
           {(field !== "path" || page.path !== "/") && (
             <div className={field === "menu_title" || field === "path" ? "" : "sm:col-span-2"}>
               <Words document={document} field={field} />
-              {field === "menu_title" && page.kind !== "post" && page.kind !== "not_found" && (
+              {field === "menu_title" && !NEVER_IN_MENU.some((kind) => kind === page.kind) && (
                 <InMenu document={document} />
               )}
             </div>

@@ -113,12 +113,6 @@ function useTreeChange<G, R>(site: string, call: (given: G) => Promise<R>) {
   return useMutation({ mutationFn: call, onSuccess: useReadAnew(site) });
 }
 
-export function useAddPage(site: string) {
-  return useTreeChange(site, (body: Schemas["NewPage"]) =>
-    result<PageFull>(api.POST("/api/sites/{site}/new-pages", { params: { path: { site } }, body })),
-  );
-}
-
 type Moved = Schemas["PageMove"] | Schemas["PageStep"] | Schemas["PageDrop"];
 
 /** Moving a page, as a step that can be undone. */
@@ -145,52 +139,47 @@ export function useMove(site: string) {
 
 type Act = paths["/api/sites/{site}/pages/several"]["post"]["requestBody"]["content"]["application/json"];
 
-/** One act on several pages, as one step that can be undone. */
-export function useSeveral(site: string) {
+function useSendAct(site: string) {
+  return async (body: Act): Promise<Act | null> => {
+    const path = { params: { path: { site } } };
+    return (await result<Schemas["UndoOut"]>(api.POST("/api/sites/{site}/pages/several", { ...path, body }))).undo;
+  };
+}
+
+/** Keeps as one step what was done, with the acts that take it back and do it again; each gives the other one. */
+function useActStep(site: string) {
   const store = useStore();
   const read = useReadAnew(site);
-  const send = async (body: Act): Promise<Act | null> =>
-    (
-      await result<Schemas["UndoOut"]>(
-        api.POST("/api/sites/{site}/pages/several", { params: { path: { site } }, body }),
-      )
-    ).undo;
+  const send = useSendAct(site);
+  return (undo: Act) => {
+    let next: Act | null = undo;
+    const turn = async () => {
+      if (next) next = await send(next);
+      await read();
+    };
+    store.did({ undo: turn, redo: turn });
+  };
+}
+
+/** One act on several pages, as one step that can be undone. */
+export function useSeveral(site: string) {
+  const send = useSendAct(site);
+  const keep = useActStep(site);
   return useTreeChange(site, async (act: Act) => {
-    let back = await send(act);
-    if (!back) return;
-    store.did({
-      undo: async () => {
-        if (back) await send(back);
-        await read();
-      },
-      redo: async () => {
-        back = await send(act);
-        await read();
-      },
-    });
+    const undo = await send(act);
+    if (undo) keep(undo);
   });
 }
 
 /** Pages from their titles, one a line, as one step that can be undone. */
 export function useAddSeveral(site: string) {
-  const store = useStore();
-  const read = useReadAnew(site);
-  const at = { params: { path: { site } } };
+  const keep = useActStep(site);
   return useTreeChange(site, async (body: Schemas["NewPages"]) => {
-    const made = await result<Schemas["NamedPage"][]>(api.POST("/api/sites/{site}/new-pages/several", { ...at, body }));
-    const act: Act = { act: "delete", pages: made.map(({ id }) => id) };
-    let back: Act | null = null;
-    store.did({
-      undo: async () => {
-        back = (await result<Schemas["UndoOut"]>(api.POST("/api/sites/{site}/pages/several", { ...at, body: act })))
-          .undo;
-        await read();
-      },
-      redo: async () => {
-        if (back) await result(api.POST("/api/sites/{site}/pages/several", { ...at, body: back }));
-        await read();
-      },
-    });
+    const path = { params: { path: { site } } };
+    const made = await result<Schemas["NamedPage"][]>(
+      api.POST("/api/sites/{site}/new-pages/several", { ...path, body }),
+    );
+    keep({ act: "delete", pages: made.map(({ id }) => id) });
     return made;
   });
 }
@@ -225,35 +214,12 @@ function restore(site: string, removed: number): Promise<PageFull> {
   );
 }
 
-/** Deleting a page with all below it, as a step that can be undone. */
-export function useDeletePage(site: string) {
-  const store = useStore();
-  const read = useReadAnew(site);
-  const remove = async (page: number) => {
-    const before = new Set((await fetchRemoved(site)).map((one) => one.id));
-    await result<undefined>(api.DELETE("/api/sites/{site}/pages/{page}", at(site, page)));
-    // The page itself was taken out last, so it comes back first, and those below it find it there.
-    return (await fetchRemoved(site)).filter((one) => !before.has(one.id)).map((one) => one.id);
-  };
-  return useTreeChange(site, async (page: number) => {
-    let gone = await remove(page);
-    store.did({
-      undo: async () => {
-        for (const one of gone) await restore(site, one);
-        await read();
-      },
-      redo: async () => {
-        gone = await remove(page);
-        await read();
-      },
-    });
-  });
-}
-
-export function useBelow(site: string, page: number) {
+/** What stands below a page; asked for if that is `wanted`. */
+export function useBelow(site: string, page: number, wanted: boolean) {
   return useQuery({
     queryKey: ["page", site, page, "below"],
     queryFn: () => result<Schemas["NamedPage"][]>(api.GET("/api/sites/{site}/pages/{page}/below", at(site, page))),
+    enabled: wanted,
     staleTime: 0,
   });
 }

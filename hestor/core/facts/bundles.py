@@ -36,3 +36,12 @@ def bundle_of(key: str) -> Bundle | None:
 def facts_of(bundle: Bundle) -> tuple[str, ...]:
     """The keys of the facts of a bundle, in the sheet's order."""
     return tuple(key for key in SPECS if bundle_of(key) is bundle)
+
+
+def told_to_several() -> tuple[str, ...]:
+    """The facts in a line that several sites may well have in common: none that tells one site from another."""
+    return tuple(
+        key
+        for key, spec in SPECS.items()
+        if spec.editor in ("line", "phone") and not spec.private and bundle_of(key) is not Bundle.IDENTITY
+    )

@@ -16,6 +16,8 @@ from hestor.core.rules import Line
 from hestor.core.text import lines, markdown
 
 Kind = Literal["page", "post", "news", "event", "events", "contact", "imprint", "not_found"]
+NEVER_IN_MENU: tuple[Kind, ...] = ("post", "not_found")
+"""Posts are listed by their day, and nobody looks for the page of addresses that lead nowhere."""
 KINDS: tuple[Kind, ...] = ("page", "post", "news", "event", "events", "contact", "imprint", "not_found")
 HOME_KINDS: tuple[Kind, ...] = ("page", "news", "events", "contact")
 """The kinds of pages that may be the home page."""

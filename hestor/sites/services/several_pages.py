@@ -7,7 +7,7 @@ from datetime import datetime
 from django.db import transaction
 
 from hestor.core.errors import InvalidInput, NotFound, Problem
-from hestor.core.pages.fields import Kind
+from hestor.core.pages.fields import NEVER_IN_MENU, Kind
 from hestor.core.pages.placing import LAST, Target
 from hestor.sites.models import Revision, Site
 from hestor.sites.services import page_tree, page_values
@@ -15,7 +15,6 @@ from hestor.sites.services.locking import locked
 
 MOST_PAGES = 500
 """How many pages one act takes: more would hold up whoever else writes."""
-_NEVER_IN_MENU = ("post", "not_found")
 
 
 @dataclass(frozen=True)
@@ -107,7 +106,7 @@ def _put_at(site: Site, act: PutAt, _now: datetime) -> Act:
 
 
 def _show_in_menu(site: Site, act: ShowInMenu, _now: datetime) -> Act:
-    wrong = [page for page in _in_tree_order(site, act.pages) if page.kind in _NEVER_IN_MENU]
+    wrong = [page for page in _in_tree_order(site, act.pages) if page.kind in NEVER_IN_MENU]
     if act.on and wrong:
         raise InvalidInput([Problem("pages", "never_in_menu", {"title": wrong[0].title})])
     return ShowInMenu(page_values.put(site, {page: {"in_menu": act.on} for page in act.pages}), not act.on)
