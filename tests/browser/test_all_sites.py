@@ -84,3 +84,17 @@ def test_a_guest_looks_and_changes_nothing(shared_server, people):
     expect(bar.get_by_role("button", name="Sweep")).to_be_visible()
     expect(bar.get_by_role("button", name="Say a fact …")).to_have_count(0)
     expect(bar.get_by_role("button", name="Review")).to_have_count(0)
+
+
+def test_what_could_not_be_fetched_is_said_and_asked_for_again(shared_server, people):
+    person = people(shared_server).sign_in()
+    page = person.page
+    page.route("**/api/several-sites", lambda route: route.abort())
+    page.goto(f"{shared_server.desk}/all-sites")
+    expect(page.get_by_role("alert")).to_contain_text("No connection to Hestor")
+    expect(row(page, "Quillmere Seed Library")).to_contain_text("live")
+    assert person.faults() == []
+    page.unroute("**/api/several-sites")
+    page.get_by_role("button", name="Try again").click()
+    expect(page.get_by_role("alert")).to_have_count(0)
+    expect(row(page, "Quillmere Seed Library")).to_contain_text("Edith Marlow")

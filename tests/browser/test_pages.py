@@ -294,3 +294,12 @@ def test_a_reader_looks_at_a_page_and_changes_nothing(shared_server, people):
     look = page.frame_locator("iframe[title='The page as it will be']")
     expect(look.get_by_role("heading", name="Returning seed", level=1)).to_be_visible()
     expect(page.get_by_role("textbox")).to_have_count(0)
+
+
+def test_from_a_page_that_is_gone_a_way_leads_back(shared_server, people):
+    person = people(shared_server).sign_in()
+    page = person.page
+    page.goto(f"{shared_server.desk}/quillmere/pages/99999")
+    expect(page.get_by_role("alert")).to_contain_text("There is nothing here that you may see.")
+    page.get_by_role("link", name="All pages").click()
+    expect(page.get_by_role("link", name="Returning seed", exact=True)).to_be_visible()

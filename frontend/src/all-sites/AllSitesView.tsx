@@ -44,40 +44,49 @@ function Last({ done, isBack, onTurn }: { done: Done[]; isBack: boolean; onTurn:
 
 function Table({ sites, chosen, onChoose }: { sites: Site[]; chosen: string[]; onChoose: (slugs: string[]) => void }) {
   const { t } = useTranslation();
-  const states = useSiteStates().data;
+  const { data: states, error, refetch } = useSiteStates();
   return (
-    <table className="w-full border-collapse border-t border-ink">
-      <thead className="text-xs text-soft">
-        <tr>
-          <th scope="col" className="py-1.5 ps-16 text-start font-normal">
-            {t("round.site")}
-          </th>
-          <th scope="col" className="px-3 text-start font-normal max-sm:hidden">
-            {t("pages.address")}
-          </th>
-          <th scope="col" className="px-3 text-start font-normal">
-            {t("pages.is")}
-          </th>
-          <th scope="col" className="px-3 text-start font-normal max-sm:hidden">
-            {t("view.consistency")}
-          </th>
-          <th scope="col" className="px-3 pe-6 text-start font-normal max-md:hidden">
-            {t("round.last")}
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {sites.map((site) => (
-          <SiteRow
-            key={site.slug}
-            site={site}
-            state={states?.find(({ slug }) => slug === site.slug)}
-            chosen={chosen.includes(site.slug)}
-            onChoose={(on) => onChoose(on ? [...chosen, site.slug] : chosen.filter((slug) => slug !== site.slug))}
-          />
-        ))}
-      </tbody>
-    </table>
+    <>
+      <div className="px-6 pb-3 empty:hidden">
+        <ErrorNotice
+          error={states ? null : error}
+          lost={t("state.notFetched")}
+          actions={<ActionLink onClick={() => void refetch()}>{t("state.again")}</ActionLink>}
+        />
+      </div>
+      <table className="w-full border-collapse border-t border-ink">
+        <thead className="text-xs text-soft">
+          <tr>
+            <th scope="col" className="py-1.5 ps-16 text-start font-normal">
+              {t("round.site")}
+            </th>
+            <th scope="col" className="px-3 text-start font-normal max-sm:hidden">
+              {t("pages.address")}
+            </th>
+            <th scope="col" className="px-3 text-start font-normal">
+              {t("pages.is")}
+            </th>
+            <th scope="col" className="px-3 text-start font-normal max-sm:hidden">
+              {t("view.consistency")}
+            </th>
+            <th scope="col" className="px-3 pe-6 text-start font-normal max-md:hidden">
+              {t("round.last")}
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {sites.map((site) => (
+            <SiteRow
+              key={site.slug}
+              site={site}
+              state={states?.find(({ slug }) => slug === site.slug)}
+              chosen={chosen.includes(site.slug)}
+              onChoose={(on) => onChoose(on ? [...chosen, site.slug] : chosen.filter((slug) => slug !== site.slug))}
+            />
+          ))}
+        </tbody>
+      </table>
+    </>
   );
 }
 
@@ -92,7 +101,7 @@ function Round({ sites }: { sites: Site[] }) {
   return (
     <>
       <div className="flex flex-wrap items-center gap-4 px-6 pb-3">
-        <SearchField label={t("round.find")} value={sought} onType={setSought} />
+        {sites.length > 1 && <SearchField label={t("round.find")} value={sought} onType={setSought} />}
         {shown.length > 1 && (
           <ActionLink onClick={() => setTicked(shown.map(({ slug }) => slug))}>{t("round.all")}</ActionLink>
         )}

@@ -107,12 +107,7 @@ export function SiteRow({ site, state, chosen, onChoose }: Props) {
         <Strays site={site} state={state} />
       </td>
       <td className={`${CELL} pe-6 text-soft max-md:hidden`}>
-        {last && (
-          <>
-            {format.instant(last.published)}
-            {last.by && `, ${last.by}`}
-          </>
-        )}
+        {last && t("round.lastBy", { at: format.instant(last.published), name: last.by || t("editions.nobody") })}
       </td>
     </tr>
   );

@@ -20,20 +20,28 @@ const SIDES = ["text", "look"] as const;
 /** Where the text and the page stand side by side. */
 const WIDE = "(min-width: 1100px)";
 
-/** What the page is, where it stands, and the way back to its spot among all pages. */
-function Head({ page, mayEdit }: { page: PageFull; mayEdit: boolean }) {
+/** The way back to the page's spot among all pages; also from one that is gone. */
+function Back({ number }: { number: number }) {
   const { t } = useTranslation();
   const site = useSite();
   const from = useLocation().state as FromList | null;
   return (
-    <div className="px-6 pt-3 pb-2">
+    <p className="px-6 pt-3">
       <Link
-        to={`/${site.slug}/pages?page=${String(page.id)}`}
+        to={`/${site.slug}/pages?page=${String(number)}`}
         state={from}
         className="act-link inline-flex min-h-8 items-center gap-1.5"
       >
         <ArrowLeft size={15} aria-hidden className="rtl:-scale-x-100" /> {t("page.back")}
       </Link>
+    </p>
+  );
+}
+
+/** What the page is, and where it stands. */
+function Head({ page, mayEdit }: { page: PageFull; mayEdit: boolean }) {
+  return (
+    <div className="px-6 pb-2">
       <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
         <h1 dir="auto" className="min-w-0 text-[22px] leading-tight font-[650] tracking-tight break-words">
           {page.shown_title}
@@ -93,6 +101,7 @@ function OnePage({ number }: { number: number }) {
   useUndoKeys(store, mayEdit);
   return (
     <div className="min-h-[calc(100vh-60px)] bg-paper">
+      <Back number={number} />
       <QueryBoundary query={page}>
         {(now) => (
           <>

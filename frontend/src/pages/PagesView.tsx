@@ -26,7 +26,7 @@ import { useChosen, type Chosen } from "./useChosen";
 const AddEvent = later(async () => (await import("./AddEvent")).AddEvent);
 const ImportPanel = later(async () => (await import("./ImportPanel")).ImportPanel);
 const AddPage = later(async () => (await import("./AddPage")).AddPage);
-const CELL = "border-b border-line px-3 py-2.5 text-start align-baseline";
+const CELL = "border-b border-line px-3 py-2.5 text-start align-middle";
 
 const DEPTH = 1.4;
 
@@ -118,12 +118,14 @@ function PageTable({
   mayEdit,
   named,
   sought,
+  from,
   chosen,
 }: {
   list: PageList;
   mayEdit: boolean;
   named: Named;
   sought: string;
+  from: FromList;
   chosen: Chosen;
 }) {
   const { t } = useTranslation();
@@ -173,7 +175,7 @@ function PageTable({
                 drag={drag}
                 chosen={chosen.pages.has(page.id)}
                 onChoose={chosen.choose}
-                from={{ sought }}
+                from={from}
               />
             ))}
           </tbody>
@@ -233,6 +235,7 @@ export function PagesView({ titles }: { titles: Preloaded }) {
             mayEdit={mayEdit}
             named={named}
             sought={settled}
+            from={{ sought: sought.trim() }}
             chosen={chosen}
           />
         )}
