@@ -182,7 +182,7 @@ def _dripping(server: Server, sent: bytes) -> Iterator[None]:
 
 
 def _held_open(server: Server) -> Iterator[Figure]:
-    """Connections that send nothing for half a minute; whoever is idle for so long is let go."""
+    """Connections that send nothing for half a minute; a connection that is idle for so long is closed."""
     most = resource.getrlimit(resource.RLIMIT_NOFILE)[1]
     resource.setrlimit(resource.RLIMIT_NOFILE, (min(4096, most), most))
     figure = _ratio(server, lambda: _lines(server, _HELD, b""), rounds=3, seconds=_HELD_SECONDS)

@@ -63,7 +63,7 @@ def _uncollected() -> Iterator[None]:
 
 
 def _once(reader: Callable[[str], object], text: str) -> float:
-    # The processor's own time, so that whoever else is at work on the machine does not count.
+    # The processor's own time, so that other work on the machine does not count.
     with _uncollected():
         start = time.thread_time()
         with suppress(HestorError, LookupError, RecursionError):

@@ -38,7 +38,7 @@ def _by_file(name: str) -> Iterator[Lasts | None]:
 @contextmanager
 def _by_database(name: str) -> Iterator[Lasts | None]:
     own = connection.copy()
-    # Whoever works under the turn asks in threads of its own whether it lasts.
+    # Code that works under the lock asks in threads of its own whether it lasts.
     own.inc_thread_sharing()
 
     def lasts() -> bool:

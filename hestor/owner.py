@@ -1,4 +1,4 @@
-"""Who runs a command: root becomes whoever the data belong to, so that nothing it writes is closed to the server."""
+"""Which user runs a command: root becomes the owner of the data, so that nothing it writes is closed to the server."""
 
 import os
 from collections.abc import Mapping
@@ -32,7 +32,7 @@ def become(environment: Mapping[str, str]) -> None:
 
 
 def give(path: Path, like: Path) -> None:
-    """Gives a folder with all that is in it to whoever has another one, as far as this process may."""
+    """Gives a folder, with all that is in it, to the owner of another one, as far as this process may."""
     if os.geteuid() != _ROOT or not like.exists():
         return
     state = like.stat()

@@ -15,6 +15,6 @@ def keeps_installation(account: Account) -> bool:
 
 
 def require_keeper(account: Account) -> None:
-    """Raises Forbidden for everybody but whoever set the installation up."""
+    """Raises Forbidden for everybody but the person who set the installation up."""
     if not keeps_installation(account):
         raise Forbidden(role="", action="keep")

@@ -81,7 +81,7 @@ def _password_problems(password: str, account: Account) -> list[Problem]:
 
 
 def make_first_account(email: str, name: str, password: str) -> Account:
-    """The account of whoever sets Hestor up. Raises AccountsExist, or InvalidInput with every problem."""
+    """The account of the person who sets Hestor up. Raises AccountsExist, or InvalidInput with every problem."""
     email = email.strip().lower()
     problems = _email_problems(email) + _password_problems(password, Account(email=email, name=name))
     if not is_first_run():
@@ -99,7 +99,7 @@ def make_first_account(email: str, name: str, password: str) -> Account:
 
 
 def _confirm(request: HttpRequest, account: Account, password: str) -> None:
-    """Raises InvalidInput unless the password is the account's: who finds a desk open can't take it over.
+    """Raises InvalidInput unless the password is the account's: a stranger at an open desk can't take it over.
 
     Raises SignInPaused after too many wrong ones.
     """

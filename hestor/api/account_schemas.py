@@ -11,7 +11,7 @@ from hestor.core.roles import Role
 
 
 class Person(Schema):
-    """Whoever is signed in; ``language`` is what they chose for the desk, empty if they never did."""
+    """The account that is signed in; ``language`` is what it chose for the desk, empty if it never did."""
 
     email: str
     name: str

@@ -81,7 +81,7 @@ def _out(edition: int, done: int, total: int, deviations: Sequence[Deviation]) -
 
 @router.post("/sites/{site}/sweep/live", response={200: LiveOut, 404: ProblemOut, 422: ProblemOut})
 def step(request: HttpRequest, site: str, given: LiveIn) -> LiveOut:
-    """Looks at the next pages of the live edition; whoever wants all asks again from ``done`` on."""
+    """Looks at the next pages of the live edition; a caller that wants all asks again from ``done`` on."""
     found_site = site_for(request, site, Action.VIEW)
     edition = Edition.objects.filter(site=found_site, number=found_site.live_number).first()
     if edition is None:

@@ -34,7 +34,7 @@ router = Router(tags=["mail"])
 
 
 def _reader(request: HttpRequest, slug: str) -> tuple[Site, bool]:
-    """The site, and whether who asks may read what visitors wrote, too."""
+    """The site, and whether the caller may read what visitors wrote, too."""
     found, role = site_and_role(request, slug, Action.VIEW)
     return found, may(role, Action.EDIT)
 

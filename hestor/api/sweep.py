@@ -121,7 +121,7 @@ def change(request: HttpRequest, site: str) -> StrayChangesOut:
 
 @router.post("/sites/{site}/sweep/step", response={200: SweepProgress, 404: ProblemOut})
 def step(request: HttpRequest, site: str) -> SweepProgress:
-    """Goes on with a sweep for a moment, and says how far it is; whoever stops asking stops the sweep."""
+    """Goes on with a sweep for a moment, and says how far it is; it stops when nobody asks any more."""
     found_site = site_for(request, site, Action.VIEW)
     progress = Sweeping(found_site, clock.now()).run(_STEP)
     return SweepProgress(done=progress.done, total=progress.total)

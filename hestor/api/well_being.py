@@ -1,4 +1,4 @@
-"""How the installation is, for whoever set it up."""
+"""How the installation is, for the person who set it up."""
 
 from datetime import datetime
 

@@ -54,7 +54,7 @@ class CopyOut(Schema):
 
 def _download(files: Iterator[tuple[str, bytes]], name: str) -> FileResponse:
     # Of a large site it is too much to be held.
-    whole = TemporaryFile()  # noqa: SIM115 whoever hands it out closes it
+    whole = TemporaryFile()  # noqa: SIM115 the response closes it
     package.write_zip(files, whole)
     whole.seek(0)
     return FileResponse(whole, as_attachment=True, filename=name, content_type=_ZIP)

@@ -126,7 +126,7 @@ def _dump(target: Path) -> tuple[int, list[str]]:
 
 def address(params: Mapping[str, Any]) -> str:
     """Where the database is, for PostgreSQL's programs, and how the line to it is guarded; without a password."""
-    # Only here: who keeps to SQLite needs no memory for it.
+    # Imported only here: an installation on SQLite needs no memory for it.
     from psycopg.conninfo import make_conninfo
 
     wanted = ("host", "port", "user", "dbname")

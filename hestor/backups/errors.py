@@ -1,4 +1,4 @@
-"""What goes wrong with copies, in words for whoever keeps the server."""
+"""What goes wrong with copies, in words for the server's administrator."""
 
 from hestor.core.errors import InternalError
 

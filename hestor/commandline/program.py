@@ -184,7 +184,7 @@ def main(arguments: Sequence[str] | None = None) -> int:
         print(error, file=sys.stderr)
         return FAILED
     except BrokenPipeError:
-        # Whoever reads the lines has enough of them.
+        # The reader of the lines closed the pipe.
         os.dup2(os.open(os.devnull, os.O_WRONLY), sys.stdout.fileno())
         return FOUND
     return code

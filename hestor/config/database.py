@@ -28,7 +28,7 @@ _SESSION = {
 }
 _POSTGRESQL_OPTIONS = {
     "options": " ".join(f"-c {name}={value}" for name, value in _SESSION.items()),
-    # Who lost the database's machine knows within a quarter of a minute, and lets go of the files that it holds.
+    # A process that lost the database's machine knows within a quarter of a minute, and closes its files.
     "keepalives_idle": 5,
     "keepalives_interval": 3,
     "keepalives_count": 3,

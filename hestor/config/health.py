@@ -25,7 +25,7 @@ def _now() -> dict[str, float]:
 
 
 def metrics(request: HttpRequest) -> HttpResponse:
-    """Figures for Prometheus, for who knows the word that ``HESTOR_METRICS`` says (RFC 6750)."""
+    """Figures for Prometheus, for a caller that sends the word in ``HESTOR_METRICS`` (RFC 6750)."""
     given = request.headers.get("Authorization", "").removeprefix("Bearer ")
     if not settings.METRICS or not secrets.compare_digest(given.encode(), settings.METRICS.encode()):
         return HttpResponse("There is nothing at this address.\n", status=404, content_type="text/plain")

@@ -176,7 +176,7 @@ def _more(field: FieldInfo) -> Mapping[str, str]:
 
 
 def _is_to_be(field: FieldInfo) -> str:
-    """What a value should be, for whoever gave another one."""
+    """What a value should be, as it is said where another one was given."""
     kind = field.annotation
     if said := _more(field)["is_to_be"]:
         return said

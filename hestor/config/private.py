@@ -1,4 +1,4 @@
-"""Keeps what the installation knows to whoever runs it."""
+"""Keeps the installation's files readable to the user that runs it alone."""
 
 from pathlib import Path
 

@@ -29,7 +29,7 @@ if _said.metrics:
 
 
 if __name__ == "__config__":
-    # As gunicorn calls what it reads its settings from: whoever only imports them has no server.
+    # As gunicorn calls what it reads its settings from: code that only imports them has no server.
     readings.make_folder()
 
 

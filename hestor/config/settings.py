@@ -10,7 +10,7 @@ from hestor.version import VERSION as VERSION
 ROOT = Path(__file__).resolve().parents[2]
 SAID = options.read()
 DATA = (SAID.data or ROOT / "data").resolve()
-# What is kept is for the eyes of whoever runs the server alone, also where an older version left it open.
+# What is kept is readable to the user that runs the server alone, also where an older version left it open.
 os.umask(0o077)
 DATA.mkdir(parents=True, exist_ok=True)
 # Pictures and what is generated from them: with more than one application host, a folder that all of them share.
@@ -118,7 +118,7 @@ SIGN_IN_TRIES_OF_ALL = 30
 SIGN_IN_TRIES_A_DAY = 50
 AXES_LOCKOUT_PARAMETERS = [["username", "ip_address"]]
 AXES_CLIENT_IP_CALLABLE = "hestor.accounts.devices.origin"
-# Else whoever goes on trying would keep the account closed.
+# Else somebody who goes on trying would keep the account closed.
 AXES_RESET_COOL_OFF_ON_FAILURE_DURING_LOCKOUT = False
 AXES_RESET_ON_SUCCESS = True
 AXES_VERBOSE = False
@@ -181,7 +181,7 @@ WHITENOISE_MAX_AGE = 0
 
 # Lines of the log: "plain" for people, "json" for programs; "1" logs each request, not only slow ones.
 LOG_FORM, LOG_ALL, SLOW_SECONDS = SAID.log, SAID.log_all, SAID.slow_seconds
-# A word that whoever reads /metrics has to know; without one there are no figures.
+# A word that a reader of /metrics has to know; without one there are no figures.
 METRICS = SAID.metrics
 # What is to be said of names that are set: former ones, and unknown ones (check_install).
 SETTING_NOTES = options.notes(os.environ)

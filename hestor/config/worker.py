@@ -36,8 +36,9 @@ _SWITCH = 0.0002
 
 
 class Turn:
-    """Lets one of the desk's threads compute at a time, first come, first served; who waits for anything else lets the
-    next one. (A plain lock goes to whoever asks at the right moment, and one may wait while many pass.)"""
+    """Lets one of the desk's threads compute at a time, first come, first served; a thread that waits for
+    anything else lets the next one. (A plain lock goes to the thread that asks at the right moment, and one may wait
+    while many pass.)"""
 
     def __init__(self) -> None:
         self._lock = threading.Lock()
@@ -53,7 +54,7 @@ class Turn:
             mine = threading.Lock()
             mine.acquire()
             self._waiting.append(mine)
-        # Whoever gives the turn away releases it, and the turn stays taken.
+        # The thread that gives the turn away releases it, and the turn stays taken.
         mine.acquire()
 
     def _give(self) -> None:
@@ -166,7 +167,7 @@ class Server(TcpWSGIServer):  # type: ignore[misc]  # its package has no types
             self.task_dispatcher.add_task(task)
 
     def maintenance(self, now: float) -> None:
-        """Lets go who is idle, or too slow."""
+        """Closes connections that are idle, or too slow."""
         super().maintenance(now)
         for channel in self.active_channels.values():
             if channel.is_late(now):
@@ -185,7 +186,7 @@ class Server(TcpWSGIServer):  # type: ignore[misc]  # its package has no types
 
 
 def _settings(sockets: list[Any]) -> Adjustments:
-    """Who may say who asks (its address and whether by HTTPS) is the proxy that is named, and nobody else."""
+    """Only the proxy that is named may say where a request comes from (its address, and whether by HTTPS)."""
     said = options.read()
     proxy = said.proxy if said.proxy is not None else "127.0.0.1" if said.https else ""
     trusted = {
@@ -211,7 +212,7 @@ class HestorWorker(Worker):  # type: ignore[misc]  # its package has no types
     """A process of gunicorn's that serves as above."""
 
     def run(self) -> None:
-        """Serves until told to end, or until whoever started it has ended."""
+        """Serves until told to end, or until its parent process has ended."""
         sys.setswitchinterval(_SWITCH)
         waiting.pass_on = TURN.passed_on
         (listener,) = self.sockets

@@ -26,7 +26,7 @@ HestorError
 ├── FrontStuck          503  files in front can't be taken away, so nothing may be changed for visitors
 ├── NothingToPublish    409  the draft says what the live edition says
 ├── Conflict            412  a stale write, with both values; its code is that of what was refused
-└── InternalError       500  none that a call is answered with: who calls turns it into another, or into words
+└── InternalError       500  no call is answered with it: the caller turns it into another, or into words
     ├── CopyFailed      a copy could not be made (backups)
     ├── CopyDamaged     a copy is not what it was when it was made (backups)
     ├── NotEmpty        there is something already where a copy is to be brought back (backups)
@@ -278,7 +278,7 @@ class NothingToPublish(HestorError):
 class InternalError(HestorError):
     """What goes wrong between parts of Hestor; says itself in the words that it is made with.
 
-    A call is never answered with one: who calls turns it into another error, or says its words where a server is run.
+    No call is answered with one: the caller turns it into another error, or says its words where a server is run.
     """
 
     code = "internal"

@@ -1,4 +1,4 @@
-"""Where something comes from, for counting: an address, or the network of whoever has it.
+"""Where something comes from, for counting: an address, or the network that it belongs to.
 
 Of IPv6 a house is given at least 2^64 addresses (RFC 6177, RFC 7381), and many are given far more networks than one; so
 tries are counted by /64, and, so that nobody goes on in the next one for ever, by /48 and /32 with more room.

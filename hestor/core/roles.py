@@ -53,12 +53,14 @@ def require(role: Role, action: Action) -> None:
 
 
 def may_make_sites(makers: str, owns: int, set_all_up: bool) -> bool:
-    """Whether a person may make sites: who owns one, who set the installation up, or, if it is set so, everybody."""
+    """Whether a person may make sites: an owner of one, the person who set the installation up, or, if it is set so,
+    everybody.
+    """
     return makers == "everyone" or owns > 0 or set_all_up
 
 
 def require_another_site(makers: str, owns: int, set_all_up: bool, most: int) -> None:
-    """Raises Forbidden for who may make no sites, TooManySites for who owns as many as one may."""
+    """Raises Forbidden for a person who may make no sites, TooManySites for one who owns as many as one may."""
     if not may_make_sites(makers, owns, set_all_up):
         raise Forbidden(role="", action="make")
     if owns >= most:

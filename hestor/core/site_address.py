@@ -98,7 +98,7 @@ def changed(
 
 
 RESTS = timedelta(days=90)
-"""For so long nobody else gets an address that was given up: links and mail still mean who had it."""
+"""For so long nobody else gets an address that was given up: links and mail still mean the site that had it."""
 
 
 def _is_at_or_above(domain: str, host: str) -> bool:

@@ -13,7 +13,10 @@ from hestor.edge_cache import paths
 
 @contextmanager
 def held(site_id: int, wait: bool = True) -> Iterator[None]:
-    """Holds the links of a site; whoever dies lets go. Raises OSError, without ``wait`` also while another has them."""
+    """Holds the lock on a site's links; a process that dies lets go of it.
+
+    Raises OSError, without ``wait`` also while another process has it.
+    """
     path = paths.lock_file(site_id)
     path.parent.mkdir(parents=True, exist_ok=True)
     with path.open("wb") as lock:

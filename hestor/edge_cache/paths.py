@@ -53,7 +53,7 @@ def hosts() -> Path:
 
 
 def lock_file(site_id: int) -> Path:
-    """The file whose lock whoever sets or takes away links of a site holds."""
+    """The lock file that is held while links of a site are set or removed."""
     return _top() / "locks" / str(site_id)
 
 

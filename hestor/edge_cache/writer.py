@@ -83,7 +83,7 @@ def link(site_id: int, host: str, span: str, key: str, is_current: Callable[[], 
     try:
         _make_folder(spans.parent)
         _make_folder(hosts.parent)
-        # No visitor waits for somebody who publishes: the next one after it sets the link.
+        # No visitor waits for a publication: the next one after it sets the link.
         with held(site_id, wait=False):
             if not is_current():
                 return False

@@ -1,4 +1,4 @@
-"""What is missing or unsafe about an installation, in words for whoever keeps it; and figures of how it is."""
+"""What is missing or unsafe about an installation, in words for its administrator; and figures of how it is."""
 
 import os
 import shutil

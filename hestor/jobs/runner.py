@@ -39,13 +39,13 @@ def _worker(queue: str) -> Worker:
 
 def run_ready(queue: str) -> None:
     """Does all that is due in a queue; what fails is kept with its reason, and hinders nothing after it."""
-    # Looking is free; only who has something to do enters the one transaction that writes.
+    # Looking is free; the one transaction that writes is entered only if there is something to do.
     if DBTaskResult.objects.ready().filter(queue_name=queue).exists():
         _worker(queue).run()
 
 
 def take_up_again() -> None:
-    """What was at work when its process was killed is done once more; whoever has the turn is the only one at work."""
+    """A job that was running when its process was killed runs again: only the process with the lock runs jobs."""
     DBTaskResult.objects.running().update(status="READY", started_at=None)
 
 

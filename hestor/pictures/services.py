@@ -38,7 +38,7 @@ def read(name: str, body: bytes) -> Ingested:
     """The picture in a file. Raises ``PictureRefused``, naming the file."""
     drawn = False
     try:
-        # Not even to tell what it is is a byte looked at here: what strangers send may stop whoever reads it.
+        # Not even to tell what it is is a byte looked at here: what strangers send may stop the process that reads it.
         drawn = run_within(TO_DRAW, sniffing.kind_of, body[: sniffing.HEAD]) == "svg"
         return run_within(TO_DRAW if drawn else TO_READ, picture_ingest.ingest, name, body)
     except TooMuchWork as error:

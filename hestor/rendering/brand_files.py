@@ -1,7 +1,7 @@
 """The brand files of one state: logo, icon, share picture and the pictures in its texts; their addresses and bytes.
 
 An address holds a hash of all that its file is made from, so it never says anything else, and no file has to
-exist before somebody asks for it: whoever serves it keeps what ``make`` gave.
+exist before somebody asks for it: the server keeps what ``make`` gave.
 """
 
 import hashlib

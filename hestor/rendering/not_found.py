@@ -1,4 +1,4 @@
-"""The owner's own page for addresses that lead nowhere; whoever asks for its own address is told the same."""
+"""The owner's own page for addresses that lead nowhere; its own address answers the same."""
 
 from dataclasses import replace
 

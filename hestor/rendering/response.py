@@ -13,7 +13,7 @@ class Response:
     """Status, media type and bytes. ``location`` is set for a redirect.
 
     ``immutable`` says that the address holds its content's hash, so it never says anything else; ``stamped`` that the
-    body holds a place for a form's stamp, which whoever hands it out fills. ``policy`` is what its security policy has
+    body holds a place for a form's stamp, which is filled as it is sent. ``policy`` is what its security policy has
     to allow besides the page's own, by directive (CSP 3).
     """
 

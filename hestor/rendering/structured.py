@@ -1,4 +1,4 @@
-"""What a page says to machines in the words of schema.org, as JSON-LD: the site, who publishes it, the page."""
+"""What a page says to machines in the words of schema.org, as JSON-LD: the site, its publisher, the page."""
 
 import json
 from collections.abc import Iterator, Mapping, Sequence
@@ -90,7 +90,7 @@ def _postal(address: PostalAddress) -> Record:
 
 
 def _contact(frame: Frame, page: Page, told: Told) -> Record:
-    """The page on which one finds out how to reach who publishes the site."""
+    """The page on which one finds out how to reach its publisher."""
     kind = "ContactPage" if page.kind == "contact" else "AboutPage"
     own = address(frame.state.origin, page.path)
     about = {"@type": kind, "name": told.title, "url": own, "inLanguage": frame.facts.language}

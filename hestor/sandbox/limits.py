@@ -14,7 +14,7 @@ class Limits(NamedTuple):
 
 
 TO_READ = Limits(6, 15)
-"""For a picture that a stranger has just sent, who waits. The largest that is let in takes two to four seconds."""
+"""For a picture just uploaded, whose sender waits. The largest that is let in takes two to four seconds."""
 TO_DRAW = Limits(1, 6)
 """The same for a drawing, which is drawn once, as large as it ever will be."""
 TO_MAKE = Limits(10, 20)

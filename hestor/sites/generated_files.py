@@ -8,7 +8,7 @@ from hestor.rendering.brand_files import PREFIX, BrandFiles, media_type
 from hestor.rendering.response import Response
 from hestor.sandbox import run
 
-# A file whose drawing failed is not drawn again for each who asks; after a while it may have been a busy machine.
+# A file whose drawing failed is not drawn again for each request; after a while it may have been a busy machine.
 _FAILED: TTLCache[tuple[int, str], bool] = TTLCache(500, 60)
 
 

@@ -101,7 +101,7 @@ class FormerHost(models.Model):
 
 
 class RestingHost(models.Model):
-    """A host that a site gave up, with who owned the site then (``owners``): for a while only they get it."""
+    """A host that a site gave up, with the owners that the site had (``owners``): for a while only they get it."""
 
     host = models.CharField(max_length=253, unique=True)
     owners = models.JSONField(default=list)

@@ -8,7 +8,7 @@ from playwright.sync_api import Browser, BrowserContext, Locator, Page, expect, 
 from hestor import translations
 from hestor.core.facts.document import SPECS
 from tests.support.chromium import ARGUMENTS, CHROMIUM
-from tests.support.server import TOP, Server, copy_data
+from tests.support.server import TOP, Server, copy_data, prepare
 from tests.support.template import BARE, DEMO, sessions_of
 
 # Playwright's driver keeps an event loop running in this thread; these tests don't use Django's ORM in it.
@@ -52,6 +52,12 @@ def pytest_collection_modifyitems(items):
     for item in items:
         if "tests/browser/" in str(item.path):
             item.add_marker(pytest.mark.browser)
+
+
+def pytest_collection_finish(session):
+    wanted = any(item.get_closest_marker("browser") for item in session.items)
+    if wanted and not session.config.option.collectonly:
+        prepare()
 
 
 @pytest.fixture(scope="session")

@@ -103,6 +103,7 @@ def test_a_pasted_picture_and_a_refused_one(used_desk):
     expect(logo).to_contain_text("“pasted.png” is here.")
 
 
+@pytest.mark.long
 def test_an_icon_made_here(server, people):
     person = people(server, width=390).sign_in().open()
     icon, page = person.fact("Icon"), person.page

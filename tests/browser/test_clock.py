@@ -37,6 +37,7 @@ def test_from_a_town_to_all_that_pages_say(server, people):
     expect(page.get_by_role("heading", name="À venir")).to_be_visible()
 
 
+@pytest.mark.long
 def test_the_first_day_is_seen_where_it_is_chosen_and_on_the_page(server, people):
     person = people(server).sign_in().open()
     row = person.fact("First day of the week")

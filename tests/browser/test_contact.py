@@ -5,6 +5,8 @@ import re
 import pytest
 from playwright.sync_api import expect
 
+from tests.support.sampling import sample
+
 
 def publish(page) -> None:
     page.get_by_role("button", name="Review").first.click()
@@ -43,6 +45,7 @@ def test_an_address_for_notices_is_confirmed_through_the_tray(server, people):
     expect(page.get_by_text("No changes")).to_be_visible()
 
 
+@pytest.mark.long
 def test_a_wish_for_another_address_can_be_left(server, people):
     person = people(server).sign_in().open()
     row = person.fact("Address for notices")
@@ -57,7 +60,7 @@ def test_a_wish_for_another_address_can_be_left(server, people):
     expect(helper.fact("Address for notices").get_by_role("button", name="Send the link")).to_have_count(0)
 
 
-@pytest.mark.parametrize(("script", "width"), [(True, 1280), (False, 390)])
+@pytest.mark.parametrize(("script", "width"), sample([(True, 1280), (False, 390)], 1))
 def test_a_visitor_writes_and_the_owner_reads_answers_and_clears_away(server, people, script, width):
     visitor = people(server, width=width, dark=not script, java_script_enabled=script)
     page = visitor.page
@@ -187,6 +190,7 @@ def test_the_words_of_a_message_keep_the_link_that_it_needs(server, people):
     expect(text).to_have_value(re.compile("works once"))
 
 
+@pytest.mark.long
 def test_a_number_and_a_list_say_how_they_will_be_shown(used_desk):
     person = used_desk
     row = person.fact("Telephone")

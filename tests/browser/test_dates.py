@@ -2,6 +2,7 @@
 
 import re
 
+import pytest
 from playwright.sync_api import expect
 
 
@@ -49,6 +50,7 @@ def test_a_pattern_is_written_and_its_slips_mended_by_keyboard(server, people):
     expect(page.locator(".teasers .day").first).to_have_text("22. Oktober 2026")
 
 
+@pytest.mark.long
 def test_a_second_calendar_stands_beside_the_first_on_every_page(server, people):
     person = people(server, width=390).sign_in().open("narjis")
     page = person.page

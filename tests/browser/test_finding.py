@@ -5,6 +5,10 @@ import re
 import pytest
 from playwright.sync_api import expect
 
+from tests.support.sampling import sample
+
+VIEWS = ["/quillmere/style", "/quillmere/editions", "/your-account", "/new-site"]
+
 
 def find(page, typed: str, name: str) -> None:
     page.keyboard.press("Control+k")
@@ -54,7 +58,7 @@ def test_a_change_is_undone_from_the_finder(used_desk):
     expect(person.field("Tagline")).to_have_value("Another line")
 
 
-@pytest.mark.parametrize("path", ["/quillmere/style", "/quillmere/editions", "/your-account", "/new-site"])
+@pytest.mark.parametrize("path", sample(VIEWS, 1, 3))
 def test_the_finder_opens_in_every_view(shared_server, people, path):
     page = people(shared_server).sign_in().page
     page.goto(shared_server.desk + path)
@@ -106,6 +110,7 @@ def test_a_proof_opens_large_where_it_stands(used_desk):
     assert proof.bounding_box()["width"] == small
 
 
+@pytest.mark.long
 def test_more_places_stand_in_line_and_no_row_is_taller_than_it_needs(server, people):
     person = people(server).sign_in().open()
     # Two parts of a row can only be compared once nothing above it grows any more.

@@ -1,10 +1,15 @@
 """A public page with all that may stand around it: readable and usable by keyboard, on all widths, light and dark."""
 
+from itertools import product
+
 import pytest
 from playwright.sync_api import expect
 
 from tests.rendering.test_valid_html import FRAMED
+from tests.support.sampling import sample
 from tests.support.server import Caller, Server, copy_data
+
+LOOKS = [*product(("quillmere", "narjis"), (390, 1280), (True, False))]
 
 
 @pytest.fixture(scope="module")
@@ -17,9 +22,7 @@ def framed(demo_data, tmp_path_factory):
         yield server
 
 
-@pytest.mark.parametrize("dark", [False, True])
-@pytest.mark.parametrize("width", [390, 1280])
-@pytest.mark.parametrize("slug", ["quillmere", "narjis"])
+@pytest.mark.parametrize(("slug", "width", "dark"), sample(LOOKS, 0, 3, 5))
 def test_it_has_no_faults_and_answers_by_keyboard(framed, people, slug, width, dark):
     person = people(framed, width=width, dark=dark)
     page = person.page

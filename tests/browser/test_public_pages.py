@@ -7,6 +7,7 @@ import pytest
 from playwright.sync_api import expect
 
 from hestor.core.imaging.typefaces import PAIRS
+from tests.support.sampling import sample
 from tests.support.server import Caller, Server, copy_data
 
 WIDE = "|" + "|".join(f"a rather long heading {n}" for n in range(9)) + "|\n" + "|-" * 9 + "|\n" + "|x" * 9 + "|\n"
@@ -145,12 +146,19 @@ def shift_with_late_fonts(person, address: str) -> float:
     return page.evaluate("window.shifted")
 
 
-@pytest.mark.parametrize("width", [1280, 390])
-@pytest.mark.parametrize(("slug", "path"), [("quillmere", "/wide/"), ("silberpfad", "/preise/"), ("narjis", "/menu/")])
+SET = [
+    (slug, path, width)
+    for slug, path in (("quillmere", "/wide/"), ("silberpfad", "/preise/"), ("narjis", "/menu/"))
+    for width in (1280, 390)
+]
+
+
+@pytest.mark.parametrize(("slug", "path", "width"), sample(SET, 0, 3, 5))
 def test_texts_hardly_move_when_their_fonts_come_late(lived_in, people, slug, path, width):
     assert shift_with_late_fonts(people(lived_in, width=width), lived_in.site(slug) + path) <= MOST_SHIFT
 
 
+@pytest.mark.long
 def test_texts_hardly_move_in_any_pair_of_typefaces(server, people):
     caller = Caller(server)
     shifts = {}

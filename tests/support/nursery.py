@@ -39,6 +39,8 @@ _SERVER = ["gunicorn.app.wsgiapp", "hestor.config.worker", "hestor.config.urls",
 _USED = [*_SERVER, "PIL.PngImagePlugin", "PIL.IcoImagePlugin", "PIL.WebPImagePlugin"]
 _MARK = "sessions.json"
 _CROWDED = "crowded"
+# Seconds after which the process of tests that opened this one must have ended before it asked.
+_LONELY = 60
 _VIEWS = ("unsaid", "pages", "pictures", "defaults", "notices", "contact", "address", "changes", "editions", "brand")
 _LISTS = ("languages?q=en-GB", "clock?zone=Europe/London&language=en-GB", "countries", "session", "sites")
 _PLACES = ("tab", "header", "footer", "search", "manifest", "share_large", "message", "feed")
@@ -209,7 +211,9 @@ def _answer(client: socket.socket, others: list[socket.socket]) -> bool:
 
 
 def _attend(listener: socket.socket) -> None:
-    """Answers until nobody is left who asked."""
+    """Answers until nobody is left who asked; ends if nobody asks at all."""
+    if not select.select([listener], [], [], _LONELY)[0]:
+        return
     clients = [listener.accept()[0]]
     while clients or select.select([listener], [], [], 0)[0]:
         for ready in select.select([listener, *clients], [], [])[0]:

@@ -16,6 +16,7 @@ from functools import lru_cache
 from http.client import HTTPResponse
 from http.cookies import SimpleCookie
 from pathlib import Path
+from threading import Lock, Thread
 from typing import Any
 from urllib.error import HTTPError
 from urllib.parse import urlencode
@@ -114,8 +115,22 @@ def _nursery() -> socket.socket:
     return line
 
 
+_ONCE = Lock()
+
+
+def _asked() -> socket.socket:
+    """The line to the nursery; threads wait for each other."""
+    with _ONCE:
+        return _nursery()
+
+
+def prepare() -> None:
+    """Has the nursery opened in a thread, while other tests run: that takes a quarter of a minute."""
+    Thread(target=_asked, daemon=True).start()
+
+
 def _fork(wanted: dict[str, str], **more: Any) -> int:
-    nursery = _nursery()
+    nursery = _asked()
     nursery.sendall(json.dumps({"environment": wanted, **more}).encode() + b"\n")
     with nursery.makefile("r") as answers:
         return int(answers.readline())

@@ -1,1 +1,1 @@
-"""PostgreSQL for who keeps thousands of sites, or more than one application host (docs/deploy.md)."""
+"""PostgreSQL, for installations with thousands of sites, or more than one application host (docs/deploy.md)."""

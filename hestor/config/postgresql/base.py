@@ -25,6 +25,6 @@ class DatabaseWrapper(base.DatabaseWrapper):
             with self.cursor() as cursor:
                 cursor.execute("SELECT pg_advisory_xact_lock(%s)", [_ONE_WRITER])
         except BaseException:
-            # Else the next who has this connection would be in a transaction without knowing.
+            # Else the next user of this connection would be in a transaction without knowing.
             self.close()
             raise

@@ -1,4 +1,4 @@
-"""What else is said of whoever stands behind a site: registrations, and addresses elsewhere on the web."""
+"""What else is said of the organisation behind a site: registrations, and addresses elsewhere on the web."""
 
 from collections.abc import Callable, Iterator, Sequence
 from typing import TypeVar

@@ -1,8 +1,9 @@
 """How an address is written into pages: plainly, woven so that harvesters of text miss it, or not at all.
 
 A woven address has pieces that nobody sees between its own, and its link is percent-encoded (RFC 6068) with every
-character a reference. Eyes, screen readers, a copy and the keyboard get the address; who reads the source or the text
-without the page's style does not. Who follows links in the finished page does: that no writing can prevent.
+character a reference. Eyes, screen readers, a copy and the keyboard get the address; a program that reads the source
+or the text without the page's style does not. One that follows links in the finished page does: no way of writing
+can prevent that.
 """
 
 from html import escape
@@ -11,7 +12,7 @@ from typing import Literal
 Protection = Literal["plain", "woven", "hidden"]
 PROTECTIONS: tuple[Protection, ...] = ("plain", "woven", "hidden")
 _BETWEEN = "<span hidden>{}</span>"
-# Looks like a part of an address to whoever takes all text for seen.
+# Looks like a part of an address to a program that takes all text for seen.
 _DECOYS = ("no", ".spam", "-x", ".invalid")
 _PIECE = 4
 

@@ -99,7 +99,7 @@ def _field(key: str, piece: Piece, kind: Kind) -> Problem | None:
     where: dict[str, Param] = {"position": piece.start + 1, "part": piece.text}
     if piece.letter in _SLIPS[kind]:
         meant, code = _SLIPS[kind][piece.letter]
-        # Whoever writes four letters for the year means all of it, which UTS 35 writes with one.
+        # Four letters for the year mean all of it, which UTS 35 writes with one.
         most = 4 if meant == "M" else 2
         fix = "y" if meant == "y" and len(piece.text) > most else meant * min(len(piece.text), most)
         return Problem(key, code, {**where, "meant": fix}, piece.start, piece.end, fix)

@@ -48,7 +48,7 @@ class _Asset(BaseModel):
 class Logo(_Asset):
     """A logo: a picture, the part of it that is shown (None: all), and a colour that it is redrawn in.
 
-    ``description`` is read out to those who can't see it; empty, the site's name stands in.
+    ``description`` is read out by screen readers; empty, the site's name stands in.
     """
 
     picture: str

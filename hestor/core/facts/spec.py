@@ -55,7 +55,7 @@ class Slot:
 class Words:
     """A value in words: a message of the desk by its key, with its params; or ``text``, which says itself.
 
-    ``said`` gives the text in the language (BCP 47) of whoever reads it.
+    ``said`` gives the text in the reader's language (BCP 47).
     """
 
     message: str = ""

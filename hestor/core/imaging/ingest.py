@@ -38,7 +38,7 @@ _OPENS: dict[Kind, tuple[str, ...]] = {
 
 @dataclass(frozen=True)
 class Note:
-    """Something that was done to a picture when it was ingested, to be told to whoever uploaded it."""
+    """Something that was done to a picture when it was ingested, to be told to the person who uploaded it."""
 
     code: str
     value: str = ""

@@ -1,4 +1,4 @@
-"""Drawings (SVG 2) from people whom nobody knows: kept to what draws, measured, and turned into pixels.
+"""Drawings (SVG 2) from strangers: kept to what draws, measured, and turned into pixels.
 
 What is taken out: scripts and handlers, what moves, embedded documents, style rules and references that
 reach outside the file, entities, metadata of drawing programs. What is left can only draw.
@@ -60,7 +60,7 @@ class Drawing:
 
     @cached_property
     def has_text(self) -> bool:
-        """Whether letters stand in it as text, so that they depend on the fonts of whoever looks."""
+        """Whether letters stand in it as text, so that they depend on the reader's fonts."""
         return b"<text" in self.body
 
 

@@ -104,7 +104,7 @@ def _tidied(key: str, value: Any) -> Any:
 
 
 def problems(fields: PageFields) -> Iterator[Problem]:
-    """All that is wrong with a page by itself; what depends on other pages, whoever knows them checks."""
+    """All that is wrong with a page by itself; the caller checks what depends on other pages."""
     for name, rule in LINES.items():
         yield from rule(name, getattr(fields, name))[1]
     if len(fields.body) > MOST_BODY:

@@ -1,4 +1,4 @@
-"""Pages that are taken in from files, against those that are there: which addresses may be, who stands above whom."""
+"""Pages taken in from files, against those that are there: which addresses may be, and which page is above which."""
 
 import posixpath
 from collections.abc import Collection, Iterator, Mapping

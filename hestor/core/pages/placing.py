@@ -38,7 +38,7 @@ class NewPlace:
 
 
 def moved(page: Placed, siblings: Sequence[Placed], target: Target) -> list[NewPlace]:
-    """Who has to be written so that ``page`` stands where it is to.
+    """The pages that have to be written so that ``page`` stands where it is to.
 
     ``siblings`` are the pages that stand below the target's page, in their order; ``page`` may be one of them. Places
     begin with 1, as those of pages that were never moved may be 0 and stand by their address.

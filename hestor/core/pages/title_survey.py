@@ -1,6 +1,6 @@
 """Looking over the titles of all pages, some at a time, in little memory: how often each fault is, and on which pages.
 
-Of each page a few numbers are kept: who it is, and its faults (a bit each); of titles and descriptions a hash. That
+Of each page a few numbers are kept: its number, and its faults (a bit each); of titles and descriptions a hash. That
 many pages are called alike is known for sure once all of them were looked over.
 """
 

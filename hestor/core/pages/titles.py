@@ -87,7 +87,7 @@ def composed(titling: Titling, page: str, section: str = "") -> str:
 
 
 def of_home(titling: Titling) -> str:
-    """The home page's title: by default "Name – tagline"; never "Home", which says nothing to who is not there yet."""
+    """The home page's title: by default "Name – tagline"; never "Home", which says nothing to people elsewhere."""
     return _joined(_pieces(titling.home), {}, titling.values) or titling.values.site
 
 

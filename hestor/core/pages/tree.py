@@ -1,4 +1,4 @@
-"""The tree of pages: who stands below whom, in which order, how deep."""
+"""The tree of pages: which page is below which, in which order, how deep."""
 
 from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import dataclass

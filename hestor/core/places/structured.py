@@ -16,7 +16,7 @@ def read(page: PageReading) -> Hashable:
 
 
 def _organisation(page: PageReading) -> Mapping[str, Any]:
-    """The record of whoever publishes the site, wherever in the page's records it stands."""
+    """The record of the site's publisher, wherever in the page's records it stands."""
     records = page.structured.get("@graph", [page.structured])
     for record in records if isinstance(records, list) else ():
         found = record.get("publisher") or record.get("mainEntity") if isinstance(record, dict) else None
@@ -31,7 +31,7 @@ def _address(value: Any) -> str:
 
 
 def proof(path: str, page: PageReading, sought: Sought) -> Proof:
-    """The record of whoever publishes the site, as one that lists it would show it."""
+    """The record of the site's publisher, as one that lists it would show it."""
     organisation = _organisation(page)
     texts = {name: str(organisation.get(name, "")) for name in ("name", "legalName", "telephone", "email", "url")}
     texts["address"] = _address(organisation.get("address"))

@@ -1,4 +1,4 @@
-"""What a page says in its head: to the browser, to search engines, to whoever shares its address."""
+"""What a page says in its head: to the browser, to search engines, to programs that show a shared address."""
 
 import json
 import re

@@ -53,7 +53,7 @@ class MainReading(FootReading):
 
     @cached_property
     def details(self) -> tuple[str, ...]:
-        """What the page says of who is behind the site and how it is reached, part by part, as it is seen."""
+        """What the page says of the organisation and how it is reached, part by part, as it is seen."""
         return tuple(seen(node, ", ") for node in self._tree.css(f"{DETAILS} > div")) if self.writes("dl") else ()
 
     @cached_property

@@ -1,4 +1,4 @@
-"""What a rendered page says of its site, whoever made it: the reader of proofs, of reach, of checks and of the sweep.
+"""What a page of any make says of its site: the reader of proofs, of reach, of checks and of the sweep.
 
 Where in the file its words stand is read by ``positions``; what feeds, cards and manifests say, by ``files``.
 """

@@ -12,7 +12,7 @@ import tinycss2
 class StyleReading:
     """The custom properties of a stylesheet by name, without their hyphens, in light and in dark.
 
-    ``print_hides`` are the selectors of what it takes away on paper, ``clips`` of what it keeps for who listens,
+    ``print_hides`` are the selectors of what it takes away on paper, ``clips`` of what it keeps for screen readers,
     ``light_plates`` and ``dark_plates`` of what it gives a ground of its own on light and on dark ones.
     """
 

@@ -65,7 +65,7 @@ def is_intricate(text: str) -> bool:
 
 
 class Told(Protocol):
-    """Who is told of the parts of a text, in their order; positions count characters of the text."""
+    """A receiver of the parts of a text, in their order; positions count characters of the text."""
 
     def start(self, tag: str, attributes: Mapping[str, str], at: int, end: int, slashed: bool) -> bool:
         """A start tag, its names in small letters; of attributes of one name the first counts. ``slashed``: ``/>``.
@@ -87,7 +87,7 @@ _WITHOUT: tuple[Mapping[str, str], bool] = (MappingProxyType({}), False)
 def _attributes(written: str) -> tuple[Mapping[str, str], bool]:
     """The attributes of a start tag, and whether it ends with a slash that belongs to none of them.
 
-    The pages of a site have most of their tags in common: who is told must leave the mapping as it is.
+    The pages of a site have most of their tags in common: the receiver must leave the mapping as it is.
     """
     values: dict[str, str] = {}
     end = 0

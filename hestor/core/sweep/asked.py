@@ -15,7 +15,7 @@ from hestor.core.sweep import phrases
 from hestor.core.sweep.stray import Kind, Stray
 from hestor.core.sweep.style import Style
 
-# A way of writing, or what is missing, is mended the same whoever says it.
+# A way of writing, or what is missing, is mended the same, no matter whose words they are.
 _ASKED: frozenset[Kind] = frozenset(
     ("former_name", "misspelt_name", "contact", "phone", "hours", "past_year", "old_logo", "old_icon", "date_form")
 )

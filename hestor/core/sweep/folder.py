@@ -146,7 +146,7 @@ class _Across:
 
 
 def sweeper_of(pages: Pages, files: Files, given: Style | None, today: date) -> Sweeper:
-    """Who holds the pages of a folder to a given style, or to what most of them agree on."""
+    """Holds the pages of a folder to a given style, or to what most of them agree on."""
     files = Files(files.paths, files.read, files.hosts or own_hosts([page.source for page in pages.sample]))
     agreed = usual(pages.sample, files, given)
     home = pages.home.source.path if pages.home else ""

@@ -1,4 +1,4 @@
-"""Pictures that say nothing to who can't see them (WCAG 2.2, 1.1.1; HTML, 4.8.4.4)."""
+"""Pictures that say nothing to a screen reader (WCAG 2.2, 1.1.1; HTML, 4.8.4.4)."""
 
 from collections.abc import Iterator
 

@@ -112,7 +112,7 @@ OFFERED = (
     *("date:2026-05-03", "time:14:30", "next:swap-days", "days:2027-06-06"),
     *ALIASES,
 )
-"""What is offered to whoever types a brace, as it is written, the further names last."""
+"""What is offered when a brace is typed, as it is written, the further names last."""
 _SHORT = ",short"
 _SLUG = re.compile(r"[\w-]{1,80}")
 _CLOCK = re.compile(r"([01]\d|2[0-3]):[0-5]\d")

@@ -20,7 +20,7 @@ _SCHEME = re.compile(r"\(prefers-color-scheme:\s*dark\)")
 
 
 def _shown(site: Site, whole: bool) -> "QuerySet[Message]":
-    """The messages that somebody may read: who may only look reads nothing that visitors wrote."""
+    """The messages that an account may read: a guest reads nothing that visitors wrote."""
     found = Message.objects.filter(site=site)
     return found if whole else found.exclude(kind__in=VISITORS)
 

@@ -17,6 +17,6 @@ def confirm_if_proven(site: Site) -> bool:
 
 
 def confirm_waiting() -> None:
-    """Asks for all domains that wait: whoever entered the records need not come back for them."""
+    """Asks for all domains that wait: the owner who entered the records need not come back for them."""
     for site in Site.objects.filter(domain__isnull=False, domain_confirmed=False, deleted=None):
         confirm_if_proven(site)

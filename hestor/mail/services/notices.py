@@ -20,7 +20,7 @@ from hestor.sites.services.locking import locked, locked_whole
 _SALT = "hestor.notices"
 GOOD_FOR = timedelta(days=1)
 _KEY = "notices_email"
-# Whoever may edit a site must not be able to fill somebody else's mailbox.
+# An editor of a site must not be able to fill somebody else's mailbox.
 _MOST_A_DAY = 10
 
 
@@ -153,7 +153,7 @@ def _put_in_force(kept: NoticesAddress, address: str, now: datetime, farewell: L
 
 
 def set_in_force(site: Site, address: str, now: datetime) -> None:
-    """Puts an address in force without asking, for whoever runs the installation. Raises InvalidInput."""
+    """Puts an address in force without asking, for the installation's administrator. Raises InvalidInput."""
     value, problems = addresses.check(_KEY, address)
     if problems:
         raise InvalidInput(problems)

@@ -1,6 +1,6 @@
 """Hands queued messages to a mail server (RFC 5321): in order for each receiver, each once, whatever happens meanwhile.
 
-One process sends at a time, whoever has the turn (``hestor.locks``). Before a message is handed over it is marked as
+One process sends at a time, the one with the lock (``hestor.locks``). Before a message is handed over it is marked as
 begun, in the same commit that marks the one before as sent; so a server that is killed leaves at most one of which
 nobody knows whether it went. That one is not sent again by itself, but shown, for its owner to say
 (docs/decisions/0032).

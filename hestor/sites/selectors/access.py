@@ -31,7 +31,7 @@ def reach_site(account: Account, slug: str, action: Action) -> tuple[Site, Role]
 def _standing(account: Account) -> tuple[int, bool]:
     """How many sites a person owns, and whether it is the one who set the installation up."""
     owned = Membership.objects.filter(account=account, role=Role.OWNER)
-    # Who deleted the last one does not stop being an owner by that.
+    # An owner who deleted the last one stays an owner.
     number = owned.filter(site__deleted=None).count() or min(owned.count(), 1)
     return number, keeps_installation(account)
 
@@ -42,5 +42,5 @@ def may_make_sites(account: Account) -> bool:
 
 
 def require_another_site(account: Account) -> None:
-    """Raises Forbidden or TooManySites for who may not make another site here."""
+    """Raises Forbidden or TooManySites for a person who may not make another site here."""
     roles.require_another_site(settings.NEW_SITES, *_standing(account), settings.SITES_OF_ONE)

@@ -51,7 +51,7 @@ def of_changes(site: Site, changes: Iterable[Change]) -> Mapping[tuple[str, str]
 
 
 def writers(site: Site, keys: Collection[str], pages: QuerySet[Revision]) -> list[str]:
-    """The names of all who changed these facts and pages, each once, who wrote first at the front."""
+    """The names of all who changed these facts and pages, each once, the first to write first."""
     noted = Authorship.objects.filter(site=site).exclude(by=None).select_related("by")
     # Each by its own index: a site may have a hundred thousand pages.
     rows = [*noted.filter(key__in=keys).exclude(key=""), *noted.filter(key="", page__in=pages.values("page_id"))]

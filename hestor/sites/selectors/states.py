@@ -332,7 +332,7 @@ class StoredState:
         self.first_event, self.hours_page = pages.first_event, pages.hours_page
         self.contact_page = pages.contact_page
         self.identity = site.identity
-        # Found before anything is rendered: measuring waits for the sandbox, and who waits must hold no lock.
+        # Found before anything is rendered: measuring waits for the sandbox, and no lock may be held while waiting.
         self.standings = _standings(site.pk, facts)
 
 

@@ -63,7 +63,7 @@ def _edition_key(site: Site, edition: Edition, pages: RevisionQuerySet, now: dat
 _SAID: LRUCache[Any, Counter[Said]] = LRUCache(16)
 
 
-# What was published stays as it is, and whoever reviews a change looks at it more than once.
+# What was published stays as it is, and a change is looked at more than once in a review.
 @cached(_SAID, key=_edition_key, lock=Lock())
 def said_by(site: Site, edition: Edition, pages: RevisionQuerySet, now: datetime) -> Counter[Said]:
     """How often pages of an edition say what strays."""

@@ -1,4 +1,4 @@
-"""Pages of a draft or an edition by themselves, for whoever looks at each in its turn and needs no other for it."""
+"""Pages of a draft or an edition by themselves, for code that looks at one after the other."""
 
 from collections.abc import Sequence
 
@@ -8,7 +8,7 @@ from hestor.sites.selectors.states import StoredPages, StoredState
 
 
 class UnlinkedPages(StoredPages):
-    """Pages by themselves: without what leads from one to others, for whoever looks at each in its turn."""
+    """Pages by themselves: without what leads from one to others, for code that looks at one after the other."""
 
     def around(self, post: Page) -> tuple[Named | None, Named | None]:
         """No posts: each is looked at itself."""

@@ -57,7 +57,7 @@ def set_address(site_id: int, given: SiteAddress, now: datetime) -> Site:
 
 def _remember(site: Site, former: tuple[str, ...], folder: str, at: datetime) -> None:
     now = hosts_of(site)
-    # Whoever takes an address has it; that another site had it before counts no more.
+    # A site that takes an address has it; that another site had it before counts no more.
     FormerHost.objects.filter(host__in=now).delete()
     gone = [host for host in former if host not in now and holder_of(host) is None]
     for host in gone:

@@ -61,7 +61,7 @@ def make_site(
 ) -> Site:
     """A new site with a home page in its draft, nothing published. Raises InvalidInput with every problem.
 
-    ``limited`` is for people at the desk, who may make only so many; then it raises Forbidden and TooManySites, too.
+    ``limited`` is for people at the desk, whose number of sites is limited: it may raise Forbidden or TooManySites.
     """
     good, problems = document.check_all({"name": "", **defaults_of(owner), **given})
     label, label_problems = _label(label)

@@ -77,7 +77,7 @@ class CallBudget:
 
 
 def never() -> bool:
-    """For whoever has all the time there is."""
+    """For callers with no limit of time."""
     return False
 
 

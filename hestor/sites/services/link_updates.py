@@ -10,7 +10,7 @@ from hestor.sites.services.pages import change_page
 def follow(site: Site, moves: Mapping[str, str]) -> int:
     """Makes links lead to where pages are now, by their former addresses; says in how many pages they did.
 
-    Each page is a write of its own, as to read a long text waits for the sandbox, and who waits must hold no lock.
+    Each page is a write of its own, as reading a long text waits for the sandbox: no lock may be held meanwhile.
     """
     count = 0
     for old, new in moves.items():

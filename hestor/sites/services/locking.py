@@ -18,7 +18,7 @@ def locked(site: Site, revision: int | None = None) -> Site:
 
 
 def locked_whole(site_id: int, revision: int | None = None) -> Site:
-    """The same for who writes in all languages at once, or what is the same in all."""
+    """The same for a write in all languages at once, or of what is the same in all."""
     site = Site.objects.filter(pk=site_id).first()
     if site is None:
         raise NotFound

@@ -17,7 +17,7 @@ def free_path(site: Site, above: str, title: str, stem: str) -> str:
     return path
 
 
-# A legal notice is found from the contact page and by who looks for it; the menu is for what people come for.
+# A legal notice is linked from the contact page; the menu is for what people come for.
 _NOT_IN_MENU: tuple[Kind, ...] = ("imprint",)
 
 

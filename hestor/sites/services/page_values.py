@@ -1,6 +1,6 @@
 """New values for fields of pages that leave their texts as they are: many pages at once, and nothing is compiled.
 
-So nobody waits for the sandbox meanwhile, and all of it is one transaction. Which values may be, whoever calls checks.
+So nobody waits for the sandbox meanwhile, and all of it is one transaction. The caller checks which values may be.
 """
 
 from collections.abc import Mapping

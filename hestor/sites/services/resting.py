@@ -1,4 +1,4 @@
-"""Addresses that were given up: for a while nobody but who had them gets them (``core.site_address.RESTS``)."""
+"""Addresses that were given up: for a while only their former owners get them (``core.site_address.RESTS``)."""
 
 from collections.abc import Collection, Iterable
 from datetime import datetime
@@ -14,7 +14,7 @@ def owners_of(site: Site) -> list[int]:
 
 
 def lay_down(hosts: Iterable[str], owners: Collection[int], now: datetime) -> None:
-    """Notes that hosts were given up by who owned their site."""
+    """Notes that the owners of a site gave up hosts."""
     for host in hosts:
         RestingHost.objects.update_or_create(host=host, defaults={"owners": list(owners), "left": now})
 

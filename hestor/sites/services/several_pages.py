@@ -14,7 +14,7 @@ from hestor.sites.services import page_tree, page_values
 from hestor.sites.services.locking import locked
 
 MOST_PAGES = 500
-"""How many pages one act takes: more would hold up whoever else writes."""
+"""How many pages one act takes: more would hold up other writers."""
 
 
 @dataclass(frozen=True)

@@ -11,7 +11,7 @@ from hestor.accounts.services import password_link
 
 
 class Command(BaseCommand):
-    """For who runs the installation; the link works for an hour, and once."""
+    """For the installation's administrator; the link works for an hour, and once."""
 
     help = "Prints a link at which a lost password is replaced: python manage.py password_link EMAIL"
 

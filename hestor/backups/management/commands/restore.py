@@ -42,7 +42,7 @@ class Command(BaseCommand):
             raise CommandError(str(error)) from error
         call_command("migrate", verbosity=0)
         call_command("upgrade_data", verbosity=0)
-        # What root brings back is for whoever runs the server, whose the copies are.
+        # What root restores belongs to the user that runs the server, as the copies do.
         owner.give(data, folder.folder())
         self.stdout.write(f"{data} is as it was on {wanted[0].manifest.made_at:%Y-%m-%d at %H:%M} UTC.")
         if lost:

@@ -37,6 +37,6 @@ class Command(BaseCommand):
             site.slug, domain.removeprefix("www."), domain.startswith("www."), site.folder if domain else ""
         )
         site = set_address(site.pk, given, clock.now())
-        # Whoever can run commands knows where the domain leads.
+        # A person who can run commands knows where the domain leads.
         confirm(site)
         self.stdout.write(f"{site.slug} is read at {base_of(site)}/")

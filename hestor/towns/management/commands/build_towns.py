@@ -140,6 +140,6 @@ class Command(BaseCommand):
         with transaction.atomic(using="towns"):
             _build_towns()
             _build_languages()
-        # Whoever builds it may be another than who serves; there is nothing private in it.
+        # The user that builds it may be another than the one that serves; there is nothing private in it.
         Path(settings.DATABASES["towns"]["NAME"]).chmod(0o644)
         self.stdout.write(f"Towns: {Town.objects.count()} with their clocks. Languages: {Language.objects.count()}.")
