@@ -9,9 +9,9 @@ from collections import deque
 from collections.abc import Callable, Iterable, Iterator
 
 import tinycss2
-from selectolax.lexbor import LexborHTMLParser
 
 from hestor.core.facts.document import Facts
+from hestor.core.reading import positions
 from hestor.core.text import urls
 from hestor.rendering.renderer import Renderer
 from hestor.rendering.response import HTML, Response
@@ -48,12 +48,11 @@ def _srcset(value: str) -> Iterator[str]:
 
 
 def _of_html(body: bytes) -> Iterator[str]:
-    for node in LexborHTMLParser(body).css("[href], [src], [srcset], meta[content]"):
-        attributes = node.attributes
+    for element in positions.read("", body.decode()).elements:
         for name in ("href", "src", "content"):
-            if value := attributes.get(name):
+            if value := element.attributes.get(name):
                 yield value
-        yield from _srcset(attributes.get("srcset") or "")
+        yield from _srcset(element.attributes.get("srcset", ""))
 
 
 def _of_style(body: bytes) -> Iterator[str]:

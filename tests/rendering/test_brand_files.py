@@ -80,14 +80,14 @@ def test_a_logo_that_says_the_name_hides_the_text_but_not_from_listeners():
     assert (hidden.name_is_seen, hidden.site_name, hidden.tagline) == (False, "Seed Library", "Borrow")
     described = says(logo={"picture": LOGO, "description": "A ring and bars"}, logo_says_name=True)
     assert (described.name_is_seen, described.logo.alt) == (False, "A ring and bars")
-    assert described._tree.css_first(".site-name").text() == "Seed Library"
+    assert described.css_first(".site-name").text() == "Seed Library"
     assert hidden.title == shown.title
 
 
 def test_width_plates_and_the_home_link():
     page = says(logo=LOGO, logo_width=200, logo_plate="dark")
     assert (page.logo.width, page.logo.height, page.logo_plates) == (200, 50, "dark")
-    assert page._tree.css_first("a.home").attributes["href"] == "/"
+    assert page.css_first("a.home").attributes["href"] == "/"
     assert says(logo=LOGO).logo.width == 190
     assert says(logo=DRAWN).logo.width == 72
 
@@ -134,14 +134,14 @@ def test_pictures_in_texts_come_in_widths_and_stand_for_their_page():
     )
     body = render(made, "/beans/", NOW).body.decode()
     read = PageReading(body.encode())
-    image = read._tree.css_first(".prose img")
+    image = read.css_first(".prose img")
     assert image.attributes["alt"] == 'Beans & "peas"'
     own = MASTERS[PHOTO].width, MASTERS[PHOTO].height
     assert (int(image.attributes["width"]), int(image.attributes["height"])) == own
     assert opened(render(made, image.attributes["src"], NOW).body).size == own
-    types = [node.attributes["type"] for node in read._tree.css(".prose source")]
+    types = [node.attributes["type"] for node in read.css(".prose source")]
     assert types == ["image/avif", "image/webp"]
-    for node in read._tree.css(".prose source"):
+    for node in read.css(".prose source"):
         for piece in node.attributes["srcset"].split(", "):
             address, width = piece.split()
             answer = render(made, address, NOW)
@@ -155,7 +155,7 @@ def test_pictures_in_texts_come_in_widths_and_stand_for_their_page():
 def test_a_drawing_in_a_text_stays_a_drawing():
     made = edition()
     made.pages.append(page("/d/", "D", f"![D](/_hestor/pic-{DRAWN})"))
-    src = PageReading(render(made, "/d/", NOW).body)._tree.css_first(".prose img").attributes["src"]
+    src = PageReading(render(made, "/d/", NOW).body).css_first(".prose img").attributes["src"]
     assert render(made, src, NOW).media_type == "image/svg+xml"
 
 
@@ -182,8 +182,8 @@ def test_a_message_says_the_house_style_and_words_are_text(words):
     read = PageReading(renderer.message(ENQUIRY, said).html)
     folded = " ".join(facts.name.split())
     assert (read.site_name, read.footer) == (folded, f"© {folded}")
-    assert read._tree.css("script") == []
-    assert read._tree.css_first("main blockquote").text() == words
+    assert read.css("script") == []
+    assert read.css_first("main blockquote").text() == words
     assert read.title == " ".join(f"Message from {words}".split())
 
 
@@ -201,8 +201,8 @@ def test_a_picture_smaller_than_every_width_comes_in_its_own():
     made = edition()
     made.masters = {**MASTERS, "f" * 32: master_of(noise(120, 90))}
     made.pages.append(page("/s/", "S", f"![S](/_hestor/pic-{'f' * 32})"))
-    image = PageReading(render(made, "/s/", NOW).body)._tree.css_first(".prose img").attributes
+    image = PageReading(render(made, "/s/", NOW).body).css_first(".prose img").attributes
     assert (image["width"], image["height"], image["srcset"]) == ("120", "90", f"{image['src']} 120w")
-    webp = PageReading(render(made, "/s/", NOW).body)._tree.css_first(".prose source").attributes
+    webp = PageReading(render(made, "/s/", NOW).body).css_first(".prose source").attributes
     assert opened(render(made, webp["srcset"].split()[0], NOW).body).size == (120, 90)
     assert opened(render(made, image["src"], NOW).body).size == (120, 90)

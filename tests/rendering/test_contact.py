@@ -43,7 +43,7 @@ def test_every_page_says_it_with_the_words_beside_it(kind):
     renderer = rendered(contact_protection=kind)
     for path in renderer.paths():
         assert renderer.read(path).contact == (f"Write to Seeds: {ADDRESS}",), path
-    links = PageReading(renderer.respond("/contact/").body)._tree.css(".prose a")
+    links = PageReading(renderer.respond("/contact/").body).css(".prose a")
     assert [link.attributes["href"].startswith("mailto:") for link in links] == [True, True]
 
 

@@ -146,7 +146,7 @@ def test_each_leaf_of_a_list_has_a_title_and_a_description_of_its_own():
 
 
 def test_the_theme_has_a_colour_for_light_and_for_dark():
-    metas = PageReading(render(small(FACTS), "/", NOW).body)._tree.css('meta[name="theme-color"]')
+    metas = PageReading(render(small(FACTS), "/", NOW).body).css('meta[name="theme-color"]')
     said = {meta.attributes["media"]: meta.attributes["content"] for meta in metas}
     assert said["(prefers-color-scheme: light)"] == FACTS.brand_colour
     assert said["(prefers-color-scheme: dark)"] != FACTS.brand_colour

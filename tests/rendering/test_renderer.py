@@ -78,9 +78,9 @@ def test_hostile_words_are_text_in_every_place(words):
     assert (feed.title, feed.subtitle) == (folded, folded)
     manifest = json.loads(render(edition, "/site.webmanifest", NOW).body)
     assert (manifest["name"], manifest["description"]) == (words, words)
-    scripts = [n for n in home._tree.css("script") if n.attributes.get("type") != "application/ld+json"]
+    scripts = [n for n in home.css("script") if n.attributes.get("type") != "application/ld+json"]
     assert [(set(n.attributes), n.text()) for n in scripts] == [({"src", "defer"}, "")]
-    assert home._tree.css("b") == []
+    assert home.css("b") == []
 
 
 @given(st.text(max_size=60))
@@ -162,7 +162,7 @@ def test_long_news_lists_go_on_on_further_leaves():
     edition = MemoryState(FACTS, [page("/", "Home"), page("/news/", "News", kind="news"), *posts])
     seen = []
     for path in ("/news/", "/news/2/", "/news/3/"):
-        tree = PageReading(render(edition, path, NOW).body)._tree
+        tree = PageReading(render(edition, path, NOW).body)
         seen += [node.text() for node in tree.css(".teasers h2")]
     assert sorted(seen) == sorted(p.title for p in posts)
     assert PageReading(render(edition, "/news/3/", NOW).body).title == "News, Page 3 of 3 – Seed Library"
@@ -174,7 +174,7 @@ def test_a_preview_stays_inside_its_root_and_says_what_it_is():
     edition = small(FACTS)
     edition.pages.append(page("/links/", "Links", "[home](/) [out](https://other.example/)"))
     body = render(edition, "/links/", NOW, Preview("/_preview/abc", 3)).body.decode()
-    tree = PageReading(body.encode())._tree
+    tree = PageReading(body.encode())
     inside = [n.attributes["href"] for n in tree.css("a[href^='/']")]
     assert inside
     assert all(href.startswith("/_preview/abc/") for href in inside)
@@ -184,6 +184,6 @@ def test_a_preview_stays_inside_its_root_and_says_what_it_is():
 
 def test_all_of_a_page_but_fonts_fits_in_forty_kilobytes():
     body = render(small(FACTS), "/", NOW).body
-    tree = PageReading(body)._tree
+    tree = PageReading(body)
     urls = {tree.css_first('link[rel="stylesheet"]').attributes["href"], tree.css_first("img").attributes["src"]}
     assert len(body) + sum(len(render(small(FACTS), url, NOW).body) for url in urls) < 40_000

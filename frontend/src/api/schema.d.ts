@@ -2095,7 +2095,7 @@ export interface paths {
         put?: never;
         /**
          * Step
-         * @description Looks at the next pages of the live edition; whoever wants all asks again from ``done`` on.
+         * @description Looks at the next pages of the live edition; a caller that wants all asks again from ``done`` on.
          */
         post: operations["hestor_api_live_step"];
         delete?: never;
@@ -2161,7 +2161,7 @@ export interface paths {
         put?: never;
         /**
          * Step
-         * @description Goes on with a sweep for a moment, and says how far it is; whoever stops asking stops the sweep.
+         * @description Goes on with a sweep for a moment, and says how far it is; it stops when nobody asks any more.
          */
         post: operations["hestor_api_sweep_step"];
         delete?: never;
@@ -4179,7 +4179,7 @@ export interface components {
          * Logo
          * @description A logo: a picture, the part of it that is shown (None: all), and a colour that it is redrawn in.
          *
-         *     ``description`` is read out to those who can't see it; empty, the site's name stands in.
+         *     ``description`` is read out by screen readers; empty, the site's name stands in.
          */
         Logo: {
             /**
@@ -5123,7 +5123,7 @@ export interface components {
         };
         /**
          * Person
-         * @description Whoever is signed in; ``language`` is what they chose for the desk, empty if they never did.
+         * @description The account that is signed in; ``language`` is what it chose for the desk, empty if it never did.
          */
         Person: {
             /** Email */

@@ -8,9 +8,9 @@ What is ``hidden``, has ``aria-hidden``, or is folded away is not read.
 from collections.abc import Iterator, Mapping, Set
 from typing import NamedTuple
 
-from selectolax.lexbor import LexborNode
-
+from hestor.core.reading import positions
 from hestor.core.reading.landmarks import SECTIONS
+from hestor.core.reading.node import Node
 from hestor.core.text.lines import folded
 
 _UNREAD = (
@@ -32,22 +32,24 @@ class Spoken(NamedTuple):
     name: str
 
 
-def _content(node: LexborNode, unread: Set[int]) -> Iterator[str]:
-    for child in node.iter(include_text=True):
-        tag = child.tag
-        if tag == "-text":
-            yield child.text()
-        elif tag == "img":
-            yield child.attributes.get("alt") or ""
-        elif child.mem_id not in unread:
+def _content(node: Node, unread: Set[int]) -> Iterator[str]:
+    for child in node.contents():
+        if isinstance(child, str):
+            yield child
+        elif child.tag == "img":
+            yield child.get("alt")
+        elif child.element.number not in unread:
+            gap = "" if child.tag in positions.INLINE else " "
+            yield gap
             yield from _content(child, unread)
+            yield gap
 
 
-def _label(a: Mapping[str, str | None], root: LexborNode) -> str:
+def _label(a: Mapping[str, str], root: Node) -> str:
     """The name that an element is given by a label, which may itself be hidden."""
     if ids := (a.get("aria-labelledby") or "").split():
         named = (root.css_first(f'[id="{one}"]') for one in ids if '"' not in one)
-        return folded(" ".join(found.text(deep=True) for found in named if found))
+        return folded(" ".join(found.text() for found in named if found))
     label = a.get("aria-label")
     return folded(label) if label else ""
 
@@ -55,23 +57,20 @@ def _label(a: Mapping[str, str | None], root: LexborNode) -> str:
 class _Walk:
     """Through a page's body, in reading order."""
 
-    def __init__(self, body: LexborNode) -> None:
+    def __init__(self, body: Node) -> None:
         self._body = body
         self.found: list[Spoken] = []
-        self._unread = {node.mem_id for node in body.css(_UNREAD)}
+        self._unread = {node.element.number for node in body.css(_UNREAD)}
 
-    def _name(self, node: LexborNode, a: Mapping[str, str | None]) -> str:
+    def _name(self, node: Node, a: Mapping[str, str]) -> str:
         if label := _label(a, self._body):
             return label
-        only = node.first_child
-        if only is not None and only.tag == "-text" and only.next is None:
-            return folded(only.text())
         return folded("".join(_content(node, self._unread)))
 
-    def _entries(self, node: LexborNode) -> int:
-        return sum(1 for child in node.iter() if child.tag == "li" and child.mem_id not in self._unread)
+    def _entries(self, node: Node) -> int:
+        return sum(1 for child in node.children if child.tag == "li" and child.element.number not in self._unread)
 
-    def _stop(self, node: LexborNode, tag: str) -> Spoken | None:
+    def _stop(self, node: Node, tag: str) -> Spoken | None:
         """What an element is read as in one go, with all that is in it; None for one that is gone into."""
         if tag not in _STOPS:
             return None
@@ -82,7 +81,7 @@ class _Walk:
             return Spoken(f"heading{tag[1]}", self._name(node, node.attributes))
         return Spoken("button", self._name(node, node.attributes)) if tag != "a" else None
 
-    def _opened(self, node: LexborNode, tag: str, inside: frozenset[str]) -> Spoken | None:
+    def _opened(self, node: Node, tag: str, inside: frozenset[str]) -> Spoken | None:
         """What is said at the beginning of an element that is gone into."""
         if tag in _LISTS:
             return Spoken("list", str(self._entries(node)))
@@ -93,16 +92,15 @@ class _Walk:
     def _is_over(self) -> bool:
         return len(self.found) >= _MOST or self.found[-1].role in _HEADING_ROLES
 
-    def through(self, node: LexborNode, inside: frozenset[str] = frozenset()) -> bool:
+    def through(self, node: Node, inside: frozenset[str] = frozenset()) -> bool:
         """Finds everything that is read of a node; says whether that is enough."""
-        for child in node.iter(include_text=True):
-            tag = child.tag or ""
-            if tag == "-text":
-                said = "" if child.is_empty_text_node else folded(child.text())
+        for child in node.contents():
+            if isinstance(child, str):
+                said = folded(child)
                 stop = Spoken("text", said) if said else None
-            elif child.mem_id in self._unread:
+            elif child.element.number in self._unread:
                 continue
-            elif tag == "img":
+            elif (tag := child.tag) == "img":
                 alt = child.attributes.get("alt")
                 # An empty description is meant; none at all leaves the reader with "image".
                 stop = Spoken("image", folded(alt)) if alt is None or folded(alt) else None
@@ -118,10 +116,8 @@ class _Walk:
         return False
 
 
-def top_of(body: LexborNode | None) -> tuple[Spoken, ...]:
+def top_of(body: Node) -> tuple[Spoken, ...]:
     """What is read out from the beginning of a page's body to its first heading."""
-    if body is None:
-        return ()
     walk = _Walk(body)
     walk.through(body)
     return tuple(walk.found[:_MOST])

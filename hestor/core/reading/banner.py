@@ -11,10 +11,10 @@ A picture without words of its own that is as wide as it is high is an icon, els
 import re
 
 from propcache.api import cached_property
-from selectolax.lexbor import LexborNode
 
 from hestor.core.reading.head import HeadReading
 from hestor.core.reading.landmarks import SECTIONS
+from hestor.core.reading.node import Node
 from hestor.core.reading.tree import ImageReading, is_within, picture, said
 from hestor.core.text.lines import folded
 
@@ -29,28 +29,26 @@ _HEADERS = frozenset({"header"})
 _MENU_OPENER = "nav > a[href^='#'], nav > button, nav > details > summary"
 
 
-def _leads_home(node: LexborNode, page: str) -> bool:
+def _leads_home(node: Node, page: str) -> bool:
     """Whether a link leads to the first page of the site that ``page`` (an absolute address) is on."""
-    a = node.attributes
-    href = folded(a.get("href"))
-    if "home" in (a.get("rel") or "").lower().split():
+    href = folded(node.get("href"))
+    if "home" in node.get("rel").lower().split():
         return True
     origin = "/".join(page.split("/")[:3])
     path = href.removeprefix(origin) if origin else href
     return bool(href) and _FIRST_PAGE.fullmatch(path) is not None
 
 
-def _runs(node: LexborNode, found_node: list[tuple[LexborNode, str]]) -> None:
+def _runs(node: Node, found_node: list[tuple[Node, str]]) -> None:
     """The texts within a node, each with the element that says it; emphasis within a text is part of it."""
-    children = list(node.iter(include_text=True))
-    speaks = any(child.tag == "-text" and not child.is_empty_text_node for child in children)
+    contents = list(node.contents())
+    speaks = any(isinstance(part, str) and not part.isspace() for part in contents)
     if speaks:
-        own = (child.text(deep=True) for child in children if child.tag == "-text" or child.tag in _PHRASING)
+        own = (part if isinstance(part, str) else part.text() if part.tag in _PHRASING else "" for part in contents)
         if text := folded("".join(own)):
             found_node.append((node, text))
-    for child in children:
-        tag = child.tag
-        if tag != "-text" and tag not in _PASSED and not (speaks and tag in _PHRASING):
+    for child in node.children:
+        if child.tag not in _PASSED and not (speaks and child.tag in _PHRASING):
             _runs(child, found_node)
 
 
@@ -58,17 +56,17 @@ class BannerReading(HeadReading):
     """The header, read."""
 
     @cached_property
-    def _menu(self) -> LexborNode | None:
+    def _menu(self) -> Node | None:
         """The site's menu: the banner's, or one that stands beside the page's parts by itself."""
         if self._banner is not None and (node := self._banner.css_first("nav")) is not None:
             return node
-        return next((node for node in self._tree.css("nav") if not is_within(node, SECTIONS | {"footer"})), None)
+        return next((node for node in self.css("nav") if not is_within(node, SECTIONS | {"footer"})), None)
 
     @cached_property
-    def _home(self) -> LexborNode | None:
+    def _home(self) -> Node | None:
         if self._banner is None:
             return None
-        home: LexborNode | None = None
+        home: Node | None = None
         for node in self._banner.css(_WAYS):
             if is_within(node, _PASSED):
                 continue
@@ -86,13 +84,13 @@ class BannerReading(HeadReading):
         before: list[str] = []
         after: list[str] = []
         found = [before]
-        home = self._home.mem_id if self._home is not None else None
+        home = self._home
 
-        def gather(node: LexborNode) -> None:
-            for child in node.iter(include_text=True):
-                if child.tag == "-text":
-                    found[0].append(child.text())
-                elif child.mem_id == home:
+        def gather(node: Node) -> None:
+            for child in node.contents():
+                if isinstance(child, str):
+                    found[0].append(child)
+                elif child is home:
                     found[0] = after
                 elif child.tag not in _PASSED:
                     gather(child)
@@ -102,22 +100,22 @@ class BannerReading(HeadReading):
         return tuple(filter(None, map(folded, before))), tuple(filter(None, map(folded, after)))
 
     @cached_property
-    def _texts_home(self) -> tuple[tuple[LexborNode, str], ...]:
+    def _texts_home(self) -> tuple[tuple[Node, str], ...]:
         around = self._home if self._home is not None else self._banner
-        found: list[tuple[LexborNode, str]] = []
+        found: list[tuple[Node, str]] = []
         if around is not None:
             _runs(around, found)
         return tuple(found)
 
     @cached_property
-    def _image(self) -> LexborNode | None:
+    def _image(self) -> Node | None:
         found = self._home.css_first("img") if self._home is not None else None
         if found is None and self._banner is not None:
             found = next((node for node in self._banner.css("img") if not is_within(node, _PASSED)), None)
         return found
 
     @cached_property
-    def _name(self) -> tuple[LexborNode, str] | None:
+    def _name(self) -> tuple[Node, str] | None:
         """The element that says the name as text, and what it says."""
         if self.marks:
             marked = self.marks.get("name")
@@ -138,19 +136,19 @@ class BannerReading(HeadReading):
         """Whether the header shows the name as text, not only in the logo."""
         return self._name is not None and not self._matches(self._name[0], self.style.clips)
 
-    def _matches(self, node: LexborNode, selectors: tuple[str, ...]) -> bool:
+    def _matches(self, node: Node, selectors: tuple[str, ...]) -> bool:
         """Whether one of a stylesheet's selectors takes an element of the header."""
         if not selectors or self._banner is None:
             return False
-        return any(each_node.mem_id == node.mem_id for each_node in self._banner.css(", ".join(selectors)))
+        return any(taken is node for taken in self._banner.css(", ".join(selectors)))
 
     @cached_property
     def tagline(self) -> str:
         """The tagline in the page's header."""
         if self.marks:
             return said(self.marks.get("tagline"))
-        name = self._name[0].mem_id if self._name else None
-        beside = next((text for node, text in self._texts_home if node.mem_id != name), "")
+        name = self._name[0] if self._name else None
+        beside = next((text for node, text in self._texts_home if node is not name), "")
         return beside or next(iter(self._around_home[1]), "")
 
     @cached_property
@@ -168,8 +166,8 @@ class BannerReading(HeadReading):
     def _is_icon(self) -> bool:
         if self._image is None:
             return False
-        a = self._image.attributes
-        return not folded(a.get("alt")) and a.get("width") == a.get("height")
+        image = self._image
+        return not folded(image.get("alt")) and image.get("width") == image.get("height")
 
     @cached_property
     def header_icon(self) -> ImageReading | None:
@@ -200,7 +198,7 @@ class BannerReading(HeadReading):
     @cached_property
     def arrangement(self) -> str:
         """The classes of the header, by which the page's stylesheet arranges it."""
-        return folded(self._banner.attributes.get("class")) if self._banner is not None else ""
+        return folded(self._banner.get("class")) if self._banner is not None else ""
 
     @cached_property
     def top_menu(self) -> tuple[str, ...]:

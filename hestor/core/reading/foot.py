@@ -1,9 +1,9 @@
 """What a page says in its footer: the contentinfo of WAI-ARIA."""
 
 from propcache.api import cached_property
-from selectolax.lexbor import LexborNode
 
 from hestor.core.reading.banner import BannerReading
+from hestor.core.reading.node import Node
 from hestor.core.reading.tree import is_within, said, seen
 
 _CONTACT = frozenset({"address", "nav"})
@@ -15,7 +15,7 @@ class FootReading(BannerReading):
     """The footer, read."""
 
     @cached_property
-    def _lines(self) -> list[LexborNode]:
+    def _lines(self) -> list[Node]:
         return self._contentinfo.css("p") if self._contentinfo is not None else []
 
     @cached_property

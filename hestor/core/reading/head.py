@@ -12,7 +12,7 @@ from hestor.core.text.lines import folded
 
 ADDED_BEGIN, ADDED_END = "<!-- added code -->", "<!-- end of added code -->"
 """What stands around the code of others."""
-_ADDED = re.compile(f"{ADDED_BEGIN}(.*?){ADDED_END}".encode(), re.DOTALL)
+_ADDED = re.compile(f"{ADDED_BEGIN}(.*?){ADDED_END}", re.DOTALL)
 _RECORDS = 'script[type="application/ld+json" i]'
 
 
@@ -20,25 +20,18 @@ class HeadReading(Tree):
     """The head, read. What a page does not say reads as an empty text."""
 
     @cached_property
-    def _root(self) -> Mapping[str, str | None]:
-        return self._tree.root.attributes if self._tree.root else {}
+    def _root(self) -> Mapping[str, str]:
+        return self.source.root.attributes if self.source.root else {}
 
     @cached_property
-    def _metas(self) -> dict[str, str]:
-        """What the page's meta elements say, by name or property in small letters; of several the first counts."""
-        found: dict[str, str] = {}
-        for node in self._tree.css("meta"):
-            a = node.attributes
-            name = a.get("name") or a.get("property")
-            if name:
-                found.setdefault(name.lower(), folded(a.get("content")))
-        return found
+    def _metas(self) -> Mapping[str, str]:
+        return {name: folded(element.attributes.get("content")) for name, element in self.source.metas.items()}
 
     @cached_property
     def _links(self) -> list[tuple[list[str], str, str]]:
         """The page's link elements: what they are to it, their media type, their address."""
-        links = (node.attributes for node in self._tree.css("link[href]"))
-        return [((a.get("rel") or "").lower().split(), a.get("type") or "", folded(a.get("href"))) for a in links]
+        links = (one for one in self.source.all("link") if "href" in one.attributes)
+        return [(one.get("rel").lower().split(), one.get("type"), folded(one.get("href"))) for one in links]
 
     def _link(self, rel: str, *types: str) -> str:
         """The address of the first link of a relation; of the first of ``types`` that there is, else of any."""
@@ -55,7 +48,7 @@ class HeadReading(Tree):
     @cached_property
     def title(self) -> str:
         """What a browser tab shows."""
-        return self._text("title")
+        return self.source.title
 
     @cached_property
     def language(self) -> str:
@@ -131,13 +124,13 @@ class HeadReading(Tree):
     @cached_property
     def added_code(self) -> str:
         """The code of others in the page's head, as it is written."""
-        match = _ADDED.search(self._body)
-        return match[1].decode(errors="replace") if match else ""
+        match = _ADDED.search(self.source.text)
+        return match[1] if match else ""
 
     @cached_property
     def structured_text(self) -> str:
         """The page's first structured data as it is written."""
-        return self._text(_RECORDS) if b"ld+json" in self._body.lower() else ""
+        return self._text(_RECORDS)
 
     @cached_property
     def structured(self) -> dict[str, Any]:
@@ -150,7 +143,7 @@ class HeadReading(Tree):
 
     def records(self) -> Iterator[dict[str, Any]]:
         """All records of structured data, those of a graph one by one (JSON-LD 1.1); what is no JSON is passed over."""
-        for node in self._tree.css(_RECORDS) if b"ld+json" in self._body.lower() else ():
+        for node in self.css(_RECORDS):
             try:
                 records = json.loads(said(node))
             except (ValueError, RecursionError):

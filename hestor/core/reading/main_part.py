@@ -14,7 +14,7 @@ MONTHS = "main nav ul"
 """The months by which news are found: a list of links to other pages of the same list."""
 DETAILS = "main address dl"
 """How the site is reached: contact information (HTML, 4.3.10) as a list of names and values."""
-_WHEN = "main h1 + div:has(> p > time)"
+_WHEN = "main h1 + div:has(p > time)"
 
 
 class MainReading(FootReading):
@@ -34,8 +34,8 @@ class MainReading(FootReading):
     def posted(self) -> str:
         """The day on which a post came out, as it says it; empty for other pages."""
         day = self.meta("article:published_time")[:10]
-        times = self._tree.css("main article > p > time") if day else ()
-        return said(next((time for time in times if (time.attributes.get("datetime") or "")[:10] == day), None))
+        times = self.css("main article > p > time") if day else ()
+        return said(next((time for time in times if time.get("datetime")[:10] == day), None))
 
     @cached_property
     def when(self) -> tuple[str, ...]:
@@ -49,31 +49,31 @@ class MainReading(FootReading):
 
     @cached_property
     def _is_event(self) -> bool:
-        return b'"Event"' in self._body and any(record.get("@type") == "Event" for record in self.records())
+        return '"Event"' in self.source.text and any(record.get("@type") == "Event" for record in self.records())
 
     @cached_property
     def details(self) -> tuple[str, ...]:
         """What the page says of the organisation and how it is reached, part by part, as it is seen."""
-        return tuple(seen(node, ", ") for node in self._tree.css(f"{DETAILS} > div")) if self.writes("dl") else ()
+        return tuple(seen(node, ", ") for node in self.css(f"{DETAILS} > div")) if self.writes("dl") else ()
 
     @cached_property
     def hours(self) -> tuple[tuple[str, str], ...]:
         """Each day, or days, with the hours beside it."""
         if not self.writes("table"):
             return ()
-        rows = (row for table in self._tree.css(HOURS) for row in table.css("tr"))
+        rows = (row for table in self.css(HOURS) for row in table.css("tr"))
         return tuple((said(row.css_first("th")), said(row.css_first("td"))) for row in rows)
 
     @cached_property
     def hours_status(self) -> str:
         """The line above the hours, which says whether it is open."""
-        table = self._first(HOURS) if self.writes("table") else None
+        table = self.css_first(HOURS) if self.writes("table") else None
         return said(table.parent.css_first("p")) if table is not None and table.parent is not None else ""
 
     @cached_property
     def _apart(self) -> tuple[str, ...]:
         """What of the main part is a place of its own."""
-        hours = self._first(HOURS) if self.writes("table") else None
+        hours = self.css_first(HOURS) if self.writes("table") else None
         return (
             *(self.texts(_WHEN) if self._is_event else ()),
             *(self.texts(CALENDAR) if self.writes("table") else ()),

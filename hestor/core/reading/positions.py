@@ -10,7 +10,7 @@ from hestor.core.reading import landmarks, tokens
 from hestor.core.reading.source import BETWEEN, Block, Element, Piece, Source, attribute_of
 
 VOID = frozenset("area base br col embed hr img input link meta param source track wbr".split())
-_INLINE = frozenset(
+INLINE = frozenset(
     "a abbr b bdi bdo cite code data del dfn em font i ins kbd label mark q rp rt ruby s samp small span strong sub "
     "sup time tt u var wbr img input picture source button".split()
 )
@@ -43,12 +43,12 @@ _BLOCK: _Kind = (False, False, False, ())
 # Of each element: whether it is part of a line, has no content, holds nothing that is seen, and what its start ends.
 _KINDS: Mapping[str, _Kind] = {
     tag: (
-        tag in _INLINE,
+        tag in INLINE,
         tag in VOID,
         tag in _RAW or tag == "noscript",
         _ENDS.get(tag, _ENDING_P if tag in _ENDS_P else ()),
     )
-    for tag in _INLINE | VOID | _RAW | frozenset(_ENDS) | _ENDS_P | {"noscript"}
+    for tag in INLINE | VOID | _RAW | frozenset(_ENDS) | _ENDS_P | {"noscript"}
 }
 _PLACES = {**landmarks.TAGS, "title": "title"}
 
@@ -69,6 +69,7 @@ class _Reader:
         # The open elements that words stand in on lines of their own; the last is that of the block at hand.
         self._lined = self._stack[:]
         self._paragraphs = 0
+        self.in_order = 0
         self._later: list[tuple[str, str, Element]] = []
 
     def read(self, text: str) -> None:
@@ -79,6 +80,7 @@ class _Reader:
         for element in self.elements:
             if element.closes < 0:
                 element.closes = len(text)
+        self.in_order = len(self.pieces)
         for name, place, element in self._later:
             self._attribute(name, place, element)
 
@@ -225,4 +227,6 @@ def read(path: str, text: str) -> Source:
     """A page from its text; whatever the text is, it is read as far as it can be."""
     reader = _Reader()
     reader.read(text.replace(BETWEEN, "\ufffd"))
-    return Source(path, text, reader.elements, reader.blocks, reader.pieces, reader.flat(), reader.speaking)
+    return Source(
+        path, text, reader.elements, reader.blocks, reader.pieces, reader.flat(), reader.speaking, reader.in_order
+    )

@@ -1,7 +1,7 @@
 """An HTML file of which each word knows where it stands; ``positions`` makes it."""
 
 import re
-from bisect import bisect_right
+from bisect import bisect_left, bisect_right
 from collections.abc import Callable, Iterable, Iterator, Mapping, Sequence
 from dataclasses import dataclass
 from functools import lru_cache
@@ -87,13 +87,14 @@ class Source:
 
     def __init__(
         self, path: str, text: str, elements: list[Element], blocks: list[Block], pieces: list[Piece], flat: str,
-        speaking: Iterable[int] = (),
+        speaking: Iterable[int] = (), in_order: int = 0,
     ) -> None:  # fmt: skip
         self.path, self.text = path, text
         self.speaking = tuple(speaking)
         """The numbers of the elements that say words of their own, which people see."""
         self.elements, self.blocks, self.flat = elements, blocks, flat
         self._pieces = pieces
+        self._in_order = in_order
         self._starts = [piece[0] for piece in pieces]
         self._block_starts = [block.start for block in blocks]
 
@@ -192,6 +193,19 @@ class Source:
         """Where the stretch that a position of ``flat`` is in ends, as far as nothing stands between in the file."""
         following = self._piece_at(flat) + 1
         return self._starts[following] if following < len(self._starts) else len(self.flat)
+
+    @cached_property
+    def _places(self) -> Sequence[int]:
+        """Where the words of elements, not of attributes, begin in the file, in their order."""
+        return [piece[1] for piece in self._pieces[: self._in_order]]
+
+    def said_between(self, at: int, end: int) -> str:
+        """The part of ``flat`` that two positions of the file have between them, but for what attributes say."""
+        first, last = bisect_left(self._places, at), bisect_left(self._places, end) - 1
+        if last < first:
+            return ""
+        begin, (flat, _, _, width, _) = self._starts[first], self._pieces[last]
+        return self.flat[begin : flat + width]
 
     def spot(self, start: int, end: int) -> Spot:
         """Where a stretch of ``flat`` stands in the file."""

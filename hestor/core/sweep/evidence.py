@@ -80,7 +80,7 @@ def _footer(source: Source) -> str:
 
 def evidence(source: Source, tag: str, country: str) -> Evidence:
     """All of it; ``tag`` and ``country`` are how dates, hours and numbers are read."""
-    page = PageReading(source.text.encode(errors="replace"))
+    page = PageReading.of(source)
     found_dates = tuple(
         (source.flat[date.start : date.end], date, _is_marked(source, date))
         for date in dates_in(source, (tag,))
