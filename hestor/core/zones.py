@@ -8,6 +8,10 @@ from pkgutil import get_data
 from types import MappingProxyType
 from zoneinfo import ZoneInfo, ZoneInfoNotFoundError, available_timezones
 
+from babel import dates
+
+from hestor.core import languages
+
 _OFFSET = re.compile(r"([+-])(0\d|1[0-4]):([0-5]\d)")
 # Clocks are kept from Baker Island to Kiritimati, nowhere further (IANA time zone database).
 _LEAST, _MOST = timedelta(hours=-12), timedelta(hours=14)
@@ -94,6 +98,15 @@ def is_known(zone: str) -> bool:
 def is_fixed(zone: str) -> bool:
     """Whether a kept zone is a fixed offset, which doesn't follow summer time."""
     return zone == "UTC" or bool(_OFFSET.fullmatch(zone))
+
+
+def name_in(zone: str, reader: str) -> str:
+    """A kept zone as a reader of a language calls it (CLDR): its city and its time; a fixed offset beside UTC."""
+    if is_fixed(zone):
+        return zone if zone == "UTC" else f"UTC{zone}"
+    clock, locale = clock_of(zone), languages.locale_of(reader)
+    city = dates.get_timezone_location(clock, locale=locale, return_city=True)
+    return f"{city} · {dates.get_timezone_name(clock, locale=locale, zone_variant='generic')}"
 
 
 @lru_cache(maxsize=1024)

@@ -34,7 +34,16 @@ def test_the_first_run(bare_server, people):
     assert bare_server.get("bucherstube.localhost", "/")[0] == 404
     page.get_by_role("button", name="Review and publish").click()
     expect(page.get_by_text("bucherstube.localhost shows nothing yet")).to_be_visible()
-    page.get_by_role("button", name="Publish these").click()
+    sheet = page.get_by_role("figure")
+    expect(sheet.filter(has_text="Browser tab").first).to_contain_text("Bücherstube")
+    expect(sheet.filter(has_text="Search result")).to_contain_text("bucherstube.localhost")
+    expect(page.get_by_text("Hold back")).to_have_count(0)
+    expect(page.get_by_text("German (Switzerland)")).to_have_count(0)
+    words = page.get_by_role("button", name="In words:")
+    words.press("Enter")
+    expect(page.get_by_text("German (Switzerland)")).to_be_visible()
+    assert person.wrong_at_any_width() == []
+    page.get_by_role("button", name="Publish the first edition").click()
     expect(page.get_by_role("heading", name="Edition 1 is live")).to_be_visible()
     page.goto(bare_server.site("bucherstube"))
     assert page.title() == "Bücherstube"

@@ -20,6 +20,10 @@ def test_a_change_is_held_back_and_the_rest_goes_out(server, people):
     then = page.get_by_role("group", name="As it will be")
     expect(then).to_have_count(1)
     expect(then.get_by_text("Borrow. Grow. Restore.").first).to_be_visible()
+    # First where the whole of it is seen: in a search result it ends a title that is cut off.
+    expect(then.get_by_role("figure").first).to_contain_text("Page header")
+    now = page.get_by_role("group", name="Now").last
+    expect(now.get_by_role("figure").first).to_contain_text("Page header")
     expect(then.get_by_text("Quillmere Seed Commons")).to_have_count(0)
     assert person.overflows() == 0
     assert person.faults() == []

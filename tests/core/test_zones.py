@@ -47,3 +47,23 @@ def test_between_now_and_the_next_change_nothing_changes(zone, now):
 @given(st.sampled_from(NAMES), MOMENTS)
 def test_local_time_leads_back_to_the_same_instant(zone, now):
     assert now.astimezone(ZoneInfo(zone)).astimezone(UTC) == now
+
+
+@pytest.mark.parametrize(
+    ("zone", "reader", "name"),
+    [
+        ("Europe/Berlin", "en", "Berlin · Central European Time"),
+        ("Europe/Berlin", "ar", "برلين · توقيت وسط أوروبا"),
+        ("Asia/Kolkata", "de", "Kalkutta · Indien (Ortszeit)"),
+        ("UTC", "es", "UTC"),
+        ("+05:30", "en", "UTC+05:30"),
+    ],
+)
+def test_a_zone_is_named_in_words(zone, reader, name):
+    assert zones.name_in(zone, reader) == name
+
+
+def test_every_zone_has_a_name_in_every_language_of_the_desk():
+    for zone in NAMES:
+        for reader in ("en", "de", "es", "ar"):
+            assert zones.name_in(zone, reader).strip()

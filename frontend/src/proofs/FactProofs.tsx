@@ -1,9 +1,8 @@
 import type { Row } from "../draft/facts";
 import { MorePlaces } from "./MorePlaces";
 import { ProofFigure } from "./ProofFigure";
-import { isFile } from "./model";
 import { useProofs } from "./ProofsProvider";
-import { proofKey } from "./reader";
+import { slotKey } from "./reader";
 
 interface Props {
   row: Row;
@@ -15,10 +14,7 @@ interface Props {
 export function FactProofs({ row, only = false }: Props) {
   const path = useProofs((state) => state.path);
   const reach = useProofs((state) => state.reach[row.key]);
-  const wanted = row.slots.map((slot) => {
-    const at = isFile(slot.place) ? "" : slot.home ? "/" : path;
-    return { ...slot, key: proofKey(slot.place, at) };
-  });
+  const wanted = row.slots.map((slot) => ({ ...slot, key: slotKey(slot, path) }));
   // On the home page itself its own proof stands there already.
   const drawn = wanted.filter(
     (one, index) => wanted.findIndex((other) => other.key === one.key && other.variant === one.variant) === index,

@@ -40,11 +40,12 @@ export function MorePlaces({ fact, reach, alone }: Props) {
   const named = reach.filter((one) => !drawn.some((key) => key.startsWith(`${one.place} `)));
   return (
     <>
+      {/* It stands on its own ground: what a drawing beside it cuts off counts as lying below it where contrast is measured. */}
       <button
         type="button"
         aria-expanded={open}
         onClick={() => setOpen(!open)}
-        className="rounded-sm pt-1 text-start text-xs leading-snug text-soft hover:text-ink"
+        className="relative rounded-sm bg-board pt-1 text-start text-xs leading-snug text-soft hover:text-ink"
       >
         {t(alone ? "proof.placesOnly" : "proof.more")}
         <br />

@@ -51,3 +51,20 @@ function drawnLines(proof: Proof): Line[] {
 export function showsFact(proof: Proof, fact: string): boolean {
   return drawnLines(proof).some((line) => line.highlights.some((one) => one.fact === fact));
 }
+
+/** How many code points two texts begin with alike. */
+function alike(one: string, other: string): number {
+  const [a, b] = [Array.from(one), Array.from(other)];
+  const at = a.findIndex((point, index) => point !== b[index]);
+  return at < 0 ? a.length : at;
+}
+
+/**
+ * Where in the lines of a drawing two values of a fact begin to differ, in code points; infinite where it is not shown.
+ * A drawing cuts long lines off at their end, so that the nearer to the beginning it is, the surer it is seen.
+ */
+export function differsAt(proof: Proof | undefined, fact: string, before: string, after: string): number {
+  if (!proof) return Infinity;
+  const starts = drawnLines(proof).flatMap((line) => line.highlights.filter((one) => one.fact === fact));
+  return Math.min(Infinity, ...starts.map((one) => one.start + alike(before, after)));
+}

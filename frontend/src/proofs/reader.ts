@@ -1,7 +1,8 @@
 import { replaceEqualDeep } from "@tanstack/react-query";
 import type { Proof, Proofs, Reach } from "../api/client";
 import { ApiProblem } from "../api/problem";
-import type { Place } from "./model";
+import type { Row } from "../draft/facts";
+import { isFile, type Place } from "./model";
 
 export interface PlaceRequest {
   place: Place;
@@ -58,6 +59,11 @@ const LONG_REST = 3_000;
 
 export function proofKey(place: Place, path: string): string {
   return `${place} ${path}`;
+}
+
+/** Which proof stands in a slot of a row, while a page is looked at. */
+export function slotKey({ place, home }: Row["slots"][number], path: string): string {
+  return proofKey(place, isFile(place) ? "" : home ? "/" : path);
 }
 
 /** Where the proof of a place is found: files have no page. */

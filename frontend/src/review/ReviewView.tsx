@@ -13,6 +13,7 @@ import { Notice } from "../ui/Notice";
 import { heldChange, useChanges, usePublish, useTiming, type Changes, type Published, type Timing } from "./api";
 import { ChangeList, MoreChanges } from "./ChangeList";
 import { Confirmed, useLive } from "./Confirmed";
+import { FirstEdition } from "./FirstEdition";
 import { Later } from "./Later";
 import { TimedNotice } from "./TimedNotice";
 import { ProofsProvider } from "../proofs/ProofsProvider";
@@ -120,7 +121,7 @@ function Ready({ site, changes, onMore, publish, timing }: ReadyProps) {
   }
   return (
     <div className="flex min-h-[calc(100vh-60px)] max-w-[96rem] flex-col px-6 pt-4">
-      <Title>{t("review.title", { name: site.name })}</Title>
+      <Title>{t(first ? "review.titleFirst" : "review.title", { name: site.name })}</Title>
       <p className="mt-1 mb-5 text-soft">
         {first ? t("review.leadFirst", { address: site.host }) : t("review.lead", { address: site.host })}
       </p>
@@ -132,29 +133,33 @@ function Ready({ site, changes, onMore, publish, timing }: ReadyProps) {
       {timing && <TimedNotice site={site.slug} timing={timing} mayChange={mayPublish} />}
       <NotSaved />
       <ProofsProvider site={site.slug} path={changes.shown_on} at="" held={heldFacts}>
-        <ChangeList
-          changes={changes.changes}
-          tense="before"
-          aside={(change) =>
-            !isHeld(change) && (
-              <ChangeProofs change={change} site={site.slug} path={changes.shown_on} live={changes.live_number} />
-            )
-          }
-          isQuiet={isHeld}
-          below={(change) =>
-            mayPublish &&
-            changes.count > 1 && (
-              <div className="mt-1.5 text-[13px]">
-                <CheckBox checked={isHeld(change)} onChange={(on) => hold(change, on)}>
-                  {t("review.hold")}
-                  <span className="unseen">: {change.kind === "fact" ? change.name : change.new || change.old}</span>
-                </CheckBox>
-              </div>
-            )
-          }
-        />
+        {first ? (
+          <FirstEdition changes={changes} onMore={onMore} />
+        ) : (
+          <ChangeList
+            changes={changes.changes}
+            tense="before"
+            aside={(change) =>
+              !isHeld(change) && (
+                <ChangeProofs change={change} site={site.slug} path={changes.shown_on} live={changes.live_number} />
+              )
+            }
+            isQuiet={isHeld}
+            below={(change) =>
+              mayPublish &&
+              changes.count > 1 && (
+                <div className="mt-1.5 text-[13px]">
+                  <CheckBox checked={isHeld(change)} onChange={(on) => hold(change, on)}>
+                    {t("review.hold")}
+                    <span className="unseen">: {change.kind === "fact" ? change.name : change.new || change.old}</span>
+                  </CheckBox>
+                </div>
+              )
+            }
+          />
+        )}
       </ProofsProvider>
-      <MoreChanges count={changes.count - changes.changes.length} onMore={onMore} />
+      {!first && <MoreChanges count={changes.count - changes.changes.length} onMore={onMore} />}
       <StillUnsaid site={site.slug} />
       <StrayNews site={site.slug} revision={changes.revision} />
       {mayPublish && count > 0 && timing && <Later site={site.slug} timing={timing} publishing={publishing} />}
@@ -162,7 +167,11 @@ function Ready({ site, changes, onMore, publish, timing }: ReadyProps) {
       <div className="sticky bottom-0 z-10 -mx-6 mt-auto flex flex-wrap items-center gap-x-6 gap-y-1 border-t border-line bg-paper px-6 py-2.5 sm:gap-y-3 sm:py-4">
         {mayPublish ? (
           <Button disabled={publish.isPending || count === 0} onClick={() => publish.mutate(publishing)}>
-            {publish.isPending ? t("review.publishing") : t("review.publish", { count })}
+            {publish.isPending
+              ? t("review.publishing")
+              : first
+                ? t("review.publishFirst")
+                : t("review.publish", { count })}
           </Button>
         ) : (
           <p className="text-soft">{site.may.publish.reason}</p>

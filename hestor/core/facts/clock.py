@@ -4,7 +4,7 @@ from collections.abc import Callable
 from datetime import date, datetime
 from typing import Annotated, Any
 
-from hestor.core import languages
+from hestor.core import languages, zones
 from hestor.core.dates import calendars, forms, patterns, reckoning
 from hestor.core.dates.patterns import Kind
 from hestor.core.facts import rules
@@ -105,6 +105,7 @@ class ClockFacts(FactGroup):
             lambda facts: _LATE if facts.time_zone in _FAR_EAST else _EARLY,
             editor="clock",
             slots=(Slot(Place.FOOTER),),
+            in_words=lambda zone: Words(said=lambda reader: zones.name_in(zone, reader)),
             held=itself("time_zone"),
             needed=True,
         ),

@@ -2,6 +2,7 @@
 
 from typing import Annotated
 
+from hestor.core import languages
 from hestor.core.facts import rules
 from hestor.core.facts.own_words import OwnWord, OwnWords
 from hestor.core.facts.own_words import rule as own_words_rule
@@ -18,6 +19,7 @@ class LanguageFacts(FactGroup):
             rules.language,
             lambda facts: "ar" if facts.language != "ar" else "de-CH",
             editor="language",
+            in_words=lambda tag: Words(said=lambda reader: languages.name_in(tag, reader)),
             held=itself("language"),
             drawn=True,
             needed=True,
