@@ -31,6 +31,10 @@ def test_the_first_run(bare_server, people):
     page.get_by_role("button", name="Make the site").click()
     page.get_by_role("link", name="House style").click()
     expect(person.field("Name")).to_have_value("Bücherstube")
+    # Nothing has changed where nothing was public, and one site is all of them.
+    expect(page.get_by_role("banner").get_by_text("Not published yet")).to_be_attached()
+    expect(person.fact("Contact address")).to_be_visible()
+    expect(page.get_by_role("button", name="Say this on all my sites")).to_have_count(0)
     assert bare_server.get("bucherstube.localhost", "/")[0] == 404
     page.get_by_role("button", name="Review and publish").click()
     expect(page.get_by_text("bucherstube.localhost shows nothing yet")).to_be_visible()
@@ -45,6 +49,7 @@ def test_the_first_run(bare_server, people):
     assert person.wrong_at_any_width() == []
     page.get_by_role("button", name="Publish the first edition").click()
     expect(page.get_by_role("heading", name="Edition 1 is live")).to_be_visible()
+    expect(page.get_by_role("banner").get_by_text("No changes")).to_be_visible()
     page.goto(bare_server.site("bucherstube"))
     assert page.title() == "Bücherstube"
     expect(page.get_by_role("heading", name="Willkommen")).to_be_visible()

@@ -87,7 +87,9 @@ function Kept({ site }: { site: Site }) {
   const store = useStore();
   const count = useSelect(({ facts }) => countChanges(facts));
   const behind = useSelect((one) => one.behind);
-  const isCounted = count > 0 && !behind;
+  // Before the first edition nothing is a change: all of it is new.
+  const isFirst = site.live_number === 0;
+  const isCounted = count > 0 && !behind && !isFirst;
   async function review() {
     await store.flush();
     void navigate(`/${site.slug}/review`);
@@ -97,8 +99,8 @@ function Kept({ site }: { site: Site }) {
       <span className="flex items-center gap-2 whitespace-nowrap text-soft" role="status">
         {count > 0 && <i aria-hidden className="h-2.5 w-4.5 -skew-x-12 bg-mark" />}
         {/* Where there is less room, fewer words are seen; all are read out. */}
-        <span className={isCounted ? "max-2xl:sr-only" : "max-sm:sr-only"}>
-          {behind ? t("shell.behind") : t("shell.kept", { count })}
+        <span className={isCounted || (isFirst && !behind) ? "max-2xl:sr-only" : "max-sm:sr-only"}>
+          {behind ? t("shell.behind") : isFirst ? t("shell.first") : t("shell.kept", { count })}
         </span>
         {isCounted && (
           <span aria-hidden className="2xl:hidden">

@@ -3,6 +3,7 @@ import { same } from "../draft/document";
 import type { FactKey } from "../draft/changes";
 import { useFact, useFactActions, useSite } from "../draft/hooks";
 import { useTranslation } from "../i18n/useTranslation";
+import { useSites } from "../sites";
 import { ActionLink } from "../ui/ActionLink";
 import { later } from "../ui/later";
 import { useSiteDefaults } from "./api";
@@ -16,6 +17,7 @@ export function DefaultNote({ fact, readOnly }: { fact: FactKey; readOnly: boole
   const defaults = useSiteDefaults(useSite().slug).data;
   const value = useFact(fact);
   const [open, setOpen] = useState(false);
+  const several = (useSites().data?.length ?? 0) > 1;
   if (!defaults) return null;
   const isSet = fact in defaults.values;
   const common: unknown = defaults.values[fact];
@@ -33,7 +35,9 @@ export function DefaultNote({ fact, readOnly }: { fact: FactKey; readOnly: boole
           )}
         </span>
       )}
-      {defaults.mine && !readOnly && <ActionLink onClick={() => setOpen(true)}>{t("defaults.say")}</ActionLink>}
+      {defaults.mine && !readOnly && (isSet || several) && (
+        <ActionLink onClick={() => setOpen(true)}>{t("defaults.say")}</ActionLink>
+      )}
       {open && <DefaultDialog fact={fact} value={value} isSet={isSet} onClose={() => setOpen(false)} />}
     </div>
   );

@@ -48,7 +48,7 @@ function Records({ address }: { address: Address }) {
   );
 }
 
-/** Changing the address; what that breaks is said before. */
+/** Changing the address; what that breaks is said before, once the address is known to anybody. */
 function Change({ address, onDone }: { address: Address; onDone: () => void }) {
   const { t } = useTranslation();
   const site = useSite();
@@ -113,16 +113,18 @@ function Change({ address, onDone }: { address: Address; onDone: () => void }) {
           />
         </>
       )}
-      <div className="rounded-lg bg-warn-soft px-4 py-3">
-        <p id={id} className="font-semibold">
-          {t("siteAddress.before")}
-        </p>
-        <ul aria-labelledby={id} className="mt-1 list-disc ps-5">
-          {BREAKS.map((one) => (
-            <li key={one}>{t(`siteAddress.${one}`)}</li>
-          ))}
-        </ul>
-      </div>
+      {site.live_number > 0 && (
+        <div className="rounded-lg bg-warn-soft px-4 py-3">
+          <p id={id} className="font-semibold">
+            {t("siteAddress.before")}
+          </p>
+          <ul aria-labelledby={id} className="mt-1 list-disc ps-5">
+            {BREAKS.map((one) => (
+              <li key={one}>{t(`siteAddress.${one}`)}</li>
+            ))}
+          </ul>
+        </div>
+      )}
       <p className="flex flex-wrap gap-2">
         <Button type="submit" disabled={set.isPending}>
           {t("siteAddress.keep")}
