@@ -5,7 +5,7 @@ Computation 1.2 as far as the top of a page needs them: ``aria-labelledby``, ``a
 What is ``hidden``, has ``aria-hidden``, or is folded away is not read.
 """
 
-from collections.abc import Iterator, Mapping, Set
+from collections.abc import Iterator, Mapping
 from typing import NamedTuple
 
 from hestor.core.reading import positions
@@ -13,10 +13,7 @@ from hestor.core.reading.landmarks import SECTIONS
 from hestor.core.reading.node import Node
 from hestor.core.text.lines import folded
 
-_UNREAD = (
-    "[hidden], [aria-hidden=true], script, style, template, noscript, link, meta, source, svg,"
-    " details:not([open]) > :not(summary)"
-)
+_UNREAD = frozenset("script style template noscript link meta source svg".split())
 _LANDMARKS = {"nav": "navigation", "main": "main", "aside": "complementary"}
 _HEADINGS = frozenset({"h1", "h2", "h3", "h4", "h5", "h6"})
 _HEADING_ROLES = frozenset(f"heading{level}" for level in range(1, 7))
@@ -32,16 +29,27 @@ class Spoken(NamedTuple):
     name: str
 
 
-def _content(node: Node, unread: Set[int]) -> Iterator[str]:
+def _is_unread(node: Node) -> bool:
+    attributes, above = node.attributes, node.parent
+    folded_away = above is not None and above.tag == "details" and "open" not in above.attributes
+    return (
+        node.tag in _UNREAD
+        or "hidden" in attributes
+        or attributes.get("aria-hidden") == "true"
+        or (folded_away and node.tag != "summary")
+    )
+
+
+def _content(node: Node) -> Iterator[str]:
     for child in node.contents():
         if isinstance(child, str):
             yield child
         elif child.tag == "img":
             yield child.get("alt")
-        elif child.element.number not in unread:
+        elif not _is_unread(child):
             gap = "" if child.tag in positions.INLINE else " "
             yield gap
-            yield from _content(child, unread)
+            yield from _content(child)
             yield gap
 
 
@@ -60,15 +68,14 @@ class _Walk:
     def __init__(self, body: Node) -> None:
         self._body = body
         self.found: list[Spoken] = []
-        self._unread = {node.element.number for node in body.css(_UNREAD)}
 
     def _name(self, node: Node, a: Mapping[str, str]) -> str:
         if label := _label(a, self._body):
             return label
-        return folded("".join(_content(node, self._unread)))
+        return folded("".join(_content(node)))
 
     def _entries(self, node: Node) -> int:
-        return sum(1 for child in node.children if child.tag == "li" and child.element.number not in self._unread)
+        return sum(1 for child in node.children if child.tag == "li" and not _is_unread(child))
 
     def _stop(self, node: Node, tag: str) -> Spoken | None:
         """What an element is read as in one go, with all that is in it; None for one that is gone into."""
@@ -98,7 +105,7 @@ class _Walk:
             if isinstance(child, str):
                 said = folded(child)
                 stop = Spoken("text", said) if said else None
-            elif child.element.number in self._unread:
+            elif _is_unread(child):
                 continue
             elif (tag := child.tag) == "img":
                 alt = child.attributes.get("alt")

@@ -14,7 +14,10 @@ from propcache.api import cached_property
 from hestor.core.reading.source import BETWEEN, Element, Source
 
 _OF_HEAD = frozenset("head base link meta noscript script style template title".split())
-_TAG = regex.compile(r"<[^>]*+>")
+_TAG = regex.compile(r"<[^<>]*+>")
+
+
+_NONE: list["Node"] = []
 
 
 class Node:
@@ -30,10 +33,16 @@ class Node:
     def __init__(self, all_nodes: "Nodes", element: Element, parent: "Node | None") -> None:
         self._all, self.element, self.parent = all_nodes, element, parent
         self.local_name, self.attrib = element.tag, element.attributes
-        self.children: list[Node] = []
-        self.index = len(parent.children) if parent is not None else 0
-        if parent is not None:
+        # Most elements hold no others: a list for each would be work for the garbage collector.
+        self.children: list[Node] = _NONE
+        self.index = 0
+        if parent is None:
+            return
+        if parent.children:
+            self.index = len(parent.children)
             parent.children.append(self)
+        else:
+            parent.children = [self]
 
     @property
     def tag(self) -> str:
@@ -143,6 +152,15 @@ class Node:
         return " ".join(parts)
 
 
+def _outermost(tree: parser.CombinedSelector | parser.CompoundSelector) -> str | None:
+    """The name of an element that whatever a selector takes is inside of, if the selector begins with one."""
+    combinator = ""
+    while isinstance(tree, parser.CombinedSelector):
+        tree, combinator = tree.left, tree.combinator
+    names = (one.lower_local_name for one in tree.simple_selectors if isinstance(one, parser.LocalNameSelector))
+    return next(names, None) if combinator in (" ", ">") else None
+
+
 class _Selector:
     """A compiled selector, and by what its subject can be looked up."""
 
@@ -155,6 +173,7 @@ class _Selector:
         subject = subject.right if isinstance(subject, parser.CombinedSelector) else subject
         asked = (one for one in subject.simple_selectors if isinstance(one, parser.AttributeSelector))
         self.attribute = next((one.lower_name for one in asked), None)
+        self.around = _outermost(parsed.parsed_tree)
 
 
 @lru_cache(maxsize=1024)
@@ -219,10 +238,16 @@ class Nodes:
 
     def _candidates(self, selector: _Selector) -> Sequence[Node]:
         if selector.tag:
-            return self.of_tag(selector.tag)
-        if selector.name:
-            return self._by_class.get(selector.name, ())
-        return self.with_attribute(selector.attribute) if selector.attribute else self.listed
+            found = self.of_tag(selector.tag)
+        elif selector.name:
+            found = self._by_class.get(selector.name, ())
+        else:
+            found = self.with_attribute(selector.attribute) if selector.attribute else self.listed
+        if not found or not selector.around:
+            return found
+        # Most of a page is outside of most parts: that is told by where they stand, before each is asked.
+        around = [node.element for node in self.of_tag(selector.around)]
+        return [node for node in found if any(one.end <= node.element.start < one.closes for one in around)]
 
     def taken(self, selectors: str, within: Element | None = None) -> list[Node]:
         """The elements that one of some selectors takes, in reading order; all, or those within an element."""
