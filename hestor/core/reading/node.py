@@ -3,6 +3,7 @@
 Selectors are those of CSS (Selectors Level 4, as far as cssselect2 knows them).
 """
 
+from bisect import bisect_right
 from collections.abc import Iterable, Iterator, Mapping, Sequence
 from functools import lru_cache
 from html import unescape
@@ -246,8 +247,18 @@ class Nodes:
         if not found or not selector.around:
             return found
         # Most of a page is outside of most parts: that is told by where they stand, before each is asked.
-        around = [node.element for node in self.of_tag(selector.around)]
-        return [node for node in found if any(one.end <= node.element.start < one.closes for one in around)]
+        begins, ends = self._stretches(selector.around)
+        places = ((node, bisect_right(begins, node.element.start) - 1) for node in found)
+        return [node for node, at in places if at >= 0 and node.element.start < ends[at]]
+
+    def _stretches(self, tag: str) -> tuple[list[int], list[int]]:
+        """Where in the file the outermost elements of a name begin and end."""
+        begins, ends = [], [-1]
+        for node in self.of_tag(tag):
+            if node.element.end > ends[-1]:
+                begins.append(node.element.end)
+                ends.append(node.element.closes)
+        return begins, ends[1:]
 
     def taken(self, selectors: str, within: Element | None = None) -> list[Node]:
         """The elements that one of some selectors takes, in reading order; all, or those within an element."""
