@@ -1,6 +1,7 @@
 """The elements of a page as a tree, over its ``source.Source``: what selectors take, and what each element says.
 
-Selectors are those of CSS (Selectors Level 4, as far as cssselect2 knows them).
+Selectors are those of CSS (Selectors Level 4, as far as cssselect2 knows them), but for what asks for an element's
+language, for whether it is empty, or for the state of a form (``:lang()``, ``:empty``, ``:enabled``).
 """
 
 from bisect import bisect_right
@@ -206,9 +207,11 @@ class Nodes:
         begun = next((at for at, node in enumerate(around) if node.tag not in _OF_HEAD), len(around))
         starts = around[begun - 1].element.closes if begun else 0
         body = Node(self, Element("body", {}, starts, starts, -1, -1, len(self._source.text)), None)
-        body.parent, body.children = root, around[begun:]
-        for node in body.children:
-            node.parent = body
+        body.parent, body.children, body.index = root, around[begun:], begun
+        if root is not None:
+            root.children = [*around[:begun], body]
+        for index, node in enumerate(body.children):
+            node.parent, node.index = body, index
         return body
 
     @cached_property

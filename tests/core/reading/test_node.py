@@ -74,6 +74,9 @@ def test_elements_say_what_a_browsers_tree_says(inner):
 def test_a_body_without_tags_begins_where_the_head_ends(html):
     page = PageReading(html.encode())
     assert [folded(node.text()) for node in page.css("body > p")] == ["One", "Two"]
+    assert [folded(node.text()) for node in page.css("body > p + p")] == ["Two"]
+    assert [folded(node.text()) for node in page.css("p:first-child")] == ["One"]
+    assert page.css("p ~ title") == page.css("title ~ p ~ p ~ p") == []
     assert folded(page.nodes.body.text()) == "One Two"
 
 
