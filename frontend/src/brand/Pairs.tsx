@@ -2,6 +2,7 @@ import { useTranslation } from "../i18n/useTranslation";
 import { Advice } from "../ui/Advice";
 import type { BrandReport } from "../api/client";
 import { useBrandReport } from "./BrandReport";
+import { ColumnHead } from "../ui/ColumnHead";
 
 type Pair = NonNullable<BrandReport["colours"][string]>[number];
 const THEMES = ["light", "dark"] as const;
@@ -42,13 +43,9 @@ function Table({ colours }: { colours: BrandReport["colours"] }) {
     <table className="mt-1.5 w-full border-collapse text-xs">
       <thead className="text-[11px] text-soft">
         <tr>
-          <th scope="col" className="text-start font-normal">
-            {t("pair.what")}
-          </th>
+          <ColumnHead>{t("pair.what")}</ColumnHead>
           {THEMES.map((theme) => (
-            <th key={theme} scope="col" className="text-start font-normal">
-              {t(`theme.${theme}`)}
-            </th>
+            <ColumnHead key={theme}>{t(`theme.${theme}`)}</ColumnHead>
           ))}
         </tr>
       </thead>

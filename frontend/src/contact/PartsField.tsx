@@ -2,6 +2,7 @@ import { CONTACT_PAGE_PARTS, CONTACT_PARTS } from "../api/lists.gen";
 import { useFact, useFactActions, useSelect } from "../draft/hooks";
 import { useTranslation } from "../i18n/useTranslation";
 import { ContactPages } from "./ContactPages";
+import { ColumnHead } from "../ui/ColumnHead";
 
 const FACT = { address: "postal_address", email: "contact_email", hours: "opening_hours" } as const;
 type Part = (typeof CONTACT_PAGE_PARTS)[number];
@@ -50,9 +51,7 @@ export function PartsField({ readOnly }: { readOnly: boolean }) {
       <table className="w-full">
         <thead>
           <tr className="text-xs text-soft">
-            <th scope="col" className="pb-1 text-start font-normal">
-              {t("parts.part")}
-            </th>
+            <ColumnHead className="pb-1">{t("parts.part")}</ColumnHead>
             <th scope="col" className="pb-1 font-normal">
               {t("parts.footer")}
             </th>

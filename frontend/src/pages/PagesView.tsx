@@ -6,6 +6,7 @@ import { UndoButtons } from "../draft/UndoButtons";
 import { useUndoKeys } from "../draft/useUndoKeys";
 import { useFormat } from "../i18n/format";
 import { useTranslation } from "../i18n/useTranslation";
+import { ColumnHead } from "../ui/ColumnHead";
 import { useComesIntoView, useNamed, type Named } from "../ui/named";
 import { ActionLink } from "../ui/ActionLink";
 import { later } from "../ui/later";
@@ -147,21 +148,13 @@ function PageTable({
         <table className="w-full border-collapse border-t border-ink">
           <thead className="text-xs text-soft">
             <tr>
-              <th scope="col" className={`py-1.5 text-start font-normal ${mayEdit ? "ps-14 max-sm:ps-16" : "ps-6"}`}>
+              <ColumnHead className={`py-1.5 ${mayEdit ? "ps-14 max-sm:ps-16" : "ps-6"}`}>
                 {t("pages.title")}
-              </th>
-              <th scope="col" className="px-3 text-start font-normal max-md:hidden">
-                {t("pages.tabTitle")}
-              </th>
-              <th scope="col" className="px-3 text-start font-normal max-sm:hidden">
-                {t("pages.address")}
-              </th>
-              <th scope="col" className="px-3 text-start font-normal max-sm:hidden">
-                {t("pages.published")}
-              </th>
-              <th scope="col" className="px-3 text-start font-normal">
-                {t("pages.is")}
-              </th>
+              </ColumnHead>
+              <ColumnHead className="px-3 max-md:hidden">{t("pages.tabTitle")}</ColumnHead>
+              <ColumnHead className="px-3 max-sm:hidden">{t("pages.address")}</ColumnHead>
+              <ColumnHead className="px-3 max-sm:hidden">{t("pages.published")}</ColumnHead>
+              <ColumnHead className="px-3">{t("pages.is")}</ColumnHead>
             </tr>
           </thead>
           <tbody>

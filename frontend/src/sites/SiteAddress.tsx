@@ -7,6 +7,7 @@ import { useTranslation } from "../i18n/useTranslation";
 import { ActionLink } from "../ui/ActionLink";
 import { Button } from "../ui/Button";
 import { CheckBox } from "../ui/CheckBox";
+import { ColumnHead } from "../ui/ColumnHead";
 import { ErrorNotice } from "../ui/ErrorNotice";
 import { Field } from "../ui/Field";
 import { QueryBoundary } from "../ui/QueryBoundary";
@@ -26,9 +27,9 @@ function Records({ address }: { address: Address }) {
       <thead className="text-xs text-soft">
         <tr>
           {(["host", "kind", "value", "now"] as const).map((name) => (
-            <th key={name} scope="col" className="py-1 pe-3 text-start font-normal">
+            <ColumnHead key={name} className="py-1 pe-3">
               {t(`siteAddress.${name}`)}
-            </th>
+            </ColumnHead>
           ))}
         </tr>
       </thead>
