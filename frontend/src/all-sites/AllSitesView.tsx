@@ -5,9 +5,10 @@ import { LanguageChoice } from "../i18n/LanguageChoice";
 import { useTranslation } from "../i18n/useTranslation";
 import { useSites } from "../sites";
 import { ActionLink } from "../ui/ActionLink";
+import { ColumnHead } from "../ui/ColumnHead";
 import { ErrorNotice } from "../ui/ErrorNotice";
 import { Notice } from "../ui/Notice";
-import { QueryBoundary } from "../ui/QueryBoundary";
+import { NotFetched, QueryBoundary } from "../ui/QueryBoundary";
 import { SearchField } from "../ui/SearchField";
 import { useSiteStates, useTakeBack, type Done } from "./api";
 import { ReviewSeveral } from "./ReviewSeveral";
@@ -44,34 +45,23 @@ function Last({ done, isBack, onTurn }: { done: Done[]; isBack: boolean; onTurn:
 
 function Table({ sites, chosen, onChoose }: { sites: Site[]; chosen: string[]; onChoose: (slugs: string[]) => void }) {
   const { t } = useTranslation();
-  const { data: states, error, refetch } = useSiteStates();
+  const query = useSiteStates();
+  const states = query.data;
   return (
     <>
-      <div className="px-6 pb-3 empty:hidden">
-        <ErrorNotice
-          error={states ? null : error}
-          lost={t("state.notFetched")}
-          actions={<ActionLink onClick={() => void refetch()}>{t("state.again")}</ActionLink>}
-        />
-      </div>
+      {!states && query.isError && (
+        <div className="px-6 pb-3">
+          <NotFetched query={query} />
+        </div>
+      )}
       <table className="w-full border-collapse border-t border-ink">
         <thead className="text-xs text-soft">
           <tr>
-            <th scope="col" className="py-1.5 ps-16 text-start font-normal">
-              {t("round.site")}
-            </th>
-            <th scope="col" className="px-3 text-start font-normal max-sm:hidden">
-              {t("pages.address")}
-            </th>
-            <th scope="col" className="px-3 text-start font-normal">
-              {t("pages.is")}
-            </th>
-            <th scope="col" className="px-3 text-start font-normal max-sm:hidden">
-              {t("view.consistency")}
-            </th>
-            <th scope="col" className="px-3 pe-6 text-start font-normal max-md:hidden">
-              {t("round.last")}
-            </th>
+            <ColumnHead className="py-1.5 ps-16">{t("round.site")}</ColumnHead>
+            <ColumnHead className="px-3 max-sm:hidden">{t("pages.address")}</ColumnHead>
+            <ColumnHead className="px-3">{t("pages.is")}</ColumnHead>
+            <ColumnHead className="px-3 max-sm:hidden">{t("view.consistency")}</ColumnHead>
+            <ColumnHead className="px-3 pe-6 max-md:hidden">{t("round.last")}</ColumnHead>
           </tr>
         </thead>
         <tbody>

@@ -14,21 +14,26 @@ export function Loading() {
   );
 }
 
-type Props<T> = { query: UseQueryResult<T>; children: (data: T) => ReactNode };
-
-/** Shows what a query gave; before that, that it is loading; or why there is nothing, and what to do. */
-export function QueryBoundary<T>({ query, children }: Props<T>) {
+/** Why a query gave nothing, and the way to ask again. */
+export function NotFetched({ query }: { query: Pick<UseQueryResult, "error" | "refetch"> }) {
   const { t } = useTranslation();
-  if (query.data !== undefined) return <>{children(query.data)}</>;
-  if (query.isPending) return <Loading />;
   const again = (
     <Button variant="quiet" onClick={() => void query.refetch()}>
       {t("state.again")}
     </Button>
   );
+  return <ErrorNotice error={query.error} lost={t("state.notFetched")} actions={again} />;
+}
+
+type Props<T> = { query: UseQueryResult<T>; children: (data: T) => ReactNode };
+
+/** Shows what a query gave; before that, that it is loading; or why there is nothing, and what to do. */
+export function QueryBoundary<T>({ query, children }: Props<T>) {
+  if (query.data !== undefined) return <>{children(query.data)}</>;
+  if (query.isPending) return <Loading />;
   return (
     <div className="p-6">
-      <ErrorNotice error={query.error} lost={t("state.notFetched")} actions={again} />
+      <NotFetched query={query} />
     </div>
   );
 }
