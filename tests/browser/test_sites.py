@@ -32,7 +32,7 @@ def test_the_first_run(bare_server, people):
     page.get_by_role("link", name="House style").click()
     expect(person.field("Name")).to_have_value("Bücherstube")
     # Nothing has changed where nothing was public, and one site is all of them.
-    expect(page.get_by_role("banner").get_by_text("Not published yet")).to_be_attached()
+    expect(page.get_by_role("banner").get_by_text("Unpublished")).to_be_visible()
     expect(person.fact("Contact address")).to_be_visible()
     expect(page.get_by_role("button", name="Say this on all my sites")).to_have_count(0)
     assert bare_server.get("bucherstube.localhost", "/")[0] == 404

@@ -99,7 +99,7 @@ function Kept({ site }: { site: Site }) {
       <span className="flex items-center gap-2 whitespace-nowrap text-soft" role="status">
         {count > 0 && <i aria-hidden className="h-2.5 w-4.5 -skew-x-12 bg-mark" />}
         {/* Where there is less room, fewer words are seen; all are read out. */}
-        <span className={isCounted || (isFirst && !behind) ? "max-2xl:sr-only" : "max-sm:sr-only"}>
+        <span className={isCounted ? "max-2xl:sr-only" : "max-sm:sr-only"}>
           {behind ? t("shell.behind") : isFirst ? t("shell.first") : t("shell.kept", { count })}
         </span>
         {isCounted && (
