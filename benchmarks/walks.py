@@ -12,19 +12,33 @@ from tests.support.pictures import png
 from tests.support.server import OWNER, PASSWORD, Server, make_data
 
 SITES = 10
+WIDE, PHONE = 1280, 390
 
 
 class Hand:
-    """A hand that counts what it does: each click, and each choice out of a list, is one."""
+    """A hand that counts what it does: each click, and each choice out of a list, is one.
+
+    ``scrolled`` is how far it scrolled to what it clicked, in pixels.
+    """
 
     def __init__(self, page: Page) -> None:
         self.page = page
         self.count = 0
+        self.scrolled = 0.0
 
     def clicks(self, target: Locator) -> None:
-        """Clicks something."""
+        """Clicks something, once it is in sight."""
+        target.wait_for()
+        before = self.page.evaluate("scrollY")
+        target.scroll_into_view_if_needed()
+        self.scrolled += abs(self.page.evaluate("scrollY") - before)
         target.click()
         self.count += 1
+
+    def says(self, field: Locator, words: str) -> None:
+        """Clicks into a field and types."""
+        self.clicks(field)
+        field.press_sequentially(words)
 
     def chooses(self, target: Locator, label: str) -> None:
         """Chooses one of a list."""
@@ -45,8 +59,8 @@ def _further_sites(page: Page, server: Server) -> None:
         assert made.ok, made.text()
 
 
-def _signed_in(browser: Browser, server: Server) -> Page:
-    page = browser.new_page(viewport={"width": 1280, "height": 800})
+def _signed_in(browser: Browser, server: Server, width: int) -> Page:
+    page = browser.new_page(viewport={"width": width, "height": 800}, has_touch=width < WIDE)
     page.goto(server.desk)
     page.get_by_label("Email", exact=True).fill(OWNER)
     page.get_by_label("Password", exact=True).fill(PASSWORD)
@@ -87,14 +101,46 @@ def _logo(page: Page, server: Server) -> int:
     hand.picks(logo.get_by_role("button", name="Upload a logo"), png(300, 80))
     expect(logo).to_contain_text("Saved")
     hand.clicks(page.get_by_role("button", name="Review and publish"))
-    hand.clicks(page.get_by_role("button", name="Publish these"))
+    hand.clicks(page.get_by_role("button", name="Publish the first edition"))
     page.get_by_role("heading", name="is live").wait_for()
     return hand.count
 
 
-def _walk(browser: Browser, walk: Callable[[Page, Server], tuple[int, ...]]) -> tuple[int, ...]:
+def _eight(page: Page, server: Server) -> tuple[int, float]:
+    """From nothing to all that every site needs, live: the clicks, and the screens that are scrolled through.
+
+    Language, time zone and dates come with the town.
+    """
+    page.goto(f"{server.desk}/new-site")
+    hand = Hand(page)
+    # The first field has the focus, and the keyboard leads on from field to field.
+    page.get_by_label("What is the site called?").press_sequentially("Harrow Lane Bakery")
+    town = page.get_by_role("combobox", name="In which town?")
+    page.keyboard.press("Tab")
+    town.press_sequentially("trogen")
+    page.get_by_role("listbox").get_by_role("option").first.wait_for()
+    for key in ("ArrowDown", "Enter"):
+        page.keyboard.press(key)
+    hand.clicks(page.get_by_role("button", name="Make the site"))
+    hand.clicks(page.get_by_role("link", name="A tagline"))
+    page.get_by_role("textbox", name="Tagline", exact=True).press_sequentially("Bread from Trogen")
+    hand.picks(page.get_by_role("button", name="Upload a logo").first, png(300, 80))
+    icon = page.get_by_role("group", name="Icon", exact=True)
+    if icon.count() == 0:
+        hand.clicks(page.get_by_role("button", name="Next: Icon").first)
+    hand.clicks(icon.get_by_role("button", name="From the logo"))
+    hand.says(page.get_by_role("textbox", name="Contact address", exact=True), "bread@harrow.example")
+    page.get_by_text("✓ Saved").last.wait_for()
+    hand.clicks(page.get_by_role("button", name="Review"))
+    hand.clicks(page.get_by_role("button", name="Publish the first edition"))
+    page.get_by_role("heading", name="is live").wait_for()
+    size = page.viewport_size or {"height": 1}
+    return hand.count, hand.scrolled / size["height"]
+
+
+def _walk(browser: Browser, walk: Callable[[Page, Server], tuple[float, ...]], width: int = WIDE) -> tuple[float, ...]:
     with tempfile.TemporaryDirectory() as folder, Server(make_data(Path(folder) / "data")) as server:
-        page = _signed_in(browser, server)
+        page = _signed_in(browser, server, width)
         _further_sites(page, server)
         return walk(page, server)
 
@@ -108,4 +154,9 @@ def measure() -> Iterator[Figure]:
         yield Figure("clicks: the same taken back in all drafts", undo, "", 1)
         (logo,) = _walk(browser, lambda page, server: (_logo(page, server),))
         yield Figure(f"clicks: a logo on the second of {SITES} sites, live", logo, "", 6)
+        clicks, _ = _walk(browser, _eight)
+        yield Figure("clicks: from nothing to eight facts live", clicks, "", 8)
+        taps, screens = _walk(browser, _eight, PHONE)
+        yield Figure("taps at 390 px: from nothing to eight facts live", taps, "", 10)
+        yield Figure("screens scrolled at 390 px: from nothing to eight facts live", screens, "", 5)
         browser.close()

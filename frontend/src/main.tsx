@@ -9,7 +9,7 @@ import "./styles.css";
 import { firstLanguage, speak } from "./i18n/i18n";
 import { WordsProvider } from "./i18n/useTranslation";
 
-const nonce = document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content;
+const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content;
 if (nonce) setNonce(nonce);
 
 const queries = new QueryClient({

@@ -20,12 +20,14 @@ from hestor.api import (
     enquiries,
     events,
     files,
+    followed,
     import_export,
     languages,
     lifecycle,
     live,
     mail,
     notices,
+    own_changes,
     pages,
     pictures,
     proofs,
@@ -38,6 +40,7 @@ from hestor.api import (
     sweep,
     titles,
     towns,
+    typed_dates,
     well_being,
     whole_site,
 )
@@ -68,8 +71,8 @@ api = DeskApi(
 register(api)
 _MODULES = (
     session, account, sites, several_sites, style, proofs, reach, brand, files, pictures, several_pages, pages, changes,
-    editions, towns, languages, dates, events, contact, mail, enquiries, notices, defaults, titles, added, address,
-    checklist, import_export, sweep, check, live, lifecycle, whole_site, well_being,
+    own_changes, followed, editions, towns, languages, dates, typed_dates, events, contact, mail, enquiries, notices,
+    defaults, titles, added, address, checklist, import_export, sweep, check, live, lifecycle, whole_site, well_being,
 )  # fmt: skip
 for module in _MODULES:
     api.add_router("", module.router)

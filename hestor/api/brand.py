@@ -66,6 +66,7 @@ def _out(site: Site, typed: dict[str, Any]) -> dict[str, Any]:
             ],
             "used": report.legibility.used,
             "crop": report.crop,
+            "mark": report.mark,
             "grounds": dict(legibility.GROUNDS),
             "most_letters": emblems.MOST_LETTERS,
         },

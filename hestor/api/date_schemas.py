@@ -9,6 +9,8 @@ from hestor.core.dates.local_time import Reading
 from hestor.core.dates.parts import PartKind
 from hestor.core.dates.patterns import Kind
 from hestor.core.dates.samples import What
+from hestor.core.dates.typed import MOST as MOST_TYPED
+from hestor.core.dates.typed import Wanted
 from hestor.core.events.schedule import Schedule, Weekday
 
 
@@ -141,6 +143,22 @@ class CalendarsOut(Schema):
     """The calendars to choose from."""
 
     calendars: list[CalendarOut]
+
+
+class TypedIn(Strict):
+    """A day, a time or both, as somebody typed them."""
+
+    text: str = Field(max_length=MOST_TYPED)
+    wanted: Wanted
+
+
+class TypedOut(Schema):
+    """What was understood, also in words; or what is wrong. ``at`` is a time of the day (HH:MM)."""
+
+    day: date | None
+    at: str | None
+    says: str
+    errors: list[FieldErrorOut]
 
 
 class DateFormIn(Strict):

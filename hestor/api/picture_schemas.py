@@ -26,7 +26,10 @@ class UseOut(Schema):
 
 
 class PictureOut(Schema):
-    """A picture of a site. ``notes`` say what was done when it was uploaded; ``markdown`` puts it into a text."""
+    """A picture of a site. ``notes`` say what was done when it was uploaded; ``markdown`` puts it into a text.
+
+    ``edition`` is the newest one that shows it, ``is_live`` whether visitors see that one.
+    """
 
     id: int
     key: str
@@ -45,6 +48,8 @@ class PictureOut(Schema):
     thumbnail: str
     markdown: str
     uses: list[UseOut]
+    edition: int | None
+    is_live: bool
 
 
 class PicturesOut(Schema):
@@ -132,6 +137,7 @@ class IconReportOut(Schema):
     at: list[AtSizeOut]
     used: float
     crop: Crop | None
+    mark: Crop | None
     grounds: dict[str, str]
     most_letters: int
 

@@ -1,5 +1,6 @@
 """Pictures: upload, list, describe, replace, delete, restore."""
 
+from collections.abc import Mapping
 from typing import Annotated, Any
 
 from django.http import HttpRequest, HttpResponse
@@ -19,13 +20,13 @@ from hestor.pictures import services
 from hestor.pictures.models import Picture
 from hestor.sandbox import run
 from hestor.sites.models import Site
-from hestor.sites.selectors.picture_uses import ADDRESS, Use, uses_of
+from hestor.sites.selectors.picture_uses import ADDRESS, Use, shown_in, uses_of
 from hestor.sites.services import pictures as site_pictures
 
 router = Router(tags=["pictures"])
 
 
-def _out(site: Site, picture: Picture, uses: dict[str, list[Use]]) -> dict[str, Any]:
+def _out(site: Site, picture: Picture, uses: dict[str, list[Use]], editions: Mapping[str, int]) -> dict[str, Any]:
     return {
         **{
             f: getattr(picture, f)
@@ -49,6 +50,8 @@ def _out(site: Site, picture: Picture, uses: dict[str, list[Use]]) -> dict[str, 
         "thumbnail": f"/api/sites/{site.slug}/pictures/{picture.pk}/thumbnail?key={picture.key}",
         "markdown": f"![{picture.description}]({ADDRESS}{picture.key})",
         "uses": [vars(use) for use in uses.get(picture.key, ())],
+        "edition": editions.get(picture.key),
+        "is_live": editions.get(picture.key, 0) == site.live_number > 0,
     }
 
 
@@ -61,10 +64,10 @@ def _read(file: UploadedFile) -> bytes:
 def list_pictures(request: HttpRequest, site: str) -> dict[str, Any]:
     """All pictures, the newest first, and those deleted in the last 30 days."""
     found_site = site_for(request, site, Action.VIEW)
-    uses = uses_of(found_site, clock.now())
+    uses, editions = uses_of(found_site, clock.now()), shown_in(found_site)
     return {
-        "pictures": [_out(found_site, picture, uses) for picture in Picture.objects.kept_by(found_site.pk)],
-        "deleted": [_out(found_site, picture, {}) for picture in Picture.objects.deleted_of(found_site.pk)],
+        "pictures": [_out(found_site, picture, uses, editions) for picture in Picture.objects.kept_by(found_site.pk)],
+        "deleted": [_out(found_site, picture, {}, editions) for picture in Picture.objects.deleted_of(found_site.pk)],
         "days_kept": services.DAYS_KEPT,
         "most_bytes": ingest.MOST_BYTES,
     }
@@ -75,7 +78,7 @@ def upload(request: HttpRequest, site: str, file: Annotated[UploadedFile, File()
     """Uploads a picture. The same file twice is one picture."""
     found_site = site_for(request, site, Action.EDIT)
     picture, new = services.upload(found_site.pk, file.name or "", _read(file))
-    out = {"picture": _out(found_site, picture, uses_of(found_site, clock.now())), "new": new}
+    out = {"picture": _out(found_site, picture, uses_of(found_site, clock.now()), shown_in(found_site)), "new": new}
     return Status(201 if new else 200, out)
 
 
@@ -84,7 +87,7 @@ def describe(request: HttpRequest, site: str, picture: Identifier, given: Pictur
     """Changes the words about a picture."""
     found_site = site_for(request, site, Action.EDIT)
     changed = site_pictures.describe(found_site.pk, picture, given.model_dump(exclude_none=True))
-    return _out(found_site, changed, uses_of(found_site, clock.now()))
+    return _out(found_site, changed, uses_of(found_site, clock.now()), shown_in(found_site))
 
 
 @router.post("/sites/{site}/pictures/{picture}/content", response={200: PictureOut, 404: ProblemOut, 422: ProblemOut})
@@ -95,7 +98,7 @@ def replace(
     found_site = site_for(request, site, Action.EDIT)
     changed = site_pictures.replace(found_site.pk, picture, file.name or "", _read(file), clock.now())
     found_site.refresh_from_db()
-    return _out(found_site, changed, uses_of(found_site, clock.now()))
+    return _out(found_site, changed, uses_of(found_site, clock.now()), shown_in(found_site))
 
 
 @router.delete("/sites/{site}/pictures/{picture}", response={204: None, 404: ProblemOut, 409: ProblemOut})
@@ -111,7 +114,7 @@ def restore(request: HttpRequest, site: str, picture: Identifier) -> dict[str, A
     """Restores a deleted picture."""
     found_site = site_for(request, site, Action.EDIT)
     back = services.restore(found_site.pk, picture, clock.now())
-    return _out(found_site, back, uses_of(found_site, clock.now()))
+    return _out(found_site, back, uses_of(found_site, clock.now()), shown_in(found_site))
 
 
 @router.get("/sites/{site}/pictures/{picture}/thumbnail", openapi_extra=gives("image/png"))

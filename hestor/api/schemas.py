@@ -7,6 +7,7 @@ from ninja import Schema
 from pydantic import ConfigDict, Field, WithJsonSchema
 
 from hestor.core.changes import Kind
+from hestor.core.facts.bundles import Copied
 from hestor.core.facts.document import SPECS, Facts
 from hestor.core.places.all import DRAWN
 from hestor.core.places.place import Place
@@ -76,6 +77,15 @@ class NewSite(Strict):
 
     name: str
     town: Identifier | None = None
+    slug: str = ""
+    label: str = ""
+
+
+class SiteCopyIn(Strict):
+    """A site made as a copy of another, under a name of its own; ``what`` says how much of it."""
+
+    name: str
+    what: Copied
     slug: str = ""
     label: str = ""
 

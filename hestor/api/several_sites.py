@@ -48,11 +48,12 @@ class FactsForSites(Strict):
 
 
 class BundlesForSites(Strict):
-    """Bundles of facts that several sites are to have from another one."""
+    """Bundles of facts that several sites are to have from another one, and whether they follow it in them."""
 
     sites: _Slugs
     source: str
     bundles: Annotated[list[Bundle], Field(max_length=len(Bundle))]
+    follows: bool = False
 
 
 class DoneOnSite(Strict):
@@ -133,7 +134,7 @@ def say(request: HttpRequest, given: FactsForSites) -> DoneOut:
 def give(request: HttpRequest, given: BundlesForSites) -> DoneOut:
     """Gives bundles of facts from one site to the drafts of others, all or none."""
     source = site_for(request, given.source, Action.VIEW)
-    return _done(several_sites.give(source, _sites(request, given.sites, Action.EDIT), given.bundles))
+    return _done(several_sites.give(source, _sites(request, given.sites, Action.EDIT), given.bundles, given.follows))
 
 
 @router.post("/several-sites/take-back", response={200: DoneOut, 403: ProblemOut, 404: ProblemOut, 412: ProblemOut})

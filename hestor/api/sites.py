@@ -7,7 +7,7 @@ from hestor import clock
 from hestor.api.auth import signed_in, site_and_role, site_for
 from hestor.api.files import FileAddresses
 from hestor.api.permissions import permissions
-from hestor.api.schemas import NewSite, ProblemOut, SiteChange, SiteOut
+from hestor.api.schemas import NewSite, ProblemOut, SiteChange, SiteCopyIn, SiteOut
 from hestor.core.facts.document import Facts
 from hestor.core.roles import Action, Role
 from hestor.core.text.ordering import counted
@@ -18,6 +18,7 @@ from hestor.sites.selectors.changes import count_changes
 from hestor.sites.selectors.lifecycle import is_closed
 from hestor.sites.services.creation import make_site, set_label
 from hestor.sites.services.removal import delete_site
+from hestor.sites.services.site_copies import copy_site
 from hestor.towns.selectors import facts_from
 
 router = Router(tags=["sites"])
@@ -68,6 +69,14 @@ def make(request: HttpRequest, given: NewSite) -> Status[SiteOut]:
     facts = {"name": given.name, **(facts_from(given.town) if given.town is not None else {})}
     site = make_site(signed_in(request), facts, given.slug, given.label, limited=True)
     return Status(201, _out(site, Role.OWNER, None, waiting([])))
+
+
+@router.post("/sites/{site}/copies", response={201: SiteOut, 403: ProblemOut, 404: ProblemOut, 422: ProblemOut})
+def copy(request: HttpRequest, site: str, given: SiteCopyIn) -> Status[SiteOut]:
+    """Makes another site that says what a site's draft says: its frame, its facts, or its pages, too."""
+    source = site_for(request, site, Action.VIEW)
+    made = copy_site(signed_in(request), source, given.what, given.name, given.slug, given.label)
+    return Status(201, _out(made, Role.OWNER, None, waiting([])))
 
 
 @router.get("/sites/{site}", response={200: SiteOut, 404: ProblemOut})

@@ -1,11 +1,11 @@
 """A whole site out and in, and a house style from one site to another."""
 
-from collections.abc import Iterator
+from collections.abc import Callable, Iterator
 from tempfile import TemporaryFile
-from typing import Annotated
+from typing import IO, Annotated
 
 from django.http import FileResponse, HttpRequest
-from ninja import File, Form, Router, Schema, Status
+from ninja import File, Form, Query, Router, Schema, Status
 from ninja.files import UploadedFile
 from pydantic import Field
 
@@ -23,9 +23,11 @@ from hestor.sites.services import later
 from hestor.sites.services.copying import copy_facts
 from hestor.sites.services.from_package import take_in
 from hestor.sites.services.importing import CallBudget
+from hestor.sites.services.several_sites import MOST_SITES
 
 router = Router(tags=["import and export"])
 _ZIP = "application/zip"
+_Slugs = Annotated[list[str], Query(min_length=1, max_length=MOST_SITES)]
 
 
 class TakenIn(Schema):
@@ -53,9 +55,13 @@ class CopyOut(Schema):
 
 
 def _download(files: Iterator[tuple[str, bytes]], name: str) -> FileResponse:
+    return _sent(lambda whole: package.write_zip(files, whole), name)
+
+
+def _sent(write: Callable[[IO[bytes]], None], name: str) -> FileResponse:
     # Of a large site it is too much to be held.
     whole = TemporaryFile()  # noqa: SIM115 the response closes it
-    package.write_zip(files, whole)
+    write(whole)
     whole.seek(0)
     return FileResponse(whole, as_attachment=True, filename=name, content_type=_ZIP)
 
@@ -79,6 +85,14 @@ def draft_package(request: HttpRequest, site: str) -> FileResponse:
     """The draft as a package."""
     found_site = site_for(request, site, Action.VIEW)
     return _download(whole_site.package_of_draft(found_site), f"{found_site.slug}-draft.zip")
+
+
+@router.get("/several-sites/packages.zip", openapi_extra=gives(_ZIP), response={404: ProblemOut, 422: ProblemOut})
+def several_packages(request: HttpRequest, sites: _Slugs) -> FileResponse:
+    """The drafts of several sites, each as a package of its own, in one ZIP."""
+    found = [site_for(request, slug, Action.VIEW) for slug in dict.fromkeys(sites)]
+    packages = ((f"{site.slug}-draft.zip", whole_site.package_of_draft(site)) for site in found)
+    return _sent(lambda whole: package.write_packages(packages, whole), "sites.zip")
 
 
 @router.post("/packages", response={201: TakenIn, 403: ProblemOut, 413: ProblemOut, 422: ProblemOut})

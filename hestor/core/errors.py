@@ -23,6 +23,7 @@ HestorError
 ├── StaleRevision       412  somebody else wrote since you read
 ├── AccountsExist       409  the first account is there already
 ├── PictureInUse        409  a picture that the draft shows was to be deleted
+├── PictureLive         409  a picture that visitors see was to be deleted
 ├── FrontStuck          503  files in front can't be taken away, so nothing may be changed for visitors
 ├── NothingToPublish    409  the draft says what the live edition says
 ├── Conflict            412  a stale write, with both values; its code is that of what was refused
@@ -258,6 +259,13 @@ class PictureInUse(HestorError):
     """A picture that the draft shows was to be deleted without a word about its uses."""
 
     code = "picture_in_use"
+    status = 409
+
+
+class PictureLive(HestorError):
+    """A picture that the live edition shows was to be deleted."""
+
+    code = "picture_live"
     status = 409
 
 

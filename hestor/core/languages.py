@@ -54,6 +54,13 @@ def with_country(tag: str) -> str:
     return f"{locale.language}_{country}" if country else ""
 
 
+def read_where(reader: str, tag: str) -> str:
+    """A reader's language as it is written where another language is at home, as far as CLDR knows of that."""
+    country = with_country(tag).partition("_")[2]
+    there = f"{reader}-{country}"
+    return there if country and is_known(there) else reader
+
+
 def own_name(tag: str) -> str:
     """The language's name in the language itself, as its readers know it."""
     return locale_of(tag).get_display_name() or tag

@@ -6,10 +6,13 @@ from hestor.core.contact import protection
 from hestor.core.facts.document import Facts
 
 
-def link(facts: Facts) -> Markup:
-    """A link to write to the public address, as the owner wants it protected; empty where there is none to show."""
+def link(facts: Facts, text: str = "") -> Markup:
+    """A link to write to the public address, as the owner wants it protected, which says a ``text`` if one is given.
+
+    Empty where there is none to show.
+    """
     # The address was checked, and each form escapes what it is made of.
-    return Markup(protection.link(facts.contact_email, protection.named(facts.contact_protection)))  # noqa: S704
+    return Markup(protection.link(facts.contact_email, protection.named(facts.contact_protection), text))  # noqa: S704
 
 
 def text(facts: Facts) -> str:

@@ -71,7 +71,7 @@ class Voice:
     @cached_property
     def contact_link(self) -> Markup:
         """The link to write to the public address; empty where there is none to show."""
-        return contact.link(self.facts)
+        return contact.link(self.facts, self.filled(self.facts.contact_link_text))
 
     @cached_property
     def foreign(self) -> str:

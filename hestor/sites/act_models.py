@@ -80,3 +80,43 @@ class TimedPublishing(models.Model):
 
     def __str__(self) -> str:
         return f"{self.site} at {self.at}"
+
+
+class OwnChange(models.Model):
+    """What somebody made facts of a draft say, or a page of it, and what these said before: by fields, as JSON.
+
+    Kept for a while, so that its author can undo it; then ``is_undone``, and the two change places, for doing it again.
+    """
+
+    site = models.ForeignKey("hestor_sites.Site", on_delete=models.CASCADE, related_name="own_changes")
+    language = models.CharField(max_length=35, blank=True, default="")
+    page = models.ForeignKey("hestor_sites.Page", on_delete=models.CASCADE, null=True, related_name="own_changes")
+    before = models.JSONField()
+    after = models.JSONField()
+    is_undone = models.BooleanField(default=False)
+    by = models.ForeignKey(settings.AUTH_USER_MODEL, on_delete=models.CASCADE, related_name="+")
+    at = models.DateTimeField()
+
+    def __str__(self) -> str:
+        return f"{', '.join(self.after)} by {self.by}"
+
+
+class Following(models.Model):
+    """A bundle of facts (``core.facts.bundles``) in which a site follows another one: what that one publishes later is
+    proposed for its draft.
+
+    ``settled`` is what the source said when it was last taken over or left, and ``edition`` the number of its live
+    edition then.
+    """
+
+    site = models.ForeignKey("hestor_sites.Site", on_delete=models.CASCADE, related_name="followed")
+    source = models.ForeignKey("hestor_sites.Site", on_delete=models.CASCADE, related_name="followers")
+    bundle = models.CharField(max_length=12)
+    settled = models.JSONField()
+    edition = models.PositiveIntegerField(default=0)
+
+    class Meta:
+        constraints = (models.UniqueConstraint(fields=["site", "bundle"], name="one_source_a_bundle"),)
+
+    def __str__(self) -> str:
+        return f"{self.site} follows {self.source} in its {self.bundle}"

@@ -21,7 +21,9 @@ from hestor.core.roles import Role
 from hestor.core.rules import Value
 from hestor.sites.act_models import Authorship as Authorship
 from hestor.sites.act_models import Deed as Deed
+from hestor.sites.act_models import Following as Following
 from hestor.sites.act_models import LaterImport as LaterImport
+from hestor.sites.act_models import OwnChange as OwnChange
 from hestor.sites.act_models import TimedPublishing as TimedPublishing
 
 

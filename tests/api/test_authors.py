@@ -6,6 +6,7 @@ from hestor.accounts.models import Account
 from hestor.core.roles import Role
 from hestor.sites.models import Authorship, Revision, Site
 from hestor.sites.services.pages import change_page
+from tests.support.writing import revision, say, write
 
 pytestmark = pytest.mark.django_db
 
@@ -15,22 +16,6 @@ def tom(person):
     client = person(Role.EDITOR)
     Account.objects.filter(email="editor@people.example").update(name="Tom Hale")
     return client
-
-
-def revision(client) -> str:
-    return str(client.get("/api/sites/seeds/style").json()["revision"])
-
-
-def say(client, **facts):
-    return client.patch(
-        "/api/sites/seeds/style", {"facts": facts}, "application/json", headers={"If-Match": revision(client)}
-    )
-
-
-def write(client, page, **fields):
-    return client.patch(
-        f"/api/sites/seeds/pages/{page}", fields, "application/json", headers={"If-Match": revision(client)}
-    )
 
 
 def about(site) -> int:

@@ -6,6 +6,10 @@ import pytest
 from django.core.files.uploadedfile import SimpleUploadedFile
 
 from hestor.core.roles import Role
+from hestor.sites.models import Revision
+from hestor.sites.services.pages import change_page
+from hestor.sites.services.publishing import publish
+from tests.conftest import NOW
 from tests.support.pictures import drawing, encoded, opened, png, wordmark
 
 
@@ -75,10 +79,32 @@ def test_listing_tells_uses_and_what_can_come_back(desk, site):
     assert desk.post(f"{gone}/restore").status_code == 200
 
 
+def test_what_visitors_see_is_used_in_their_edition_and_can_not_be_deleted(desk, site, owner):
+    fact, text = (upload(desk, png(40, 40, seed), f"{seed}.png").json()["picture"] for seed in (1, 2))
+    write(desk, logo=fact["key"])
+    page = Revision.objects.in_draft_of(site).get(path="/about/").page_id
+    change_page(site, page, {"body": text["markdown"]})
+    publish(site.pk, owner, NOW)
+    for picture in (fact, text):
+        gone = f"/api/sites/seeds/pictures/{picture['id']}?used=true"
+        refused = desk.delete(gone)
+        assert (refused.status_code, refused.json()["code"]) == (409, "picture_live")
+    write(desk, logo=None)
+    change_page(site, page, {"body": "No more"})
+    assert desk.delete(f"/api/sites/seeds/pictures/{fact['id']}").status_code == 409
+    listed = desk.get("/api/sites/seeds/pictures").json()["pictures"]
+    assert [(one["uses"], one["edition"], one["is_live"]) for one in listed] == [([], 2, True)] * 2
+    publish(site.pk, owner, NOW)
+    for picture in (fact, text):
+        assert desk.delete(f"/api/sites/seeds/pictures/{picture['id']}").status_code == 204
+    said = desk.get("/api/sites/seeds/pictures").json()
+    assert [(one["edition"], one["is_live"]) for one in said["deleted"]] == [(2, False)] * 2
+
+
 def test_listing_asks_the_database_as_often_for_many(desk, site, django_assert_num_queries):
     for seed in range(6):
         upload(desk, png(20, 20, seed), f"{seed}.png")
-    with django_assert_num_queries(6):
+    with django_assert_num_queries(8):
         assert len(desk.get("/api/sites/seeds/pictures").json()["pictures"]) == 6
 
 

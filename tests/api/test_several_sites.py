@@ -1,5 +1,8 @@
 """A round of all sites, and acts on several of them at once."""
 
+import io
+import zipfile
+
 import pytest
 
 from hestor.accounts.models import Account
@@ -112,3 +115,13 @@ def test_the_round_says_what_differs_and_who_published_last(desk, three):
     assert seeds["strays"] == strays
     assert seeds["last"]["number"] == 1
     assert seeds["last"]["by"]
+
+
+def test_several_are_exported_as_one_file_of_packages(desk, three):
+    answer = desk.get("/api/several-sites/packages.zip?sites=seeds&sites=pond")
+    assert answer.status_code == 200
+    whole = zipfile.ZipFile(io.BytesIO(b"".join(answer.streaming_content)))
+    assert whole.namelist() == ["seeds-draft.zip", "pond-draft.zip"]
+    inner = zipfile.ZipFile(io.BytesIO(whole.read("pond-draft.zip")))
+    assert "pages/index.md" in inner.namelist()
+    assert desk.get("/api/several-sites/packages.zip?sites=seeds&sites=nobody").status_code == 404

@@ -98,3 +98,27 @@ def test_what_could_not_be_fetched_is_said_and_asked_for_again(shared_server, pe
     page.get_by_role("button", name="Try again").click()
     expect(page.get_by_role("alert")).to_have_count(0)
     expect(row(page, "Quillmere Seed Library")).to_contain_text("Edith Marlow")
+
+
+def test_what_a_followed_site_publishes_is_proposed_on_the_sheet(server, people):
+    person = people(server, width=390).sign_in()
+    page, asked = person.page, person.context.request
+    given = {"source": "quillmere", "sites": ["silberpfad"], "bundles": ["look"], "follows": True}
+    assert asked.post(f"{server.desk}/api/several-sites/give", data=given).ok
+    person.writes(brand_colour="#1f4e5f")
+    assert asked.post(f"{server.desk}/api/sites/quillmere/editions", data={}).ok
+    person.open("silberpfad")
+    expect(page.get_by_text("Quillmere Seed Library changed 1 fact of Look since")).to_be_visible()
+    assert person.wrong_at_any_width() == []
+    assert person.faults() == []
+    page.get_by_role("button", name="Take it over").click()
+    expect(page.get_by_text("Quillmere Seed Library changed 1 fact")).to_be_hidden()
+    style = f"{server.desk}/api/sites/silberpfad/style"
+    assert asked.get(style).json()["facts"]["brand_colour"] == "#1f4e5f"
+    page.get_by_role("button", name="Undo", exact=True).first.click()
+    expect(page.get_by_role("button", name="Redo", exact=True).first).to_be_enabled()
+    person.open("silberpfad", "whole-site")
+    follows = page.get_by_role("region", name="This site follows")
+    expect(follows).to_contain_text("Quillmere Seed Library · Look")
+    follows.get_by_role("button", name="Follow no more").click()
+    expect(follows).to_be_hidden()

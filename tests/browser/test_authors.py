@@ -25,3 +25,22 @@ def test_review_sheet_and_editions_name_who_wrote(server, people):
     expect(page.get_by_role("heading", name=re.compile("is live"))).to_be_visible()
     owner.open(view="editions")
     expect(page.get_by_role("main")).to_contain_text(re.compile("written by .+ and Edith Marlow"))
+
+
+def test_ones_own_earlier_changes_are_undone_after_a_reload(server, people):
+    person = people(server, width=390).sign_in().open()
+    page = person.page
+    person.field("Tagline").fill("Seed for everyone")
+    expect(person.fact("Tagline")).to_contain_text("✓ Saved")
+    page.reload()
+    expect(person.field("Tagline")).to_have_value("Seed for everyone")
+    page.get_by_role("button", name="Your earlier changes").first.press("Enter")
+    menu = page.get_by_role("menu", name="Your earlier changes")
+    expect(menu.get_by_role("menuitem")).to_have_text(re.compile("Undo: Tagline, .*Seed for everyone → Borrow"))
+    assert person.wrong_at_any_width(menu) == []
+    menu.press("ArrowDown")
+    page.keyboard.press("Enter")
+    expect(person.field("Tagline")).to_have_value(re.compile("^Borrow"))
+    # Undoing it can itself be taken back.
+    page.get_by_role("button", name="Undo", exact=True).first.click()
+    expect(person.field("Tagline")).to_have_value("Seed for everyone")

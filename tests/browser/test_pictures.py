@@ -103,16 +103,25 @@ def test_a_replacement_is_followed_by_its_uses(owner, server):
 def test_one_in_use_goes_only_after_a_look_and_comes_back(owner):
     page = owner.open(view="pictures").page
     page.get_by_role("button", name="Open logo.svg").click()
+    # Visitors see it, so that it can't go before an edition without it.
+    expect(page.get_by_text("Visitors see it in edition 3.")).to_be_visible()
+    expect(page.get_by_role("button", name="Delete", exact=True)).to_have_count(0)
+    file = {"name": "seeds.png", "mimeType": "image/png", "buffer": png(900, 600, 1)}
+    pictures = f"{owner.server.desk}/api/sites/quillmere/pictures"
+    key = owner.context.request.post(pictures, multipart={"file": file}).json()["picture"]["key"]
+    owner.writes(logo_dark={"picture": key})
+    page.reload()
+    page.get_by_role("button", name="Open seeds.png").click()
     page.get_by_role("button", name="Delete", exact=True).click()
-    expect(page.get_by_text("It is used in 2 places")).to_be_visible()
+    expect(page.get_by_text("It is used in 1 place")).to_be_visible()
     page.get_by_role("button", name="Leave it").click()
     page.get_by_role("button", name="Delete", exact=True).click()
     page.get_by_role("button", name="Delete it all the same").click()
     expect(page.get_by_role("heading", name="Deleted in the last 30 days")).to_be_visible()
-    expect(page.get_by_role("button", name="Open logo.svg")).to_have_count(0)
+    expect(page.get_by_role("button", name="Open seeds.png")).to_have_count(0)
     assert owner.faults() == []
     page.get_by_role("button", name="Restore").click()
-    expect(page.get_by_role("button", name="Open logo.svg")).to_be_visible()
+    expect(page.get_by_role("button", name="Open seeds.png")).to_be_visible()
 
 
 def test_nothing_yet_no_connection_and_by_keyboard(owner):

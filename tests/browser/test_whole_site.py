@@ -1,5 +1,7 @@
 """What is done with a site as a whole, and with the moment of publishing, by keyboard and by mouse."""
 
+import re
+
 from playwright.sync_api import expect
 
 
@@ -41,10 +43,8 @@ def test_publishing_waits_for_a_chosen_time_and_can_be_called_off(server, people
     page = person.page
     page.get_by_text("Publish at a chosen time").click()
     when = page.get_by_label("When, in the time zone of Europe/London?")
-    expect(when).to_have_value("2026-11-26T09:00")
+    expect(when).to_have_value("26 November 2026, 09:00")
     when.fill("2026-11-25T11:00")
-    # The browser would not send a time that is over; who has none of its checks is told by the server.
-    page.evaluate("document.querySelector('form').noValidate = true")
     page.get_by_role("button", name="Publish at this time").click()
     expect(page.get_by_role("alert").filter(has_text="That time is over")).to_be_visible()
     when.fill("2026-12-01T09:00")
@@ -116,3 +116,20 @@ def test_a_site_goes_out_as_a_package_and_comes_in_as_another(server, people, tm
         {"name": "x.zip", "mimeType": "application/zip", "buffer": b"no"}
     )
     expect(page.get_by_role("alert")).to_contain_text("no package of a Hestor site")
+
+
+def test_a_site_is_copied_under_another_name(server, people):
+    person = people(server, width=390).sign_in()
+    page = person.open(view="whole-site").page
+    copy = page.get_by_role("region", name="Make a copy")
+    copy.get_by_role("button", name="Make the copy").click()
+    expect(copy.locator("[aria-invalid=true]")).to_be_visible()
+    copy.get_by_label("Name of the copy").fill("Pond Seed Library")
+    assert person.wrong_at_any_width(copy) == []
+    assert person.faults(copy) == []
+    copy.get_by_label("Name of the copy").press("Enter")
+    expect(page).to_have_url(re.compile("/pond-seed-library/style$"))
+    expect(person.field("Name")).to_have_value("Pond Seed Library")
+    expect(person.field("Tagline")).to_have_value(re.compile("^Borrow"))
+    person.open("pond-seed-library", "pages")
+    expect(page.get_by_role("link", name="Borrowing seed").first).to_be_visible()

@@ -168,6 +168,7 @@ def test_after_thirty_days_only_what_an_edition_shows_is_kept(site, owner, logo)
     other = services.upload(site.pk, "a.png", png(40, 30))[0]
     publish(site.pk, owner, NOW)
     write_facts(site, {"logo": None, "share_picture": None}, site.__class__.objects.get().revision)
+    publish(site.pk, owner, NOW)
     for picture in (logo, other):
         pictures.delete(site.pk, picture.pk, NOW)
     clean(LATER)

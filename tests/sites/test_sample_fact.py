@@ -103,7 +103,7 @@ def test_a_fact_is_said_in_one_place(tmp_path):
     texts = {f"frontend/src/i18n/{tag}.json" for tag in SAID} | {
         f"hestor/translations/locale/{tag}/desk.po" for tag in SAID
     }
-    tests = {"tests/facts/__init__.py", "tests/facts/test_motto.py"}
+    tests = {"tests/facts/test_motto.py"}
     assert _changed(code) == {"hestor/core/facts/words.py", TEMPLATE, *texts, *tests}
     assert (code / "tests/facts/test_motto.py").read_text().count("def test_") == 2
 

@@ -22,10 +22,11 @@ export function GiveBundles({ sites, slugs, onDone, onLeave }: Props) {
   // Chosen by hand: a guess would be right where it matters least.
   const [source, setSource] = useState("");
   const [bundles, setBundles] = useState<readonly Bundle[]>(["look"]);
+  const [follows, setFollows] = useState(false);
   const others = slugs.filter((slug) => slug !== source);
   function submit(event: SubmitEvent) {
     event.preventDefault();
-    give.mutate({ source, sites: others, bundles: [...bundles] }, { onSuccess: onDone });
+    give.mutate({ source, sites: others, bundles: [...bundles], follows }, { onSuccess: onDone });
   }
   return (
     <form onSubmit={submit} className="flex flex-1 flex-wrap items-center gap-x-4 gap-y-2">
@@ -47,6 +48,9 @@ export function GiveBundles({ sites, slugs, onDone, onLeave }: Props) {
           {t(`round.bundle.${bundle}`)}
         </CheckBox>
       ))}
+      <CheckBox checked={follows} onChange={setFollows}>
+        {t("round.follows")}
+      </CheckBox>
       <Button type="submit" disabled={give.isPending || !source || others.length === 0 || bundles.length === 0}>
         {t("round.giveTo", { count: others.length })}
       </Button>

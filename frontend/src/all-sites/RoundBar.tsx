@@ -23,6 +23,7 @@ export function RoundBar({ sites, chosen, onDone, onReview, onClear }: Props) {
   const [act, setAct] = useState<"say" | "give" | null>(null);
   const sweep = useSweepSeveral();
   const slugs = chosen.map(({ slug }) => slug);
+  const query = new URLSearchParams(slugs.map((slug) => ["sites", slug])).toString();
   const mayEdit = chosen.every((site) => site.may.edit.allowed);
   function leave() {
     setAct(null);
@@ -45,11 +46,9 @@ export function RoundBar({ sites, chosen, onDone, onReview, onClear }: Props) {
           <ActionLink onClick={() => sweep.mutate(slugs)}>
             {sweep.isPending ? t("round.sweeping") : t("round.sweep")}
           </ActionLink>
-          {slugs.length === 1 && (
-            <a href={`/api/sites/${slugs.join()}/package.zip`} download className="act-link me-3">
-              {t("round.export")}
-            </a>
-          )}
+          <a href={`/api/several-sites/packages.zip?${query}`} download className="act-link me-3">
+            {t("round.export")}
+          </a>
           <ActionLink onClick={onClear}>{t("several.clear")}</ActionLink>
           {mayEdit && (
             <Button className="ms-auto" onClick={onReview}>

@@ -1,5 +1,6 @@
 import { useMutation, useQueries, useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, result, type Schemas } from "../api/client";
+import { BUT_SESSION } from "../api/queries";
 
 export type SiteState = Schemas["SiteStateOut"];
 export type Bundle = Schemas["Bundle"];
@@ -9,8 +10,6 @@ type Changes = Schemas["ChangesOut"];
 
 /** As many changes of a site are listed; the rest is counted. */
 const LISTED = 50;
-const BUT_SESSION = { predicate: ({ queryKey }: { queryKey: readonly unknown[] }) => queryKey[0] !== "session" };
-
 export function useSiteStates() {
   return useQuery({
     queryKey: ["several-sites"],

@@ -145,6 +145,7 @@ export const TOLD_TO_SEVERAL = [
   "footer_text",
   "contact_email",
   "contact_label",
+  "contact_link_text",
   "legal_name",
   "phone",
 ] as const;

@@ -606,6 +606,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/several-sites/packages.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Several Packages
+         * @description The drafts of several sites, each as a package of its own, in one ZIP.
+         */
+        get: operations["hestor_api_whole_site_several_packages"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/several-sites/publish": {
         parameters: {
             query?: never;
@@ -956,6 +976,47 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{site}/copies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Copy
+         * @description Makes another site that says what a site's draft says: its frame, its facts, or its pages, too.
+         */
+        post: operations["hestor_api_sites_copy"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/dates/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read
+         * @description What a day or a time means that is typed freely: numbers in the site's order, words in the languages of the desk
+         *     and of the site, ahead of now on its clock. Nothing is kept.
+         */
+        post: operations["hestor_api_typed_dates_read"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{site}/deeds/{deed}/take-back": {
         parameters: {
             query?: never;
@@ -1288,6 +1349,50 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{site}/followed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Show
+         * @description The bundles in which the site follows another one, each with what is proposed of it.
+         */
+        get: operations["hestor_api_followed_show"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/followed/{number}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Settle
+         * @description Takes over what is proposed into the draft, or leaves it; it is not proposed again.
+         */
+        post: operations["hestor_api_followed_settle"];
+        /**
+         * End
+         * @description Follows no more; what was taken over stays.
+         */
+        delete: operations["hestor_api_followed_end"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{site}/import": {
         parameters: {
             query?: never;
@@ -1546,6 +1651,48 @@ export interface paths {
          * @description Leaves it at the address in force: the house style names that one again, and no link is good any more.
          */
         post: operations["hestor_api_notices_leave"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/own-changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Show
+         * @description What the caller changed in the draft in the last 30 days, the newest first.
+         */
+        get: operations["hestor_api_own_changes_show"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/own-changes/{number}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Undo
+         * @description Makes the draft say what it said before one of the caller's changes; the same call again makes it once more.
+         *
+         *     Refused where it was changed again since.
+         */
+        post: operations["hestor_api_own_changes_undo"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2681,6 +2828,7 @@ export interface components {
                 brand_colour?: unknown;
                 contact_email?: string;
                 contact_label?: string;
+                contact_link_text?: string;
                 contact_parts?: unknown;
                 contact_protection?: unknown;
                 content_width?: unknown;
@@ -2775,11 +2923,16 @@ export interface components {
         Bundle: "look" | "manners" | "identity";
         /**
          * BundlesForSites
-         * @description Bundles of facts that several sites are to have from another one.
+         * @description Bundles of facts that several sites are to have from another one, and whether they follow it in them.
          */
         BundlesForSites: {
             /** Bundles */
             bundles: components["schemas"]["Bundle"][];
+            /**
+             * Follows
+             * @default false
+             */
+            follows: boolean;
             /** Sites */
             sites: string[];
             /** Source */
@@ -2894,7 +3047,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "tagline" | "description" | "logo" | "icon" | "contact_email" | "notices_email" | "starter_text" | "one_page" | "empty_pages" | "titles" | "undescribed_pictures" | "unpublished";
+            kind: "tagline" | "description" | "logo" | "icon" | "icon_letters" | "contact_email" | "notices_email" | "starter_text" | "one_page" | "empty_pages" | "titles" | "undescribed_pictures" | "unpublished";
             /** Page */
             page: number | null;
         };
@@ -3615,6 +3768,11 @@ export interface components {
              */
             contact_label: string;
             /**
+             * Contact Link Text
+             * @default
+             */
+            contact_link_text: string;
+            /**
              * @default {
              *       "footer": [
              *         "email"
@@ -3894,6 +4052,19 @@ export interface components {
             wrong: boolean;
         };
         /**
+         * FollowedOut
+         * @description A bundle that is followed: of which site, and what that one says otherwise now; ``old`` is what is said here.
+         */
+        FollowedOut: {
+            bundle: components["schemas"]["Bundle"];
+            /** Changes */
+            changes: components["schemas"]["ChangeOut"][];
+            /** Id */
+            id: number;
+            /** Name */
+            name: string;
+        };
+        /**
          * FormExample
          * @description A form of dates or times (a UTS 35 pattern), and now in that form.
          */
@@ -3975,7 +4146,7 @@ export interface components {
          */
         IconReportOut: {
             /** Advice */
-            advice: ("clear" | "faint_on_light" | "faint_on_dark" | "outline_lost_on_light" | "outline_lost_on_dark" | "fine_detail" | "fine_detail_tiny" | "small_in_square")[];
+            advice: ("clear" | "faint_on_light" | "faint_on_dark" | "outline_lost_on_light" | "outline_lost_on_dark" | "fine_detail" | "fine_detail_tiny" | "small_in_square" | "strip_in_square")[];
             /** At */
             at: components["schemas"]["AtSizeOut"][];
             /** Crop */
@@ -3988,6 +4159,8 @@ export interface components {
             grounds: {
                 [key: string]: string;
             };
+            /** Mark */
+            mark: number[] | null;
             /** Most Letters */
             most_letters: number;
             /** Names */
@@ -4594,6 +4767,32 @@ export interface components {
             why: string;
         };
         /**
+         * OwnChangeOut
+         * @description One of the caller's own changes: of which facts, or of which page (by its number), and what it said in words.
+         *
+         *     ``before`` and ``after`` are empty where several things were changed at once. ``is_changed``: somebody changed the
+         *     same again since, so that it can't be undone.
+         */
+        OwnChangeOut: {
+            /** After */
+            after: string;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Before */
+            before: string;
+            /** Id */
+            id: number;
+            /** Is Changed */
+            is_changed: boolean;
+            /** Name */
+            name: string;
+            /** Page */
+            page: number | null;
+        };
+        /**
          * OwnForms
          * @description What a language writes by itself.
          */
@@ -5169,6 +5368,8 @@ export interface components {
         /**
          * PictureOut
          * @description A picture of a site. ``notes`` say what was done when it was uploaded; ``markdown`` puts it into a text.
+         *
+         *     ``edition`` is the newest one that shows it, ``is_live`` whether visitors see that one.
          */
         PictureOut: {
             /** Came As */
@@ -5184,10 +5385,14 @@ export interface components {
             deleted: string | null;
             /** Description */
             description: string;
+            /** Edition */
+            edition: number | null;
             /** Height */
             height: number;
             /** Id */
             id: number;
+            /** Is Live */
+            is_live: boolean;
             /** Key */
             key: string;
             /** Kind */
@@ -5397,6 +5602,7 @@ export interface components {
                 brand_colour?: unknown;
                 contact_email?: string;
                 contact_label?: string;
+                contact_link_text?: string;
                 contact_parts?: unknown;
                 contact_protection?: unknown;
                 content_width?: unknown;
@@ -5607,6 +5813,7 @@ export interface components {
                 brand_colour?: unknown;
                 contact_email?: string;
                 contact_label?: string;
+                contact_link_text?: string;
                 contact_parts?: unknown;
                 contact_protection?: unknown;
                 content_width?: unknown;
@@ -5864,6 +6071,22 @@ export interface components {
             first_run: boolean;
         };
         /**
+         * SettleIn
+         * @description Whether what is proposed is taken over into the draft, or left.
+         */
+        SettleIn: {
+            /** Take */
+            take: boolean;
+        };
+        /**
+         * SettledOut
+         * @description The draft's number of writes after it.
+         */
+        SettledOut: {
+            /** Revision */
+            revision: number;
+        };
+        /**
          * SharePicture
          * @description A picture that stands for the site where its address is shared, with its description.
          */
@@ -5973,6 +6196,29 @@ export interface components {
         SiteChange: {
             /** Label */
             label: string;
+        };
+        /**
+         * SiteCopyIn
+         * @description A site made as a copy of another, under a name of its own; ``what`` says how much of it.
+         */
+        SiteCopyIn: {
+            /**
+             * Label
+             * @default
+             */
+            label: string;
+            /** Name */
+            name: string;
+            /**
+             * Slug
+             * @default
+             */
+            slug: string;
+            /**
+             * What
+             * @enum {string}
+             */
+            what: "frame" | "facts" | "all";
         };
         /**
          * SiteDefaultsOut
@@ -6179,6 +6425,7 @@ export interface components {
                 brand_colour?: unknown;
                 contact_email?: string;
                 contact_label?: string;
+                contact_link_text?: string;
                 contact_parts?: unknown;
                 contact_protection?: unknown;
                 content_width?: unknown;
@@ -6667,6 +6914,33 @@ export interface components {
             start: number;
         };
         /**
+         * TypedIn
+         * @description A day, a time or both, as somebody typed them.
+         */
+        TypedIn: {
+            /** Text */
+            text: string;
+            /**
+             * Wanted
+             * @enum {string}
+             */
+            wanted: "day" | "time" | "moment";
+        };
+        /**
+         * TypedOut
+         * @description What was understood, also in words; or what is wrong. ``at`` is a time of the day (HH:MM).
+         */
+        TypedOut: {
+            /** At */
+            at: string | null;
+            /** Day */
+            day: string | null;
+            /** Errors */
+            errors: components["schemas"]["FieldErrorOut"][];
+            /** Says */
+            says: string;
+        };
+        /**
          * TypefacesOut
          * @description A pair of typefaces by its key.
          */
@@ -6685,6 +6959,14 @@ export interface components {
         UndoOut: {
             /** Undo */
             undo: components["schemas"]["PutBelow"] | components["schemas"]["PutAt"] | components["schemas"]["ShowInMenu"] | components["schemas"]["Delete"] | components["schemas"]["BringBack"] | null;
+        };
+        /**
+         * UndoneOut
+         * @description The draft's number of writes after it.
+         */
+        UndoneOut: {
+            /** Revision */
+            revision: number;
         };
         /**
          * UnreadOut
@@ -8339,6 +8621,55 @@ export interface operations {
             };
         };
     };
+    hestor_api_whole_site_several_packages: {
+        parameters: {
+            query: {
+                sites: string[];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": unknown;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
     hestor_api_several_sites_publish: {
         parameters: {
             query?: never;
@@ -9415,6 +9746,121 @@ export interface operations {
             };
         };
     };
+    hestor_api_sites_copy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SiteCopyIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_typed_dates_read: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TypedIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TypedOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
     hestor_api_editions_take_back: {
         parameters: {
             query?: never;
@@ -10315,6 +10761,148 @@ export interface operations {
             };
         };
     };
+    hestor_api_followed_show: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FollowedOut"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_followed_settle: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SettleIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SettledOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_followed_end: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
     hestor_api_import_export_taken_later: {
         parameters: {
             query?: never;
@@ -10899,6 +11487,105 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_own_changes_show: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnChangeOut"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_own_changes_undo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UndoneOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

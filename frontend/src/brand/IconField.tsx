@@ -44,10 +44,13 @@ function Shown() {
   );
 }
 
-function Legible() {
+function Legible({ readOnly }: { readOnly: boolean }) {
   const { t } = useTranslation();
   const icon = useBrandReport()?.icon;
+  const fact = useFact("icon");
+  const facts = useFactActions();
   if (!icon) return null;
+  const { mark } = icon;
   return (
     <div role="status" className="mt-2 grid gap-1">
       {icon.starter && <Advice>{t("icon.starter")}</Advice>}
@@ -56,6 +59,11 @@ function Legible() {
           {t(`icon.advice.${advice}`)}
         </Advice>
       ))}
+      {!readOnly && mark && icon.advice.includes("strip_in_square") && fact && fact.source !== "drawn" && (
+        <p>
+          <ActionLink onClick={() => facts.choose({ icon: { ...fact, crop: mark } })}>{t("icon.markAlone")}</ActionLink>
+        </p>
+      )}
     </div>
   );
 }
@@ -74,7 +82,7 @@ export function IconField({ readOnly }: { readOnly: boolean }) {
     <div data-field="icon" tabIndex={-1} className="outline-none">
       <div className={way === "made" ? "sticky top-24 z-10 border-b border-line bg-paper pb-2 xl:top-15" : ""}>
         <Shown />
-        <Legible />
+        <Legible readOnly={readOnly} />
       </div>
       {!readOnly && (
         <>

@@ -11,7 +11,7 @@ import { FieldStatus } from "./FieldStatus";
 import { StoreContext, useFact } from "./hooks";
 import { DraftStore } from "./store";
 import { TextField } from "./TextField";
-import { UndoButtons } from "./UndoButtons";
+import { UndoRedo } from "./UndoButtons";
 import { useUndoKeys } from "./useUndoKeys";
 import "../i18n/i18n";
 
@@ -51,7 +51,7 @@ function Fields() {
           <FieldStatus document="facts" field={key} />
         </div>
       ))}
-      <UndoButtons />
+      <UndoRedo />
     </>
   );
 }

@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, result, type Change, type Edition, type Schemas } from "../api/client";
+import { BUT_SESSION } from "../api/queries";
 import { readStyle } from "../draft/api";
 import { useSite, useStore } from "../draft/hooks";
 import { useTranslation } from "../i18n/useTranslation";
@@ -28,7 +29,7 @@ function usePart(site: string, number: number) {
       store.noted(before, await readStyle(site));
       return back;
     },
-    onSettled: () => queries.invalidateQueries({ predicate: ({ queryKey }) => queryKey[0] !== "session" }),
+    onSettled: () => queries.invalidateQueries(BUT_SESSION),
   });
 }
 

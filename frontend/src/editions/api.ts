@@ -1,5 +1,6 @@
 import { useInfiniteQuery, useMutation, useQueryClient } from "@tanstack/react-query";
 import { api, result, type Edition, type Schemas } from "../api/client";
+import { BUT_SESSION } from "../api/queries";
 import { useDeed } from "../draft/deeds";
 import { useStore } from "../draft/hooks";
 
@@ -37,7 +38,7 @@ export function useRestore(site: string) {
   const queries = useQueryClient();
   const store = useStore();
   const noteDeed = useDeed(site);
-  const readAnew = () => queries.invalidateQueries({ predicate: ({ queryKey }) => queryKey[0] !== "session" });
+  const readAnew = () => queries.invalidateQueries(BUT_SESSION);
   return useMutation({
     mutationFn: async (number: number) => {
       await store.flush();

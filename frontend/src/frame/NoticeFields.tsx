@@ -1,4 +1,5 @@
 import { useFact, useFactActions, useFieldState } from "../draft/hooks";
+import { WhenField } from "../draft/when/WhenField";
 import { useTranslation } from "../i18n/useTranslation";
 import { ActionLink } from "../ui/ActionLink";
 
@@ -37,16 +38,18 @@ export function NoticeField({ readOnly }: Props) {
         onChange={(event) => set({ text: event.target.value.replace(/\s*\n\s*/g, " ") })}
       />
       <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
-        <label className="flex items-center gap-2">
-          <span className="text-soft">{t("notice.until")}</span>
-          <input
-            type="date"
+        <span className="flex flex-wrap items-center gap-x-2">
+          <label htmlFor="notice-until" className="text-soft">
+            {t("notice.until")}
+          </label>
+          <WhenField
+            wanted="day"
+            id="notice-until"
             disabled={readOnly || !notice?.text}
-            className="rounded-sm border border-soft bg-paper px-2 py-1"
             value={notice?.until ?? ""}
-            onChange={(event) => set({ until: event.target.value || null })}
+            onChoose={(until) => set({ until: until || null })}
           />
-        </label>
+        </span>
         {!readOnly && notice && (
           <ActionLink onClick={() => facts.choose({ site_notice: null })}>{t("notice.remove")}</ActionLink>
         )}

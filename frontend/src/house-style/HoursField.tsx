@@ -1,13 +1,13 @@
 import { Plus, X } from "lucide-react";
 import { useState } from "react";
 import { useFact, useFactActions } from "../draft/hooks";
+import { WhenField } from "../draft/when/WhenField";
 import { useFormat, WEEKDAYS } from "../i18n/format";
 import { useTranslation } from "../i18n/useTranslation";
 import { ActionLink } from "../ui/ActionLink";
 import { NO_HOURS, nextSpan, withDay, withException, type Exceptional, type Hours, type Span } from "./hours";
 
 const INPUT = "rounded-sm border border-soft bg-paper px-1.5 py-1 disabled:border-line";
-const TIME = `${INPUT} w-[5.5rem] px-1 text-[13px] [&::-webkit-calendar-picker-indicator]:hidden`;
 const ICON = "rounded-sm p-1 text-soft hover:text-ink";
 
 interface SpansProps {
@@ -43,15 +43,14 @@ function Spans({ label, spans, readOnly, onChange }: SpansProps) {
       {spans.map((span, at) => (
         <span key={at} className="flex items-center gap-1.5">
           {(["opens", "closes"] as const).map((end) => (
-            <input
+            <WhenField
               key={end}
-              type="time"
+              wanted="time"
               required
               disabled={readOnly}
-              aria-label={t(`hours.${end}`, { day: label })}
+              label={t(`hours.${end}`, { day: label })}
               value={span[end]}
-              className={TIME}
-              onChange={(event) => event.target.value && set(at, { [end]: event.target.value })}
+              onChoose={(time) => set(at, { [end]: time })}
             />
           ))}
           {!readOnly && (
@@ -85,17 +84,14 @@ function ExceptionRow({ exception, readOnly, onChange }: ExceptionProps) {
     <li className="grid gap-1.5 border-t border-line py-2.5">
       <span className="flex flex-wrap items-center gap-1.5">
         {(["first", "last"] as const).map((end) => (
-          <input
+          <WhenField
             key={end}
-            type="date"
+            wanted="day"
             required
             disabled={readOnly}
-            aria-label={t(`hours.${end}`)}
+            label={t(`hours.${end}`)}
             value={exception[end]}
-            className={INPUT}
-            onChange={(event) => {
-              const day = event.target.value;
-              if (!day) return;
+            onChoose={(day) => {
               // The last day follows the first one, which is typed before it.
               const follows = end === "first" && exception.last < day;
               onChange({ ...exception, [end]: day, ...(follows ? { last: day } : {}) });

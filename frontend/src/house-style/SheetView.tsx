@@ -4,6 +4,7 @@ import { BrandReportProvider } from "../brand";
 import { PARTS, ROW_OF, type Row } from "../draft/facts";
 import { useSelect, useSite, useStore } from "../draft/hooks";
 import { useUndoKeys } from "../draft/useUndoKeys";
+import { FollowedNews, useFollowed } from "../followed";
 import { useTranslation } from "../i18n/useTranslation";
 import { ProofsProvider, useProofs } from "../proofs/ProofsProvider";
 import { Notice } from "../ui/Notice";
@@ -160,6 +161,7 @@ export function SheetView() {
   const readOnly = !site.may.edit.allowed;
   useUndoKeys(store, !readOnly);
   const isWhole = useRestLater();
+  const followed = (useFollowed(site.slug).data ?? []).filter(({ changes }) => changes.length > 0);
   useNamedSpot(parts, isWhole);
   useEffect(() => () => void store.flush(), [store]);
 
@@ -174,6 +176,7 @@ export function SheetView() {
         )}
         <ProofsProvider site={site.slug} path={shown.path} at={shown.at}>
           <Trouble />
+          {followed.length > 0 && <FollowedNews site={site.slug} followed={followed} readOnly={readOnly} />}
           <BrandReportProvider site={site.slug}>
             <Sheet parts={parts} isNarrow={isNarrow} isWhole={isWhole} readOnly={readOnly} shown={shown} />
           </BrandReportProvider>

@@ -1,1 +1,2 @@
+export { FactRow } from "./FactRow";
 export { SheetView } from "./SheetView";

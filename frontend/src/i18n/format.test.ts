@@ -1,4 +1,4 @@
-import { expect, it } from "vitest";
+import { afterEach, expect, it, vi } from "vitest";
 import { formatFor } from "./format";
 
 it("writes days and sizes as each language does", () => {
@@ -10,4 +10,18 @@ it("writes days and sizes as each language does", () => {
     "54 kB",
     "3.4 MB",
   ]);
+});
+
+afterEach(() => {
+  vi.useRealTimers();
+});
+
+it("says what was lately by the day that it was", () => {
+  vi.useFakeTimers();
+  vi.setSystemTime(new Date(2026, 11, 2, 0, 30));
+  const format = formatFor("en-GB");
+  expect(format.lately(new Date(2026, 11, 1, 23, 50).toISOString())).toBe("yesterday 23:50");
+  expect(format.lately(new Date(2026, 11, 2, 0, 5).toISOString())).toBe("today 00:05");
+  expect(format.lately(new Date(2026, 10, 26, 9, 0).toISOString())).toBe("6 days ago 09:00");
+  expect(format.lately(new Date(2026, 10, 25, 9, 0).toISOString())).toBe("25 November 2026 at 09:00");
 });

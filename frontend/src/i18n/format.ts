@@ -10,6 +10,8 @@ const DAY = 86_400_000;
 export interface Format {
   /** An instant, such as when an edition was published. */
   instant: (iso: string) => string;
+  /** An instant not long ago: "yesterday, 14:02"; after a week, its day. */
+  lately: (iso: string) => string;
   /** A calendar day, such as that of a post, whatever clock one is on. */
   day: (iso: string) => string;
   /** A day of the week by itself. */
@@ -63,6 +65,17 @@ function span(language: string, minutes: number): string {
   return new Intl.ListFormat(language, { type: "unit" }).format(said);
 }
 
+const WEEK = 7;
+
+function lately(language: string, at: Date, now: Date): string {
+  const midnight = (moment: Date) => new Date(moment.getFullYear(), moment.getMonth(), moment.getDate()).getTime();
+  const days = Math.round((midnight(now) - midnight(at)) / DAY);
+  if (days < 0 || days >= WEEK)
+    return new Intl.DateTimeFormat(language, { dateStyle: "long", timeStyle: "short" }).format(at);
+  const day = new Intl.RelativeTimeFormat(language, { numeric: "auto" }).format(-days, "day");
+  return `${day} ${new Intl.DateTimeFormat(language, { timeStyle: "short" }).format(at)}`;
+}
+
 function timeIn(zone: string, language: string): string {
   try {
     return new Intl.DateTimeFormat(language, { timeZone: zone, timeStyle: "short" }).format(new Date());
@@ -84,6 +97,7 @@ function makeFormat(language: string): Format {
   return {
     instant: (iso) =>
       new Intl.DateTimeFormat(language, { dateStyle: "long", timeStyle: "short" }).format(new Date(iso)),
+    lately: (iso) => lately(language, new Date(iso), new Date()),
     day: (iso) =>
       new Intl.DateTimeFormat(language, { dateStyle: "medium", timeZone: "UTC" }).format(
         new Date(`${iso.slice(0, 10)}T00:00Z`),

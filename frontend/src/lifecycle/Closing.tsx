@@ -1,25 +1,28 @@
-import { useId, useState } from "react";
+import { useId } from "react";
+import { useWhen } from "../draft/when/useWhen";
+import { WhenField } from "../draft/when/WhenField";
 import { useTranslation } from "../i18n/useTranslation";
+import { SiteMark } from "../sites";
 import { Part } from "../ui/Part";
 import type { Site } from "../api/client";
 import { useFormat } from "../i18n/format";
 import { Button } from "../ui/Button";
 import { Refusals } from "../ui/Refusals";
-import { WallTime } from "../ui/WallTime";
 import { useClose, type Closed } from "./api";
 
 function Open({ site, onClose, isBusy }: { site: Site; onClose: (until: string) => void; isBusy: boolean }) {
   const { t } = useTranslation();
   const id = useId();
-  const [until, setUntil] = useState("");
+  const { field, withValue } = useWhen();
   return (
     <>
       <p className="text-soft">{t("lifecycle.closeNote", { name: site.name })}</p>
       <span className="flex flex-wrap items-center gap-x-3 gap-y-2">
         <label htmlFor={id}>{t("lifecycle.until")}</label>
-        <WallTime id={id} value={until} onChoose={setUntil} />
-        <Button variant="quiet" disabled={isBusy} onClick={() => onClose(until)}>
+        <WhenField wanted="moment" id={id} {...field} />
+        <Button variant="quiet" disabled={isBusy} onClick={() => withValue(onClose)}>
           {t("lifecycle.close")}
+          <SiteMark site={site} />
         </Button>
       </span>
     </>

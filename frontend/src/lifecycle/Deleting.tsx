@@ -2,6 +2,7 @@ import { AlertDialog } from "radix-ui";
 import { useId, useState } from "react";
 import { useNavigate } from "react-router";
 import { useTranslation } from "../i18n/useTranslation";
+import { SiteMark } from "../sites";
 import { Part } from "../ui/Part";
 import type { Site } from "../api/client";
 import { Button } from "../ui/Button";
@@ -49,6 +50,7 @@ export function Deleting({ site }: { site: Site }) {
                 onClick={() => remove.mutate(undefined, { onSuccess: () => void navigate("/your-account#deleted") })}
               >
                 {t("lifecycle.deleteNow")}
+                <SiteMark site={site} />
               </Button>
             </span>
           </AlertDialog.Content>

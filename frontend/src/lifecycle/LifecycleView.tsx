@@ -1,4 +1,5 @@
 import { useSite } from "../draft/hooks";
+import { FollowedList } from "../followed";
 import { useTranslation } from "../i18n/useTranslation";
 import { QueryBoundary } from "../ui/QueryBoundary";
 import { ViewHead } from "../ui/ViewHead";
@@ -7,6 +8,7 @@ import { useClosed } from "./api";
 import { Closing } from "./Closing";
 import { CopyFacts } from "./CopyFacts";
 import { Deleting } from "./Deleting";
+import { MakeCopy } from "./MakeCopy";
 import { TakeIn } from "./TakeIn";
 import { TakeOut } from "./TakeOut";
 
@@ -23,6 +25,8 @@ export function LifecycleView({ mayMakeSites }: { mayMakeSites: boolean }) {
         <QueryBoundary query={closed}>{(now) => <Closing site={site} closed={now} />}</QueryBoundary>
         <TakeOut site={site} />
         {site.may.edit.allowed && <CopyFacts site={site} sites={sites} />}
+        <FollowedList site={site.slug} readOnly={!site.may.edit.allowed} />
+        {mayMakeSites && <MakeCopy site={site} />}
         {mayMakeSites && <TakeIn />}
         {site.may.manage.allowed && <Deleting site={site} />}
       </div>

@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { api, result, type Schemas } from "../api/client";
+import { api, result, type Schemas, type Site } from "../api/client";
+import { BUT_SESSION } from "../api/queries";
 import { send } from "../api/upload";
 import { readStyle } from "../draft/api";
 import { useStore } from "../draft/hooks";
@@ -95,7 +96,7 @@ export function useCopy(site: string, other: string) {
       store.noted(before, await readStyle(site));
       return copied;
     },
-    onSettled: () => queries.invalidateQueries({ predicate: ({ queryKey }) => queryKey[0] !== "session" }),
+    onSettled: () => queries.invalidateQueries(BUT_SESSION),
   });
 }
 
@@ -104,6 +105,20 @@ export function useTakeIn() {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: (file: File) => send<TakenIn>("/api/packages", file, () => undefined),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ["sites"] }),
+  });
+}
+
+export type WhatIsCopied = Schemas["SiteCopyIn"]["what"];
+
+/** Makes a site as a copy of another. */
+export function useMakeCopy(site: string) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (given: { name: string; what: WhatIsCopied }) =>
+      result<Site>(
+        api.POST("/api/sites/{site}/copies", { params: { path: { site } }, body: { slug: "", label: "", ...given } }),
+      ),
     onSuccess: () => queries.invalidateQueries({ queryKey: ["sites"] }),
   });
 }

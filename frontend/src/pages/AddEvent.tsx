@@ -1,7 +1,9 @@
-import { useState, type SubmitEvent } from "react";
+import { useId, useState, type SubmitEvent } from "react";
 import { useNavigate } from "react-router";
 import { ApiProblem } from "../api/problem";
 import { useSite } from "../draft/hooks";
+import { useWhen } from "../draft/when/useWhen";
+import { WhenField } from "../draft/when/WhenField";
 import { useTranslation } from "../i18n/useTranslation";
 import { Button } from "../ui/Button";
 import { ErrorNotice } from "../ui/ErrorNotice";
@@ -13,23 +15,25 @@ import { begunOn } from "./schedule";
 export function AddEvent({ onDone }: { onDone: () => void }) {
   const { t } = useTranslation();
   const site = useSite();
+  const id = useId();
   const navigate = useNavigate();
   const plan = usePlanEvent(site.slug);
   const [title, setTitle] = useState("");
-  const [day, setDay] = useState("");
+  const { field, withValue } = useWhen();
+  const [isMissing, setMissing] = useState(false);
   const problem = plan.error instanceof ApiProblem ? plan.error : null;
   function submit(event: SubmitEvent) {
     event.preventDefault();
-    if (!day) return;
-    plan.mutate(
-      { title, schedule: begunOn(day) },
-      {
-        onSuccess: (page) => {
-          onDone();
-          void navigate(`/${site.slug}/pages/${String(page.id)}`);
-        },
+    const opened = {
+      onSuccess: (page: { id: number }) => {
+        onDone();
+        void navigate(`/${site.slug}/pages/${String(page.id)}`);
       },
-    );
+    };
+    withValue((day) => {
+      setMissing(!day);
+      if (day) plan.mutate({ title, schedule: begunOn(day) }, opened);
+    });
   }
   return (
     <form onSubmit={submit} className="mx-6 mb-4 grid max-w-3xl gap-3 rounded-lg border border-line p-4" noValidate>
@@ -42,17 +46,22 @@ export function AddEvent({ onDone }: { onDone: () => void }) {
         errors={problem?.of("title") ?? []}
         onChange={(event) => setTitle(event.target.value)}
       />
-      <Field
-        label={t("event.starts")}
-        type="date"
-        required
-        value={day}
-        errors={problem?.of("schedule") ?? []}
-        hint={t("event.addHint")}
-        onChange={(event) => setDay(event.target.value)}
-      />
+      <div className="grid justify-items-start gap-1">
+        <label htmlFor={id} className="font-semibold">
+          {t("event.starts")}
+        </label>
+        <WhenField wanted="day" id={id} required describedBy={`${id}-hint`} {...field} />
+        <p id={`${id}-hint`} className="text-xs text-soft">
+          {t("event.addHint")}
+        </p>
+        <p role="alert" className="text-stop empty:hidden">
+          {isMissing && !field.value
+            ? t("event.dayMissing")
+            : (problem?.of("schedule") ?? []).map((error) => error.message).join(" ")}
+        </p>
+      </div>
       <div className="flex items-center gap-4">
-        <Button type="submit" disabled={plan.isPending || !day || !title.trim()}>
+        <Button type="submit" disabled={plan.isPending || !title.trim()}>
           {t("event.add")}
         </Button>
         <button type="button" className="act-link" onClick={onDone}>

@@ -2,6 +2,7 @@ import { useId, type ReactNode } from "react";
 import { FieldStatus } from "../draft/FieldStatus";
 import { useFieldState, useSelect, useSite, useStore } from "../draft/hooks";
 import type { DocumentId } from "../draft/store";
+import { WhenField } from "../draft/when/WhenField";
 import { useFormat, WEEKDAYS } from "../i18n/format";
 import { useTranslation } from "../i18n/useTranslation";
 import { useSettled } from "../ui/useSettled";
@@ -34,49 +35,47 @@ function When({ schedule, onChange }: PartProps) {
     <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
       <Labelled label={t("event.starts")}>
         {(id) => (
-          <input
+          <WhenField
+            wanted="day"
             id={id}
-            type="date"
             required
             value={schedule.starts}
-            className={INPUT}
-            onChange={(event) => event.target.value && onChange(movedTo(schedule, event.target.value))}
+            onChoose={(day) => onChange(movedTo(schedule, day))}
           />
         )}
       </Labelled>
       {!whole && (
         <Labelled label={t("event.startsAt")}>
           {(id) => (
-            <input
+            <WhenField
+              wanted="time"
               id={id}
-              type="time"
+              required
               value={schedule.starts_at ?? ""}
-              className={INPUT}
-              onChange={(event) => event.target.value && onChange({ ...schedule, starts_at: event.target.value })}
+              onChoose={(time) => onChange({ ...schedule, starts_at: time })}
             />
           )}
         </Labelled>
       )}
       <Labelled label={t("event.ends")}>
         {(id) => (
-          <input
+          <WhenField
+            wanted="day"
             id={id}
-            type="date"
+            required
             value={schedule.ends ?? schedule.starts}
-            className={INPUT}
-            onChange={(event) => event.target.value && onChange({ ...schedule, ends: event.target.value })}
+            onChoose={(day) => onChange({ ...schedule, ends: day })}
           />
         )}
       </Labelled>
       {!whole && (
         <Labelled label={t("event.endsAt")}>
           {(id) => (
-            <input
+            <WhenField
+              wanted="time"
               id={id}
-              type="time"
               value={schedule.ends_at ?? ""}
-              className={INPUT}
-              onChange={(event) => onChange({ ...schedule, ends_at: event.target.value || null })}
+              onChoose={(time) => onChange({ ...schedule, ends_at: time || null })}
             />
           )}
         </Labelled>
@@ -164,14 +163,11 @@ function Repeats({ schedule, onChange }: PartProps) {
             </Labelled>
             <Labelled label={t("event.until")}>
               {(id) => (
-                <input
+                <WhenField
+                  wanted="day"
                   id={id}
-                  type="date"
                   value={repeat.until ?? ""}
-                  className={INPUT}
-                  onChange={(event) =>
-                    onChange({ ...schedule, repeat: { ...repeat, until: event.target.value || null } })
-                  }
+                  onChoose={(day) => onChange({ ...schedule, repeat: { ...repeat, until: day || null } })}
                 />
               )}
             </Labelled>

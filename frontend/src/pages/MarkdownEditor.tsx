@@ -152,7 +152,7 @@ export function MarkdownEditor({ document, field, labelledBy, describedBy, langu
     }
     const parent = element.current;
     if (!parent) return;
-    const nonce = window.document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content;
+    const nonce = window.document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content;
     const made = new EditorView({
       parent,
       state: EditorState.create({

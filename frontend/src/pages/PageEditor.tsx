@@ -7,6 +7,7 @@ import { FieldErrors } from "../draft/FieldErrors";
 import { FieldStatus } from "../draft/FieldStatus";
 import { useFact, useSelect, useStore } from "../draft/hooks";
 import type { DocumentId } from "../draft/store";
+import { WhenField } from "../draft/when/WhenField";
 import { TextField } from "../draft/TextField";
 import { useTranslation } from "../i18n/useTranslation";
 import { CheckBox } from "../ui/CheckBox";
@@ -42,25 +43,29 @@ function Posted({ document }: { document: DocumentId }) {
   const at = useSelect((one) => asText(one.document(document).value("published_at")).slice(0, 5));
   return (
     <div className="flex flex-wrap gap-3">
-      <label className="grid gap-0.5">
-        <span className="text-xs text-soft">{t("page.published")}</span>
-        <input
-          type="date"
+      <span className="grid gap-0.5">
+        <label htmlFor={`${document}-day`} className="text-xs text-soft">
+          {t("page.published")}
+        </label>
+        <WhenField
+          wanted="day"
           required
+          id={`${document}-day`}
           value={day}
-          className="w-44 rounded-sm border border-soft bg-paper px-2 py-1.5"
-          onChange={(event) => event.target.value && store.choose(document, { published: event.target.value })}
+          onChoose={(published) => store.choose(document, { published })}
         />
-      </label>
-      <label className="grid gap-0.5">
-        <span className="text-xs text-soft">{t("page.publishedAt")}</span>
-        <input
-          type="time"
+      </span>
+      <span className="grid gap-0.5">
+        <label htmlFor={`${document}-at`} className="text-xs text-soft">
+          {t("page.publishedAt")}
+        </label>
+        <WhenField
+          wanted="time"
+          id={`${document}-at`}
           value={at}
-          className="w-32 rounded-sm border border-soft bg-paper px-2 py-1.5"
-          onChange={(event) => store.choose(document, { published_at: event.target.value || null })}
+          onChoose={(time) => store.choose(document, { published_at: time || null })}
         />
-      </label>
+      </span>
     </div>
   );
 }

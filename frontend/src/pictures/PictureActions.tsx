@@ -60,6 +60,7 @@ function Delete({ picture }: { picture: Picture }) {
   const remove = useDelete(useSite().slug);
   const [asked, setAsked] = useState(false);
   const used = picture.uses.length;
+  if (picture.is_live) return <p className="text-soft">{t("pictures.isLive", { number: picture.edition ?? 0 })}</p>;
   if (!asked || !used) {
     return (
       <div>

@@ -12,7 +12,9 @@ import { PictureActions } from "./PictureActions";
 function Uses({ picture }: { picture: Picture }) {
   const { t } = useTranslation();
   const site = useSite();
-  if (!picture.uses.length) return <p className="text-soft">{t("pictures.usedNowhere")}</p>;
+  const { edition } = picture;
+  const shown = edition !== null && <p className="text-soft">{t("pictures.inEdition", { number: edition })}</p>;
+  if (!picture.uses.length) return shown || <p className="text-soft">{t("pictures.usedNowhere")}</p>;
   return (
     <div>
       <h3 className="text-xs text-soft">{t("pictures.uses")}</h3>
@@ -26,6 +28,7 @@ function Uses({ picture }: { picture: Picture }) {
           </li>
         ))}
       </ul>
+      {shown}
     </div>
   );
 }

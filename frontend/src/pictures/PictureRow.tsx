@@ -45,7 +45,11 @@ export function PictureRow({ picture, mayEdit, named }: { picture: Picture; mayE
           </p>
         </div>
         <p className="flex-none text-xs text-soft max-sm:hidden">
-          {picture.uses.length ? t("pictures.used", { count: picture.uses.length }) : t("pictures.usedNowhere")}
+          {picture.uses.length
+            ? t("pictures.used", { count: picture.uses.length })
+            : picture.edition
+              ? t("pictures.inEdition", { number: picture.edition })
+              : t("pictures.usedNowhere")}
         </p>
       </div>
       {open && <PictureEditor picture={picture} mayEdit={mayEdit} />}

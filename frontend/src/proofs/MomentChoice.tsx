@@ -1,6 +1,8 @@
 import { useId, useState } from "react";
 import { useTranslation } from "../i18n/useTranslation";
-import { WallTime } from "../ui/WallTime";
+import { later } from "../ui/later";
+
+const WhenField = later(async () => (await import("../draft/when/WhenField")).WhenField);
 
 interface Props {
   at: string;
@@ -24,7 +26,7 @@ export function MomentChoice({ at, onChoose }: Props) {
       <label htmlFor={id} className="flex-none">
         {t("sheet.asOn")}
       </label>
-      <WallTime id={id} autoFocus={isOpen} value={at} onChoose={onChoose} />
+      <WhenField wanted="moment" id={id} autoFocus={isOpen} value={at} onChoose={onChoose} />
       {at && (
         <button
           type="button"

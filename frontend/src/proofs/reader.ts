@@ -1,7 +1,6 @@
 import { replaceEqualDeep } from "@tanstack/react-query";
 import type { Proof, Proofs, Reach } from "../api/client";
 import { ApiProblem } from "../api/problem";
-import type { Row } from "../draft/facts";
 import { isFile, type Place } from "./model";
 
 export interface PlaceRequest {
@@ -38,6 +37,8 @@ export interface ReaderState {
   direction: Proofs["direction"];
   iconUrl: string;
   lost: boolean;
+  /** Whether something in view has not been drawn for the first time yet. */
+  waits: boolean;
 }
 
 /** What somebody looks at: the places drawn for it, and the facts whose reach is said. */
@@ -61,8 +62,14 @@ export function proofKey(place: Place, path: string): string {
   return `${place} ${path}`;
 }
 
+/** A place of a row: of the page that is looked at, or of the first one. */
+interface SlotPlace {
+  place: Place;
+  home?: boolean;
+}
+
 /** Which proof stands in a slot of a row, while a page is looked at. */
-export function slotKey({ place, home }: Row["slots"][number], path: string): string {
+export function slotKey({ place, home = false }: SlotPlace, path: string): string {
   return proofKey(place, isFile(place) ? "" : home ? "/" : path);
 }
 
@@ -85,6 +92,7 @@ export class ProofReader {
     direction: "ltr",
     iconUrl: "",
     lost: false,
+    waits: false,
   };
   private readonly listeners = new Set<() => void>();
   private readonly viewed = new Map<string, Viewed>();
@@ -139,6 +147,7 @@ export class ProofReader {
     this.rest = setTimeout(() => void this.readReach((key) => this.counted.get(key)?.says !== this.says(key)), REST);
     this.longRest = setTimeout(() => void this.readReach(() => true), LONG_REST);
     this.wanted = true;
+    if (this.places().some((one) => !this.state.proofs[slotKey(one, this.state.path)])) this.set({ waits: true });
     // Rows that come into view together are asked for together.
     if (!this.busy) {
       this.busy = true;
@@ -171,6 +180,7 @@ export class ProofReader {
       }
     }
     this.busy = false;
+    if (this.state.waits) this.set({ waits: false });
   }
 
   /** What is typed for a fact. */

@@ -1,8 +1,9 @@
-import { useId, useState } from "react";
+import { useId } from "react";
+import { useWhen } from "../draft/when/useWhen";
+import { WhenField } from "../draft/when/WhenField";
 import { useTranslation } from "../i18n/useTranslation";
 import { Button } from "../ui/Button";
 import { Refusals } from "../ui/Refusals";
-import { WallTime } from "../ui/WallTime";
 import { useSetTime, type Publishing, type Timing } from "./api";
 
 interface Props {
@@ -16,7 +17,7 @@ export function Later({ site, timing, publishing }: Props) {
   const { t } = useTranslation();
   const id = useId();
   const set = useSetTime(site);
-  const [at, setAt] = useState(timing.proposed);
+  const { field, withValue } = useWhen(timing.proposed);
   return (
     <details className="mt-4">
       <summary className="act-link inline-block cursor-pointer">{t("timed.open")}</summary>
@@ -24,13 +25,13 @@ export function Later({ site, timing, publishing }: Props) {
         className="mt-2 grid max-w-xl gap-2"
         onSubmit={(event) => {
           event.preventDefault();
-          set.mutate({ ...publishing, at });
+          withValue((at) => set.mutate({ ...publishing, at }));
         }}
       >
         <label htmlFor={id}>{t("timed.at", { zone: timing.zone })}</label>
         <span className="flex flex-wrap items-center gap-3">
-          <WallTime id={id} required value={at} min={timing.now} aria-describedby={`${id}-note`} onChoose={setAt} />
-          <Button type="submit" variant="quiet" disabled={set.isPending || !at}>
+          <WhenField wanted="moment" id={id} required describedBy={`${id}-note`} {...field} />
+          <Button type="submit" variant="quiet" disabled={set.isPending}>
             {t("timed.set")}
           </Button>
         </span>

@@ -4,13 +4,14 @@ import { Link } from "react-router";
 import type { Change, Site } from "../api/client";
 import { useSelect, useSite } from "../draft/hooks";
 import { useTranslation } from "../i18n/useTranslation";
+import { StrayNews } from "../consistency";
 import { Loading, QueryBoundary } from "../ui/QueryBoundary";
-import { Button } from "../ui/Button";
 import { CheckBox } from "../ui/CheckBox";
 import { focusCalmly } from "../ui/focusCalmly";
 import { Refusals } from "../ui/Refusals";
 import { Notice } from "../ui/Notice";
 import { heldChange, useChanges, usePublish, useTiming, type Changes, type Published, type Timing } from "./api";
+import { Acts } from "./Acts";
 import { ChangeList, MoreChanges } from "./ChangeList";
 import { Confirmed, useLive } from "./Confirmed";
 import { FirstEdition } from "./FirstEdition";
@@ -19,7 +20,6 @@ import { TimedNotice } from "./TimedNotice";
 import { ProofsProvider } from "../proofs/ProofsProvider";
 import { ChangeProofs } from "./ChangeProofs";
 import { StillUnsaid } from "./StillUnsaid";
-import { StrayNews } from "./StrayNews";
 
 /** The title of what a view has become: read out when it comes, with the view at its top. */
 function Title({ children }: { children: ReactNode }) {
@@ -94,45 +94,51 @@ const keyOf = ({ kind, key }: Change) => `${kind} ${key}`;
 interface ReadyProps {
   site: Site;
   changes: Changes;
+  /** Whether the list is being read anew, since the draft was written. */
+  isReread: boolean;
   /** Asks for more of the changes. */
   onMore: () => void;
   publish: ReturnType<typeof usePublish>;
   timing: Timing | undefined;
 }
 
-function Ready({ site, changes, onMore, publish, timing }: ReadyProps) {
-  const { t } = useTranslation();
-  const first = changes.live_number === 0;
-  const mayPublish = site.may.publish.allowed;
+/** Which changes are left out of what is published, by what they are known by. */
+function useHeld(changes: Changes) {
   const [heldKeys, setHeld] = useState<ReadonlySet<string>>(new Set());
   const isHeld = (change: Change) => heldKeys.has(keyOf(change));
-  const held = changes.changes.filter(isHeld);
-  const heldFacts = useMemo(
+  const facts = useMemo(
     () => changes.changes.filter((one) => one.kind === "fact" && heldKeys.has(keyOf(one))).map((one) => one.key),
     [changes, heldKeys],
   );
-  const publishing = { revision: changes.revision, held: held.map(heldChange) };
-  const count = changes.count - held.length;
   function hold(change: Change, on: boolean) {
     const next = new Set(heldKeys);
     if (on) next.add(keyOf(change));
     else next.delete(keyOf(change));
     setHeld(next);
   }
+  return { held: changes.changes.filter(isHeld), facts, isHeld, hold };
+}
+
+function Ready({ site, changes, isReread, onMore, publish, timing }: ReadyProps) {
+  const { t } = useTranslation();
+  const first = changes.live_number === 0;
+  const mayPublish = site.may.publish.allowed;
+  const { held, facts, isHeld, hold } = useHeld(changes);
+  const publishing = { revision: changes.revision, held: held.map(heldChange) };
   return (
-    <div className="flex min-h-[calc(100vh-60px)] max-w-[96rem] flex-col px-6 pt-4">
-      <Title>{t(first ? "review.titleFirst" : "review.title", { name: site.name })}</Title>
-      <p className="mt-1 mb-5 text-soft">
-        {first ? t("review.leadFirst", { address: site.host }) : t("review.lead", { address: site.host })}
-      </p>
-      <div className="mb-5 empty:hidden">
-        <Refusals error={publish.error} lost={t("review.lost")}>
-          {t("review.lookAgain")}
-        </Refusals>
-      </div>
-      {timing && <TimedNotice site={site.slug} timing={timing} mayChange={mayPublish} />}
-      <NotSaved />
-      <ProofsProvider site={site.slug} path={changes.shown_on} at="" held={heldFacts}>
+    <ProofsProvider site={site.slug} path={changes.shown_on} at="" held={facts}>
+      <div className="flex min-h-[calc(100vh-60px)] max-w-[96rem] flex-col px-6 pt-4">
+        <Title>{t(first ? "review.titleFirst" : "review.title", { name: site.name })}</Title>
+        <p className="mt-1 mb-5 text-soft">
+          {first ? t("review.leadFirst", { address: site.host }) : t("review.lead", { address: site.host })}
+        </p>
+        <div className="mb-5 empty:hidden">
+          <Refusals error={publish.error} lost={t("review.lost")}>
+            {t("review.lookAgain")}
+          </Refusals>
+        </div>
+        {timing && <TimedNotice site={site.slug} timing={timing} mayChange={mayPublish} />}
+        <NotSaved />
         {first ? (
           <FirstEdition changes={changes} onMore={onMore} />
         ) : (
@@ -158,42 +164,15 @@ function Ready({ site, changes, onMore, publish, timing }: ReadyProps) {
             }
           />
         )}
-      </ProofsProvider>
-      {!first && <MoreChanges count={changes.count - changes.changes.length} onMore={onMore} />}
-      <StillUnsaid site={site.slug} />
-      <StrayNews site={site.slug} revision={changes.revision} />
-      {mayPublish && count > 0 && timing && <Later site={site.slug} timing={timing} publishing={publishing} />}
-      {/* It stays where it is while what stands above it comes: else a click would miss it. */}
-      <div className="sticky bottom-0 z-10 -mx-6 mt-auto flex flex-wrap items-center gap-x-6 gap-y-1 border-t border-line bg-paper px-6 py-2.5 sm:gap-y-3 sm:py-4">
-        {mayPublish ? (
-          <Button disabled={publish.isPending || count === 0} onClick={() => publish.mutate(publishing)}>
-            {publish.isPending
-              ? t("review.publishing")
-              : first
-                ? t("review.publishFirst")
-                : t("review.publish", { count })}
-          </Button>
-        ) : (
-          <p className="text-soft">{site.may.publish.reason}</p>
+        {!first && <MoreChanges count={changes.count - changes.changes.length} onMore={onMore} />}
+        <StillUnsaid site={site.slug} readOnly={!site.may.edit.allowed} />
+        <StrayNews site={site.slug} revision={changes.revision} edits={site.may.edit.allowed} />
+        {mayPublish && changes.count > held.length && timing && (
+          <Later site={site.slug} timing={timing} publishing={publishing} />
         )}
-        {held.length > 0 && (
-          <p role="status" className="text-soft">
-            {t("review.held", { count: held.length })}
-          </p>
-        )}
-        <a
-          href={changes.preview_url}
-          target="_blank"
-          rel="noreferrer"
-          className="act-link inline-flex items-center gap-1.5"
-        >
-          {t("review.preview")} <ExternalLink size={13} aria-hidden />
-        </a>
-        <Link to={`/${site.slug}/style`} className="act-link">
-          {t("review.back")}
-        </Link>
+        <Acts site={site} changes={changes} publish={publish} publishing={publishing} isReread={isReread} />
       </div>
-    </div>
+    </ProofsProvider>
   );
 }
 
@@ -216,6 +195,13 @@ export function ReviewView() {
   const changes = useChanges(site.slug);
   const publish = usePublish(site.slug);
   const timing = useTiming(site.slug).data;
+  const revision = useSelect(({ facts }) => facts.state.meta.revision);
+  const reviewed = changes.data?.revision ?? revision;
+  const { refetch } = changes;
+  // What is said or mended in this view belongs to the same edition.
+  useEffect(() => {
+    if (revision > reviewed) void refetch();
+  }, [revision, reviewed, refetch]);
   return (
     <div className="min-h-[calc(100vh-60px)] bg-paper">
       {publish.data ? (
@@ -227,6 +213,7 @@ export function ReviewView() {
               <Ready
                 site={site}
                 changes={now}
+                isReread={revision > reviewed}
                 onMore={() => void changes.fetchNextPage()}
                 publish={publish}
                 timing={timing}

@@ -1,13 +1,12 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, result, type Change, type Schemas } from "../api/client";
+import { BUT_SESSION } from "../api/queries";
 import { useParts } from "./useParts";
 
 export type Changes = Schemas["ChangesOut"];
 export type Published = Schemas["PublishedOut"];
 export type Timing = Schemas["Timing"];
 export type Held = Schemas["HeldChange"];
-
-const BUT_SESSION = { predicate: ({ queryKey }: { queryKey: readonly unknown[] }) => queryKey[0] !== "session" };
 
 /** What a change is known by when it is held back. */
 export const heldChange = ({ kind, key }: Change): Held => ({ kind, key });

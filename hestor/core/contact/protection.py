@@ -40,13 +40,14 @@ def _woven(address: str) -> str:
     return "".join(out)
 
 
-def link(address: str, protection: Protection) -> str:
-    """HTML of a link to write to an address; empty where it is not to be shown."""
+def link(address: str, protection: Protection, text: str = "") -> str:
+    """HTML of a link to write to an address, which says a ``text`` or else the address; empty where it is not shown."""
     if not address or protection == "hidden":
         return ""
     if protection == "plain":
-        return f'<a href="mailto:{escape(address, quote=True)}">{escape(address)}</a>'
-    return f'<a href="{_references("mailto:" + _percent(address))}" dir="ltr">{_woven(address)}</a>'
+        return f'<a href="mailto:{escape(address, quote=True)}">{escape(text or address)}</a>'
+    href = _references("mailto:" + _percent(address))
+    return f'<a href="{href}">{escape(text)}</a>' if text else f'<a href="{href}" dir="ltr">{_woven(address)}</a>'
 
 
 def is_told_to_machines(protection: Protection) -> bool:

@@ -22,6 +22,12 @@ def own_long(language: str) -> str:
 
 
 @lru_cache(maxsize=512)
+def own_full(language: str) -> str:
+    """The language's form of a date with its day of the week."""
+    return str(languages.locale_of(language).date_formats["full"])
+
+
+@lru_cache(maxsize=512)
 def own_short(language: str) -> str:
     """The language's form of a date for lists: its medium one, which names the month where the language does."""
     return str(languages.locale_of(language).date_formats["medium"])

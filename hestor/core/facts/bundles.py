@@ -1,8 +1,10 @@
 """Facts that an owner gives from one site to others together: how it looks, its manners, who it is."""
 
+from collections.abc import Mapping
 from enum import StrEnum
+from typing import Any, Literal
 
-from hestor.core.facts.document import SPECS
+from hestor.core.facts.document import PUBLIC_KEYS, SPECS, Facts, plain
 from hestor.core.facts.spec import Band
 
 
@@ -36,6 +38,27 @@ def bundle_of(key: str) -> Bundle | None:
 def facts_of(bundle: Bundle) -> tuple[str, ...]:
     """The keys of the facts of a bundle, in the sheet's order."""
     return tuple(key for key in SPECS if bundle_of(key) is bundle)
+
+
+Copied = Literal["frame", "facts", "all"]
+"""How much of a site a copy of it takes over: ``all`` is with its pages."""
+_NAMES = frozenset(("name", "short_name"))
+
+
+def copied(what: Copied) -> tuple[str, ...]:
+    """The facts that a copy of a site takes over: never the name, which is the new site's own."""
+    if what == "frame":
+        return (*facts_of(Bundle.LOOK), *facts_of(Bundle.MANNERS))
+    return tuple(key for key in PUBLIC_KEYS if key not in _NAMES)
+
+
+def proposed(bundle: Bundle, settled: Mapping[str, Any], theirs: Facts, ours: Facts) -> tuple[str, ...]:
+    """The facts of a bundle that a followed site says otherwise than when it was ``settled``, and than is said here.
+
+    ``settled`` is what it said then, as plain JSON values.
+    """
+    said, here = (plain(facts, facts_of(bundle)) for facts in (theirs, ours))
+    return tuple(key for key in facts_of(bundle) if said[key] != settled.get(key) and said[key] != here[key])
 
 
 def told_to_several() -> tuple[str, ...]:

@@ -56,6 +56,17 @@ class ContactFacts(FactGroup):
             texts=ITSELF,
         ),
     ] = ""
+    contact_link_text: Annotated[
+        str,
+        FactSpec(
+            Band.CONTACT,
+            Line(0, 80, takes_fill_ins=True),
+            other_text("contact_link_text"),
+            slots=(Slot(Place.FOOTER),),
+            per_language=True,
+            texts=ITSELF,
+        ),
+    ] = ""
     contact_protection: Annotated[
         str,
         FactSpec(

@@ -11,6 +11,7 @@ from hestor.core.imaging.raster import Box, Master
 _MEASURED = 320
 _AIR = 0.05
 _GAP = 0.03
+_WIDE = 1.5
 
 
 def square(master: Master, box: Box, side: int) -> Image.Image:
@@ -56,9 +57,20 @@ def proposed(master: Master) -> Box:
     if measuring.own_ground(image) is None and raster.is_opaque(image):
         return _middle(master)
     shape = raster.ratio(master, box)
-    if shape > 1.5:
+    if shape > _WIDE:
         box = _emblem(measuring.mask(image), box) or box
     return _around(master, box)
+
+
+def mark(master: Master) -> Box | None:
+    """A square around the mark of a wide picture: its emblem, else its first letter; None where none stands apart."""
+    image = raster.drawn_within(master, _MEASURED)
+    box = measuring.box(image)
+    if box is None or raster.ratio(master, box) <= _WIDE:
+        return None
+    mask = measuring.mask(image)
+    found = _emblem(mask, box) or _first_letter(mask, box)
+    return _around(master, found) if found else None
 
 
 def _middle(master: Master) -> Box:
@@ -68,23 +80,40 @@ def _middle(master: Master) -> Box:
     return 0.5 - x, 0.5 - y, 0.5 + x, 0.5 + y
 
 
-def _emblem(mask: Any, box: Box) -> Box | None:
-    """The first or last block between empty columns that is about as wide as it is high."""
+def _blocks(mask: Any, gap: float) -> list[Box]:
+    """The blocks between empty columns, from the left; none of a strip of one colour, which is all ground."""
     height, width = mask.shape
     columns = np.flatnonzero(mask.any(axis=0))
     if not len(columns):
-        # A strip of one colour is all ground.
-        return None
-    breaks = np.flatnonzero(np.diff(columns) > max(2, _GAP * height))
-    starts = [columns[0], *columns[breaks + 1]]
-    ends = [*columns[breaks], columns[-1]]
-    blocks = list(zip(starts, ends, strict=True))
-    for start, end in (blocks[0], blocks[-1]):
+        return []
+    breaks = np.flatnonzero(np.diff(columns) > gap)
+    starts, ends = [columns[0], *columns[breaks + 1]], [*columns[breaks], columns[-1]]
+    blocks = []
+    for start, end in zip(starts, ends, strict=True):
         rows = np.flatnonzero(mask[:, start : end + 1].any(axis=1))
-        high, wide = rows[-1] - rows[0] + 1, end - start + 1
-        if len(blocks) > 1 and 0.6 < wide / high < 1.6 and high > 0.55 * (box[3] - box[1]) * height:
-            return start / width, rows[0] / height, (end + 1) / width, (rows[-1] + 1) / height
-    return None
+        blocks.append((start / width, rows[0] / height, (end + 1) / width, (rows[-1] + 1) / height))
+    return blocks
+
+
+def _is_mark(block: Box, box: Box, mask: Any, least: float) -> bool:
+    """Whether a block is as high as most of the picture, and not much wider or narrower than that."""
+    height, width = mask.shape
+    high = (block[3] - block[1]) * height
+    shape = (block[2] - block[0]) * width / high
+    return bool(least < shape < 1.6 and high > 0.55 * (box[3] - box[1]) * height)
+
+
+def _emblem(mask: Any, box: Box) -> Box | None:
+    """The first or last block that is about as wide as it is high."""
+    blocks = _blocks(mask, max(2, _GAP * mask.shape[0]))
+    ends = (blocks[0], blocks[-1]) if len(blocks) > 1 else ()
+    return next((block for block in ends if _is_mark(block, box, mask, 0.6)), None)
+
+
+def _first_letter(mask: Any, box: Box) -> Box | None:
+    """The first of several blocks, however near they stand; scripts that join their letters have none."""
+    blocks = _blocks(mask, 1)
+    return blocks[0] if len(blocks) > 1 and _is_mark(blocks[0], box, mask, 0.25) else None
 
 
 def _around(master: Master, box: Box) -> Box:

@@ -28,12 +28,15 @@ Advice = Literal[
     "fine_detail",
     "fine_detail_tiny",
     "small_in_square",
+    "strip_in_square",
 ]
 # A pale letter on a ground that vanishes is legible still, so a tenth of the icon is enough.
 _STANDS_OUT = 0.1
 _LEAST_OUTLINE = 0.35
 _MOST_LOST = 0.42
 _LEAST_USED = 0.62
+# Of something lower than this, such as a line of letters, a tab shows a dash.
+_LEAST_ACROSS = 0.38
 
 
 @dataclass(frozen=True)
@@ -70,11 +73,15 @@ def lost(large: Image.Image, small: Image.Image, ground: str) -> float:
     return min(1.0, float(((true - seen) ** 2).sum()) / spread) if spread > 1e-6 else 0.0
 
 
-def used(image: Image.Image) -> float:
-    """How much of the square's side the visible part takes, 0 to 1."""
+def used(image: Image.Image) -> tuple[float, float]:
+    """How much of the square's side the visible part takes, 0 to 1, where it is longest and across that."""
+    if raster.is_opaque(image) and measuring.own_ground(image) is None:
+        return 1.0, 1.0
     box = measuring.box(image)
-    opaque = raster.is_opaque(image) and measuring.own_ground(image) is None
-    return 1.0 if opaque else max(box[2] - box[0], box[3] - box[1]) if box else 0.0
+    if box is None:
+        return 0.0, 0.0
+    wide, high = box[2] - box[0], box[3] - box[1]
+    return max(wide, high), min(wide, high)
 
 
 def _worst_ground(image: Image.Image) -> str:
@@ -90,9 +97,9 @@ def measure(icon: Icon) -> Legibility:
         image = icon.at(size)
         out = {name: measuring.standing_out(image, ground) for name, ground in GROUNDS.items()}
         at.append(AtSize(size, out, lost(large, image, best)))
-    share = used(large)
+    share, across = used(large)
     outline = {name: measuring.outline_standing_out(large, ground) for name, ground in GROUNDS.items()}
-    return Legibility(tuple(at), outline, share, _advice(at, outline, share))
+    return Legibility(tuple(at), outline, share, _advice(at, outline, share, across))
 
 
 def _on_ground(name: str, at: list[AtSize], outline: float) -> str:
@@ -101,12 +108,14 @@ def _on_ground(name: str, at: list[AtSize], outline: float) -> str:
     return f"outline_lost_on_{name}" if outline < _LEAST_OUTLINE else ""
 
 
-def _advice(at: list[AtSize], outline: dict[str, float], share: float) -> tuple[Advice, ...]:
+def _advice(at: list[AtSize], outline: dict[str, float], share: float, across: float) -> tuple[Advice, ...]:
     advices = [cast(Advice, said) for name in GROUNDS if (said := _on_ground(name, at, outline[name]))]
     if at[1].lost > _MOST_LOST:
         advices.append("fine_detail")
     elif at[0].lost > _MOST_LOST:
         advices.append("fine_detail_tiny")
-    if share < _LEAST_USED:
+    if across < _LEAST_ACROSS <= share:
+        advices.append("strip_in_square")
+    elif share < _LEAST_USED:
         advices.append("small_in_square")
     return tuple(advices) or ("clear",)

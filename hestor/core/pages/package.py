@@ -220,14 +220,25 @@ def zipped(files: Iterable[tuple[str, bytes]]) -> bytes:
     return out.getvalue()
 
 
+# A moment that is always the same, so that the same pages make the same file.
+_ALWAYS = (1980, 1, 1, 0, 0, 0)
+
+
 def write_zip(files: Iterable[tuple[str, bytes]], out: IO[bytes]) -> None:
     """Writes the files as a ZIP, one after the other, so that not all of them are held at once."""
     with zipfile.ZipFile(out, "w", zipfile.ZIP_DEFLATED) as archive:
         for name, body in _distinct(files):
-            # A moment that is always the same, so that the same pages make the same file.
-            entry = zipfile.ZipInfo(name, (1980, 1, 1, 0, 0, 0))
+            entry = zipfile.ZipInfo(name, _ALWAYS)
             entry.compress_type = zipfile.ZIP_DEFLATED
             archive.writestr(entry, body)
+
+
+def write_packages(packages: Iterable[tuple[str, Iterable[tuple[str, bytes]]]], out: IO[bytes]) -> None:
+    """Writes several packages, each a ZIP by its name, into one; none of them is held as a whole."""
+    with zipfile.ZipFile(out, "w", zipfile.ZIP_STORED) as archive:
+        for name, files in packages:
+            with archive.open(zipfile.ZipInfo(name, _ALWAYS), "w", force_zip64=True) as inner:
+                write_zip(files, inner)
 
 
 def _distinct(files: Iterable[tuple[str, bytes]]) -> Iterator[tuple[str, bytes]]:

@@ -12,8 +12,8 @@ CONTACT = ("contact_email", "contact_label", "name", "legal_name", "postal_addre
 
 
 def read(page: PageReading) -> Hashable:
-    """All that a footer says."""
-    return page.whole_footer
+    """All that a footer says, and where it leads those who write."""
+    return page.whole_footer, page.addresses("footer address a")
 
 
 def proof(path: str, page: PageReading, sought: Sought) -> Proof:

@@ -10,7 +10,7 @@ from cachetools.keys import hashkey
 
 from hestor.core.errors import Problem
 from hestor.core.facts import document, logo_advice
-from hestor.core.facts.assets import Logo, LogoIcon
+from hestor.core.facts.assets import Logo, LogoIcon, PictureIcon
 from hestor.core.facts.document import Facts
 from hestor.core.facts.logo_advice import LogoAdvice
 from hestor.core.imaging import crops, legibility, proposals, raster
@@ -41,6 +41,8 @@ class LogoReport:
 class BrandReport:
     """The brand of a draft, measured. ``pixels`` are the icon's PNGs by size; ``crop`` is the square found in the logo.
 
+    ``mark`` is the square around the mark alone, where the icon is of a wide picture.
+
     ``proposals`` are colours of the logo by the fact that they are proposed for.
 
     ``share_bytes`` is 0 where the share picture has not been made.
@@ -52,23 +54,24 @@ class BrandReport:
     pixels: Mapping[int, bytes]
     legibility: Legibility
     crop: Box | None
+    mark: Box | None
     share_bytes: int
     proposals: Mapping[str, tuple[str, ...]]
     problems: tuple[Problem, ...]
 
 
 _COLOURS = ("brand_colour", "accent_colour")
-_FOUND: LRUCache[Any, tuple[Box, tuple[str, ...]]] = LRUCache(64)
+_FOUND: LRUCache[Any, tuple[Box, tuple[str, ...], Box | None]] = LRUCache(64)
 _ICONS: LRUCache[Any, tuple[dict[int, bytes], Legibility]] = LRUCache(64)
 
 
-def _found_in_picture(master: Master) -> tuple[Box, tuple[str, ...]]:
-    return crops.proposed(master), proposals.colours_of(raster.drawn_within(master, 200))
+def _found_in_picture(master: Master) -> tuple[Box, tuple[str, ...], Box | None]:
+    return crops.proposed(master), proposals.colours_of(raster.drawn_within(master, 200)), crops.mark(master)
 
 
 @cached(_FOUND, lock=Lock())
-def _found_in(site_id: int, key: str) -> tuple[Box, tuple[str, ...]]:
-    """The square for an icon and the colours that are found in a picture."""
+def _found_in(site_id: int, key: str) -> tuple[Box, tuple[str, ...], Box | None]:
+    """The square for an icon, the colours that are found in a picture, and its mark alone, if it is a wide one."""
     master = pictures.master(site_id, key)
     if master is None:
         raise LookupError(key)
@@ -87,6 +90,16 @@ def _logo(site_id: int, brand: BrandFiles, shown: Shown | None, logo: Logo | Non
     measured = logo_measures.measured(site_id, logo)
     found_amiss = logo_advice.advice(brand.facts, measured, shown.width) if logo == brand.facts.logo else ()
     return LogoReport(shown, measured, largest, modern, fallback, found_amiss)
+
+
+def _mark(site_id: int, facts: Facts, brand: BrandFiles) -> Box | None:
+    """The mark alone of the picture that the icon is a part of."""
+    icon, key = facts.icon, ""
+    if isinstance(icon, PictureIcon):
+        key = icon.picture
+    elif isinstance(icon, LogoIcon) and facts.logo and brand.logo:
+        key = facts.logo.picture
+    return _found_in(site_id, key)[2] if key and pictures.master(site_id, key) else None
 
 
 def _icon_in_pixels(brand: BrandFiles) -> tuple[dict[int, bytes], Legibility]:
@@ -109,7 +122,7 @@ def brand_report(site: Site, typed: Mapping[str, Any]) -> BrandReport:
         "logo": _logo(site.pk, brand, brand.logo, facts.logo),
         "logo_dark": _logo(site.pk, brand, brand.logo_dark, facts.logo_dark),
     }
-    crop, colours = _found_in(site.pk, facts.logo.picture) if facts.logo and brand.logo else (None, ())
+    crop, colours, _ = _found_in(site.pk, facts.logo.picture) if facts.logo and brand.logo else (None, (), None)
     pixels, legible = _measured_icon(brand)
     # A share picture is composed anew for every word; while words are being chosen, its weight is not asked for.
     share = generated_files.file(site.pk, brand, brand.share.src) if facts == site.facts else None
@@ -120,6 +133,7 @@ def brand_report(site: Site, typed: Mapping[str, Any]) -> BrandReport:
         pixels=pixels,
         legibility=legible,
         crop=facts.icon.crop if isinstance(facts.icon, LogoIcon) and facts.icon.crop else crop,
+        mark=_mark(site.pk, facts, brand),
         share_bytes=len(share.body) if share else 0,
         proposals={key: proposals.worth_offering(colours, getattr(facts, key)) for key in _COLOURS},
         problems=problems,

@@ -11,6 +11,7 @@ from hestor.core.pages.faults import MISLEADING
 from hestor.core.pages.fields import COPIED_KINDS
 from hestor.pictures.models import Picture
 from hestor.sites.models import Revision, RevisionQuerySet, Site
+from hestor.sites.selectors.former import said_before
 from hestor.sites.selectors.picture_uses import uses_of
 from hestor.sites.selectors.title_table import survey_of
 
@@ -52,6 +53,7 @@ def checklist(site: Site, now: datetime) -> Checklist:
         empty.count(),
         survey.misleading(MISLEADING),
         silent.count(),
+        said_before(site, "name", site.facts.name),
         site.live_number > 0,
     )
     return Checklist(items(seen), survey.is_whole)

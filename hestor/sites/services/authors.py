@@ -18,6 +18,11 @@ def acts(who: Who) -> None:
     _ACTING.set(who)
 
 
+def acting() -> Account | None:
+    """Who writes in this request; None where nobody at the desk does, as in a job."""
+    return _ACTING.get()()
+
+
 def note(site: Site, pages: Collection[int]) -> None:
     """Notes who wrote pages of the draft, and the facts in which it differs from what the database still holds.
 
@@ -31,7 +36,7 @@ def note(site: Site, pages: Collection[int]) -> None:
         noted.filter(key__in=keys).delete()
     for start in range(0, len(written), _AT_ONCE):
         noted.filter(key="", page__in=written[start : start + _AT_ONCE]).delete()
-    who = _ACTING.get()()
+    who = acting()
     if who is None:
         return
     said = {"site_id": site.pk, "language": site.language, "by": who, "at": clock.now()}

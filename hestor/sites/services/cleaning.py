@@ -11,7 +11,7 @@ from hestor.pictures.models import Content, Picture
 from hestor.pictures.services import DAYS_KEPT
 from hestor.sites.models import Edition, Site, Text
 from hestor.sites.selectors.picture_uses import ADDRESS
-from hestor.sites.services import deeds, page_tree, removal
+from hestor.sites.services import deeds, own_changes, page_tree, removal
 
 _DAYS_GENERATED = 90
 
@@ -21,6 +21,7 @@ def clean(now: datetime) -> int:
     gone = 0
     removal.purge(now)
     deeds.forget_old(now)
+    own_changes.forget_old(now)
     devices.forget_ended(now)
     tries.forget_old(now)
     page_tree.purge(now)

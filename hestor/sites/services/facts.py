@@ -11,6 +11,7 @@ from hestor.core.facts.document import Facts
 from hestor.core.imaging import crops
 from hestor.pictures import selectors as pictures
 from hestor.sites.models import Site
+from hestor.sites.services import own_changes
 from hestor.sites.services.locking import bump, locked
 
 
@@ -37,11 +38,12 @@ def write_facts(site: Site, values: Mapping[str, object], revision: int) -> Site
         site = locked(site, revision)
         if problems:
             raise InvalidInput(problems)
-        before = site.said
+        before, plain = site.said, document.plain(site.facts, tuple(good))
         site.say(good)
         wrong = list(_picture_problems(site.pk, site.facts, good))
         if wrong:
             raise InvalidInput(wrong)
         if site.said != before:
+            own_changes.note(site, None, plain, document.plain(site.facts, tuple(good)))
             bump(site)
         return site

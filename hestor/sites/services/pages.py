@@ -21,6 +21,7 @@ from hestor.sandbox import run_on_text
 from hestor.sites.models import Page, Revision, RevisionQuerySet, Site, Text
 from hestor.sites.selectors.page_fields import COLUMNS, current, fields_of
 from hestor.sites.selectors.picture_uses import ADDRESS
+from hestor.sites.services import own_changes
 from hestor.sites.services.locking import bump, locked
 
 
@@ -212,6 +213,7 @@ def change_page(site: Site, page_id: int, values: Mapping[str, Any], revision: i
                 # What stands below is looked at only if this turns out to be another one.
                 made.place = now.place
             made.save()
+            own_changes.note(site, page_id, before.model_dump(mode="json"), given.model_dump(mode="json"))
             bump(site, [page_id])
             return made
 

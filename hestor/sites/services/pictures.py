@@ -9,7 +9,7 @@ from typing import Any
 
 from django.db import transaction
 
-from hestor.core.errors import PictureInUse
+from hestor.core.errors import PictureInUse, PictureLive
 from hestor.core.facts import document
 from hestor.core.facts.assets import Logo, SharePicture
 from hestor.core.facts.document import Facts
@@ -19,7 +19,7 @@ from hestor.pictures import services
 from hestor.pictures.models import Picture
 from hestor.sites.models import Site
 from hestor.sites.selectors.page_fields import current
-from hestor.sites.selectors.picture_uses import ADDRESS, uses_of
+from hestor.sites.selectors.picture_uses import ADDRESS, shown_in, uses_of
 from hestor.sites.services.locking import bump, locked_whole
 from hestor.sites.services.pages import change_page
 
@@ -85,11 +85,14 @@ def _described(facts: Facts, key: str, old: str, new: str) -> dict[str, Any]:
 def delete(site_id: int, picture_id: int, now: datetime, even_if_used: bool = False) -> None:
     """Deletes a picture; it can be brought back for 30 days. What shows it goes on doing so until it is changed.
 
-    Raises PictureInUse if the draft shows it and ``even_if_used`` does not say that this is known.
+    Raises PictureLive if visitors see it, and PictureInUse if the draft shows it and ``even_if_used`` does not say that
+    this is known.
     """
     with transaction.atomic():
         site = locked_whole(site_id)
         picture = picture_selectors.picture_of(site_id, picture_id)
+        if shown_in(site).get(picture.key) == site.live_number:
+            raise PictureLive(name=picture.name, number=site.live_number)
         uses = uses_of(site, now).get(picture.key, [])
         if uses and not even_if_used:
             raise PictureInUse(name=picture.name, count=len(uses))

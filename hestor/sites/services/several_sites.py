@@ -11,7 +11,7 @@ from hestor.core.errors import HestorError, InvalidInput, Problem
 from hestor.core.facts import document
 from hestor.core.facts.bundles import Bundle, facts_of
 from hestor.sites.models import Deed, Edition, Site
-from hestor.sites.services import deeds, publishing
+from hestor.sites.services import deeds, following, publishing
 from hestor.sites.services.copying import copy_facts
 from hestor.sites.services.facts import write_facts
 from hestor.sites.services.locking import locked
@@ -24,13 +24,20 @@ def say(sites: Sequence[Site], values: Mapping[str, Any]) -> list[Deed]:
     return _in_each(sites, lambda site: write_facts(site, values, site.revision))
 
 
-def give(source: Site, sites: Sequence[Site], bundles: Collection[Bundle]) -> list[Deed]:
-    """Gives the facts of bundles from one site's draft to others. Raises InvalidInput, also where none is chosen."""
+def give(source: Site, sites: Sequence[Site], bundles: Collection[Bundle], follows: bool = False) -> list[Deed]:
+    """Gives the facts of bundles from one site's draft to others, which from then on follow it if ``follows``.
+
+    Raises InvalidInput, also where none is chosen.
+    """
     if not bundles:
         raise InvalidInput([Problem("bundles", "copy_none")])
     keys = [key for key in document.KEYS if any(key in facts_of(bundle) for bundle in bundles)]
     others = [site for site in sites if site.pk != source.pk]
-    return _in_each(others, lambda site: copy_facts(site, source, keys, site.revision))
+    with transaction.atomic():
+        done = _in_each(others, lambda site: copy_facts(site, source, keys, site.revision))
+        if follows:
+            following.follow(source, others, bundles)
+    return done
 
 
 def _in_each(sites: Sequence[Site], write: Callable[[Site], Site]) -> list[Deed]:

@@ -184,3 +184,40 @@ def test_finer_lines_lose_more():
         for n in (2, 6, 24)
     ]
     assert lost[0] < lost[1] < lost[2]
+
+
+def letters_in_a_row(gap: int) -> Image.Image:
+    """Six bold bars, as letters of a word stand, without an emblem."""
+    image = Image.new("RGBA", (6 * 60 + 5 * gap, 80))
+    for number in range(6):
+        left = number * (60 + gap)
+        ImageDraw.Draw(image).rectangle((left, 0, left + 59, 79), fill="#7a2e4d")
+    return image
+
+
+def whole_in_square(image: Image.Image) -> CroppedIcon:
+    master = master_of(image)
+    return CroppedIcon(
+        master, (0.0, 0.5 - master.width / master.height / 2, 1.0, 0.5 + master.width / master.height / 2)
+    )
+
+
+@pytest.mark.parametrize("image", [wordmark("#7a2e4d", 0), letters_in_a_row(8)], ids=["emblem", "letters"])
+def test_a_wide_logo_in_a_square_is_a_strip_and_its_mark_alone_is_not(image):
+    icon = whole_in_square(image)
+    assert "strip_in_square" in legibility.measure(icon).advice
+    mark = crops.mark(icon.master)
+    assert mark is not None
+    left, top, right, bottom = mark
+    # Of the picture it holds the first hundred columns, or sixty, with a little air, and no more of what follows.
+    assert right * image.width < (140 if image.width == wordmark().width else 68)
+    assert left <= 0
+    assert "strip_in_square" not in legibility.measure(CroppedIcon(icon.master, mark)).advice
+    assert (right - left) * image.width == pytest.approx((bottom - top) * image.height)
+
+
+def test_what_stands_in_one_piece_or_is_not_wide_has_no_mark():
+    joined, square = Image.new("RGBA", (400, 80)), Image.new("RGBA", (80, 80))
+    ImageDraw.Draw(joined).rounded_rectangle((0, 0, 399, 79), 30, fill="#7a2e4d")
+    ImageDraw.Draw(square).ellipse((0, 0, 79, 79), fill="#7a2e4d")
+    assert [crops.mark(master_of(image)) for image in (joined, square, Image.new("RGBA", (400, 80)))] == [None] * 3

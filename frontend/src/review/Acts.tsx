@@ -1,0 +1,65 @@
+import { ExternalLink } from "lucide-react";
+import { Link } from "react-router";
+import type { Site } from "../api/client";
+import { useTranslation } from "../i18n/useTranslation";
+import { useProofs } from "../proofs/ProofsProvider";
+import { SiteMark } from "../sites";
+import { Button } from "../ui/Button";
+import type { Changes, Publishing, usePublish } from "./api";
+
+interface Props {
+  site: Site;
+  changes: Changes;
+  publish: ReturnType<typeof usePublish>;
+  publishing: Publishing;
+  isReread: boolean;
+}
+
+/** Publishing and the ways out; it waits until what is to be published was drawn, or can't be. */
+export function Acts({ site, changes, publish, publishing, isReread }: Props) {
+  const { t } = useTranslation();
+  const waits = useProofs((state) => state.waits && Object.keys(state.proofs).length === 0);
+  const mustWait = waits || isReread;
+  const held = publishing.held.length;
+  const count = changes.count - held;
+  const label = waits
+    ? t("review.drawing")
+    : changes.live_number === 0
+      ? t("review.publishFirst")
+      : t("review.publish", { count });
+  return (
+    // It stays where it is while what stands above it comes: else a click would miss it.
+    <div className="sticky bottom-0 z-10 -mx-6 mt-auto flex flex-wrap items-center gap-x-6 gap-y-1 border-t border-line bg-paper px-6 py-2.5 sm:gap-y-3 sm:py-4">
+      {site.may.publish.allowed ? (
+        <Button
+          disabled={publish.isPending || count === 0}
+          // Who comes by keyboard finds it also while it waits: what is disabled can't be reached.
+          aria-disabled={mustWait}
+          className="aria-disabled:opacity-60"
+          onClick={() => !mustWait && publish.mutate(publishing)}
+        >
+          {publish.isPending ? t("review.publishing") : label}
+          <SiteMark site={site} />
+        </Button>
+      ) : (
+        <p className="text-soft">{site.may.publish.reason}</p>
+      )}
+      {held > 0 && (
+        <p role="status" className="text-soft">
+          {t("review.held", { count: held })}
+        </p>
+      )}
+      <a
+        href={changes.preview_url}
+        target="_blank"
+        rel="noreferrer"
+        className="act-link inline-flex items-center gap-1.5"
+      >
+        {t("review.preview")} <ExternalLink size={13} aria-hidden />
+      </a>
+      <Link to={`/${site.slug}/style`} className="act-link">
+        {t("review.back")}
+      </Link>
+    </div>
+  );
+}
