@@ -15,6 +15,19 @@ interface Props {
   isReread: boolean;
 }
 
+/** A label that others take the place of, as wide as the widest of them: what is about to be clicked stays there. */
+function Steady({ label, all }: { label: string; all: string[] }) {
+  return (
+    <span className="grid">
+      {[...new Set([label, ...all])].map((one) => (
+        <span key={one} className={`col-start-1 row-start-1 ${one === label ? "" : "invisible"}`}>
+          {one}
+        </span>
+      ))}
+    </span>
+  );
+}
+
 /** Publishing and the ways out; it waits until what is to be published was drawn, or can't be. */
 export function Acts({ site, changes, publish, publishing, isReread }: Props) {
   const { t } = useTranslation();
@@ -22,11 +35,8 @@ export function Acts({ site, changes, publish, publishing, isReread }: Props) {
   const mustWait = waits || isReread;
   const held = publishing.held.length;
   const count = changes.count - held;
-  const label = waits
-    ? t("review.drawing")
-    : changes.live_number === 0
-      ? t("review.publishFirst")
-      : t("review.publish", { count });
+  const publishes = changes.live_number === 0 ? t("review.publishFirst") : t("review.publish", { count });
+  const label = publish.isPending ? t("review.publishing") : waits ? t("review.drawing") : publishes;
   return (
     // It stays where it is while what stands above it comes: else a click would miss it.
     <div className="sticky bottom-0 z-10 -mx-6 mt-auto flex flex-wrap items-center gap-x-6 gap-y-1 border-t border-line bg-paper px-6 py-2.5 sm:gap-y-3 sm:py-4">
@@ -38,7 +48,7 @@ export function Acts({ site, changes, publish, publishing, isReread }: Props) {
           className="aria-disabled:opacity-60"
           onClick={() => !mustWait && publish.mutate(publishing)}
         >
-          {publish.isPending ? t("review.publishing") : label}
+          <Steady label={label} all={[publishes, t("review.drawing"), t("review.publishing")]} />
           <SiteMark site={site} />
         </Button>
       ) : (
