@@ -29,6 +29,7 @@ from hestor.api import (
     notices,
     own_changes,
     pages,
+    passages,
     pictures,
     proofs,
     reach,
@@ -70,9 +71,10 @@ api = DeskApi(
 )
 register(api)
 _MODULES = (
-    session, account, sites, several_sites, style, proofs, reach, brand, files, pictures, several_pages, pages, changes,
-    own_changes, followed, editions, towns, languages, dates, typed_dates, events, contact, mail, enquiries, notices,
-    defaults, titles, added, address, checklist, import_export, sweep, check, live, lifecycle, whole_site, well_being,
+    session, account, sites, several_sites, style, proofs, reach, brand, files, pictures, several_pages, pages,
+    passages, changes, own_changes, followed, editions, towns, languages, dates, typed_dates, events, contact, mail,
+    enquiries, notices, defaults, titles, added, address, checklist, import_export, sweep, check, live, lifecycle,
+    whole_site, well_being,
 )  # fmt: skip
 for module in _MODULES:
     api.add_router("", module.router)

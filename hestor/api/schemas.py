@@ -300,7 +300,8 @@ class PreviewOut(Schema):
 class ChangeOut(Schema):
     """One difference, in words; ``pages`` is on how many pages it is seen at all, ``reach`` where.
 
-    ``author`` is who made it in the draft, where that is known.
+    ``page`` is the number of a page of the draft that differs, where it is told in the draft; ``author`` is who made it
+    there, where that is known.
     """
 
     kind: Kind
@@ -312,6 +313,7 @@ class ChangeOut(Schema):
     reach: list[PlaceReachOut]
     reach_words: str
     words: str
+    page: int | None = None
     author: AuthorOut | None = None
 
 

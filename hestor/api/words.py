@@ -66,6 +66,7 @@ def change_out(change: Change) -> ChangeOut:
         reach=[PlaceReachOut(place=one.place, number=one.number) for one in change.reach],
         reach_words=reach,
         words=translations.say(f"change.{change.kind}", name=name, key=change.key, reach=reach),
+        page=change.page,
     )
 
 

@@ -2,7 +2,7 @@
 
 import json
 from collections.abc import Collection, Iterable, Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from typing import Any, Literal
 
 from hestor.core.facts import document
@@ -18,7 +18,8 @@ class Change:
     """One difference. ``key`` is the fact's key or the page's address.
 
     ``old`` and ``new`` are what was and what will be: a fact's value as plain JSON, or a page's title. ``pages`` is
-    on how many pages it is seen at all, ``reach`` in how many in each place.
+    on how many pages it is seen at all, ``reach`` in how many in each place. ``page`` is the number of a page that
+    differs and is still there; it is not kept with an edition.
     """
 
     kind: Kind
@@ -27,6 +28,7 @@ class Change:
     new: Any = None
     pages: int = 0
     reach: tuple[PlaceReach, ...] = ()
+    page: int | None = field(default=None, compare=False)
 
     def document(self) -> dict[str, Any]:
         """The change as plain values, to be kept with an edition."""
@@ -81,11 +83,11 @@ def page_changes(gone: Iterable[PageState], come: Iterable[PageState]) -> tuple[
     for page in sorted(old.keys() | new.keys(), key=lambda page: (new.get(page) or old[page]).path):
         before, after = old.get(page), new.get(page)
         if before is None and after is not None:
-            changes.append(Change("page_added", after.path, "", after.title, 1))
+            changes.append(Change("page_added", after.path, "", after.title, 1, page=page))
         elif after is None and before is not None:
             changes.append(Change("page_removed", before.path, before.title, "", 1))
         elif before is not None and after is not None:
-            changes.append(Change("page_changed", after.path, before.title, after.title, 1))
+            changes.append(Change("page_changed", after.path, before.title, after.title, 1, page=page))
     return tuple(changes)
 
 

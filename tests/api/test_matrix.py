@@ -76,6 +76,8 @@ CALLS = [
     ("POST", "/sites/{site}/pages/{page}/move", {"parent": None, "index": 0}, EDIT, 200),
     ("POST", "/sites/{site}/pages/{page}/duplicate", None, EDIT, 201),
     ("POST", "/sites/{site}/pages/{page}/look", LOOK, VIEW, 200),
+    ("POST", "/sites/{site}/pages/{page}/passages", {}, VIEW, 200),
+    ("POST", "/sites/{site}/pages/{page}/merge", {"base": "", "mine": "", "theirs": ""}, EDIT, 200),
     ("POST", "/sites/{site}/pages/{page}/home", None, EDIT, 204),
     ("POST", "/sites/{site}/pages/{page}/not-found", {"on": True}, EDIT, 204),
     ("GET", "/sites/{site}/address", None, VIEW, 200),

@@ -1893,6 +1893,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{site}/pages/{page}/merge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Merge
+         * @description Brings two people's changes of a page's text together, paragraph by paragraph; nothing is kept.
+         */
+        post: operations["hestor_api_passages_merge"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{site}/pages/{page}/move": {
         parameters: {
             query?: never;
@@ -1927,6 +1947,26 @@ export interface paths {
          * @description Makes a page the one for addresses that lead nowhere, or a page like others again.
          */
         post: operations["hestor_api_pages_make_not_found"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/pages/{page}/passages": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Compare
+         * @description What a page says otherwise than visitors read now; nothing is kept.
+         */
+        post: operations["hestor_api_passages_compare"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2964,7 +3004,8 @@ export interface components {
          * ChangeOut
          * @description One difference, in words; ``pages`` is on how many pages it is seen at all, ``reach`` where.
          *
-         *     ``author`` is who made it in the draft, where that is known.
+         *     ``page`` is the number of a page of the draft that differs, where it is told in the draft; ``author`` is who made it
+         *     there, where that is known.
          */
         ChangeOut: {
             author?: components["schemas"]["AuthorOut"] | null;
@@ -2981,6 +3022,8 @@ export interface components {
             new: string;
             /** Old */
             old: string;
+            /** Page */
+            page?: number | null;
             /** Pages */
             pages: number;
             /** Reach */
@@ -2989,6 +3032,21 @@ export interface components {
             reach_words: string;
             /** Words */
             words: string;
+        };
+        /**
+         * ChangedLineOut
+         * @description A line of the page that differs: its field, what is live, and what the draft says.
+         */
+        ChangedLineOut: {
+            /**
+             * Field
+             * @enum {string}
+             */
+            field: "title" | "menu_title" | "own_title" | "path" | "summary";
+            /** New */
+            new: string;
+            /** Old */
+            old: string;
         };
         /**
          * ChangesOut
@@ -3062,6 +3120,18 @@ export interface components {
             is_whole: boolean;
             /** Items */
             items: components["schemas"]["ChecklistItemOut"][];
+        };
+        /**
+         * ClashOut
+         * @description A passage that both changed: what it said, and what each made of it.
+         */
+        ClashOut: {
+            /** Base */
+            base: string;
+            /** Mine */
+            mine: string;
+            /** Theirs */
+            theirs: string;
         };
         /**
          * ClockChangeOut
@@ -4566,6 +4636,32 @@ export interface components {
             revision: number;
         };
         /**
+         * MergeIn
+         * @description A text that two people changed: what both began with, and what each of them made of it.
+         *
+         *     ``choices`` are, for each clash in turn, whose words are taken.
+         */
+        MergeIn: {
+            /** Base */
+            base: string;
+            /** Choices */
+            choices?: ("mine" | "theirs" | "both")[];
+            /** Mine */
+            mine: string;
+            /** Theirs */
+            theirs: string;
+        };
+        /**
+         * MergedOut
+         * @description The clashes in turn, and the whole text; none while there are more clashes than choices.
+         */
+        MergedOut: {
+            /** Body */
+            body: string | null;
+            /** Clashes */
+            clashes: components["schemas"]["ClashOut"][];
+        };
+        /**
          * MessageOut
          * @description A message as the tray lists it; ``error`` is what the mail server said.
          */
@@ -5281,6 +5377,44 @@ export interface components {
         PartsIn: {
             /** Parts */
             parts: components["schemas"]["PartIn"][];
+        };
+        /**
+         * PassageOut
+         * @description Paragraphs that stay (told by their number, without words), or that differ.
+         */
+        PassageOut: {
+            /** Differs */
+            differs: boolean;
+            /** Paragraphs */
+            paragraphs: number;
+            /** Words */
+            words: components["schemas"]["WordsOut"][];
+        };
+        /**
+         * PassagesIn
+         * @description The text of a page as it is being typed; none for the one that is saved.
+         *
+         *     ``back`` is the number of a passage (0 is the first) that is to say again what is live.
+         */
+        PassagesIn: {
+            /** Back */
+            back?: number | null;
+            /** Body */
+            body?: string | null;
+        };
+        /**
+         * PassagesOut
+         * @description A page beside what is live of it. ``body`` is the text with a passage put back, where that was asked for.
+         */
+        PassagesOut: {
+            /** Body */
+            body: string | null;
+            /** Is Live */
+            is_live: boolean;
+            /** Lines */
+            lines: components["schemas"]["ChangedLineOut"][];
+            /** Passages */
+            passages: components["schemas"]["PassageOut"][];
         };
         /**
          * PasswordChange
@@ -7175,6 +7309,19 @@ export interface components {
             };
             /** Pages */
             pages?: components["schemas"]["PageWords"][];
+        };
+        /**
+         * WordsOut
+         * @description Words of a passage, and where they are: in both texts, in what is live, or in the draft.
+         */
+        WordsOut: {
+            /** Text */
+            text: string;
+            /**
+             * Where
+             * @enum {string}
+             */
+            where: "both" | "old" | "new";
         };
     };
     responses: never;
@@ -12160,6 +12307,60 @@ export interface operations {
             };
         };
     };
+    hestor_api_passages_merge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                page: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MergeIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MergedOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
     hestor_api_pages_move: {
         parameters: {
             query?: never;
@@ -12236,6 +12437,60 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+            /** @description Why it was not done */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    hestor_api_passages_compare: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                page: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PassagesIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PassagesOut"];
+                };
             };
             /** @description Not Found */
             404: {

@@ -23,7 +23,9 @@ function tone(status: SaveStatus | undefined): string {
 /** Whether what stands in a field is saved; said quietly at the field itself. */
 export function FieldStatus({ document, field }: { document: DocumentId; field: string }) {
   const { t } = useTranslation();
-  const { status } = useFieldState(document, field);
+  const { status: told, conflict } = useFieldState(document, field);
+  // Of what waits for a choice nothing is on its way.
+  const status = conflict ? undefined : told;
   return (
     <span role="status" className={tone(status)}>
       {status ? t(`save.${status}`) : ""}

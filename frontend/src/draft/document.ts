@@ -123,10 +123,15 @@ export class DraftDocument<V extends object, M> {
   /** The person's choice between two values of one field. */
   settleConflict(key: keyof V, whose: "mine" | "theirs"): void {
     const conflict = this.state.conflicts[key];
-    if (!conflict) return;
+    if (conflict) this.settleWith(key, conflict[whose]);
+  }
+
+  /** Another value in the place of two between which the person had to choose, such as both brought together. */
+  settleWith(key: keyof V, value: V[keyof V]): void {
+    if (!this.state.conflicts[key]) return;
     this.set({ conflicts: without(this.state.conflicts, key) });
     this.sent.delete(key);
-    this.put({ [key]: conflict[whose] } as unknown as Partial<V>);
+    this.put({ [key]: value } as unknown as Partial<V>);
     void this.flush();
   }
 

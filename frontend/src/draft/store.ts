@@ -37,6 +37,7 @@ export interface AnyDocument {
   value(key: string): unknown;
   settle(key: string): void;
   settleConflict(key: string, whose: "mine" | "theirs"): void;
+  settleWith(key: string, value: unknown): void;
   put(values: Values): void;
   unsaved(): Laid;
   takeUp(laid: Laid): Values;

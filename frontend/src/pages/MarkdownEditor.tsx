@@ -101,6 +101,16 @@ const KEYS = keymap.of([
   { key: "Mod-Shift-k", run: link },
 ]);
 
+/** The part of a text in which another differs: the cursor stays where it is in all else. */
+function smallest(old: string, said: string): { from: number; to: number; insert: string } {
+  const most = Math.min(old.length, said.length);
+  let from = 0;
+  while (from < most && old[from] === said[from]) from++;
+  let same = 0;
+  while (same < most - from && old[old.length - 1 - same] === said[said.length - 1 - same]) same++;
+  return { from, to: old.length - same, insert: said.slice(from, said.length - same) };
+}
+
 interface Props {
   document: DocumentId;
   field: string;
@@ -198,10 +208,7 @@ export function MarkdownEditor({ document, field, labelledBy, describedBy, langu
     const made = view.current;
     const now = made?.state.doc.toString();
     if (!made || now === text) return;
-    made.dispatch({
-      changes: { from: 0, to: made.state.doc.length, insert: text },
-      userEvent: FROM_DRAFT,
-    });
+    made.dispatch({ changes: smallest(now ?? "", text), userEvent: FROM_DRAFT });
   }, [text]);
 
   return (

@@ -13,6 +13,7 @@ import { useTranslation } from "../i18n/useTranslation";
 import { CheckBox } from "../ui/CheckBox";
 import { later } from "../ui/later";
 import { Notice } from "../ui/Notice";
+import { BodyConflict } from "./BodyConflict";
 import { PageActions } from "./PageActions";
 import { PageProofs } from "./PageProofs";
 import { SharedParts } from "./SharedParts";
@@ -70,8 +71,9 @@ function Posted({ document }: { document: DocumentId }) {
   );
 }
 
-function Words({ document, field }: { document: DocumentId; field: Field }) {
+function Words({ page, field }: { page: number; field: Field }) {
   const { t } = useTranslation();
+  const document: DocumentId = `page:${page}`;
   const id = `${document}-${field}`;
   const language = useFact("language");
   return (
@@ -99,7 +101,7 @@ function Words({ document, field }: { document: DocumentId; field: Field }) {
           className={LOOKS[field] ?? ""}
         />
       )}
-      <ConflictChoice document={document} field={field} />
+      {field === "body" ? <BodyConflict page={page} /> : <ConflictChoice document={document} field={field} />}
       <FieldErrors document={document} field={field} id={`${id}-wrong`} />
       <p className="text-xs text-soft">
         <FieldStatus document={document} field={field} />
@@ -130,7 +132,7 @@ function Further({ page, document }: { page: PageFull; document: DocumentId }) {
         <Fragment key={field}>
           {(field !== "path" || page.path !== "/") && (
             <div className={field === "menu_title" || field === "path" ? "" : "sm:col-span-2"}>
-              <Words document={document} field={field} />
+              <Words page={page.id} field={field} />
               {field === "menu_title" && !NEVER_IN_MENU.some((kind) => kind === page.kind) && (
                 <InMenu document={document} />
               )}
@@ -160,10 +162,10 @@ export function PageEditor({ page }: { page: PageFull }) {
   return (
     <div className="grid min-w-0 content-start gap-4">
       <Notices page={page} />
-      <Words document={document} field="title" />
+      <Words page={page.id} field="title" />
       {page.kind === "post" && <Posted document={document} />}
       {page.kind === "event" && <EventEditor document={document} />}
-      <Words document={document} field="body" />
+      <Words page={page.id} field="body" />
       <Further page={page} document={document} />
       <PageActions page={page} />
     </div>

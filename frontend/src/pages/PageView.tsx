@@ -1,6 +1,6 @@
 import { ArrowLeft } from "lucide-react";
 import { useState } from "react";
-import { Link, useLocation, useParams } from "react-router";
+import { Link, useLocation, useParams, useSearchParams } from "react-router";
 import type { PageFull } from "../api/client";
 import { useSite, useStore } from "../draft/hooks";
 import { UndoButtons } from "../draft/UndoButtons";
@@ -12,11 +12,15 @@ import { QueryBoundary } from "../ui/QueryBoundary";
 import { useMatch } from "../ui/useNarrow";
 import { usePage } from "./api";
 import { PageAddress, PageState } from "./PageCells";
+import { PageChanges } from "./PageChanges";
 import { PageEditor } from "./PageEditor";
 import { PageLook } from "./PageLook";
 import type { FromList } from "./fromList";
 
-const SIDES = ["text", "look"] as const;
+/** The changed page, as it will be and by what is changed in it. */
+const LOOKS = ["look", "changes"] as const;
+const SIDES = ["text", ...LOOKS] as const;
+type Side = (typeof SIDES)[number];
 /** Where the text and the page stand side by side. */
 const WIDE = "(min-width: 1100px)";
 
@@ -61,31 +65,43 @@ function Head({ page, mayEdit }: { page: PageFull; mayEdit: boolean }) {
 function Sides({ page, mayEdit }: { page: PageFull; mayEdit: boolean }) {
   const { t } = useTranslation();
   const isWide = useMatch(WIDE);
-  const [side, setSide] = useState<(typeof SIDES)[number]>(mayEdit ? "text" : "look");
-  const shows = (one: typeof side) => (isWide && mayEdit) || side === one;
+  const [search] = useSearchParams();
+  const [chosen, setSide] = useState<Side>(search.get("side") === "changes" ? "changes" : mayEdit ? "text" : "look");
+  const isChanged = page.state === "changed";
+  const sides = (isWide || !mayEdit ? LOOKS : SIDES).filter((one) => one !== "changes" || isChanged);
+  const side = sides.find((one) => one === chosen) ?? (isWide || !mayEdit ? "look" : "text");
+  const besides = isWide && mayEdit;
+  const choice = sides.length > 1 && (
+    <PillChoice
+      label={t("page.side")}
+      all={sides}
+      chosen={side}
+      words={(one) => t(`page.sides.${one}`)}
+      onChoose={setSide}
+    />
+  );
   return (
     <div className="px-6 pb-8">
-      {!isWide && mayEdit && (
-        <div className="sticky top-14 z-10 -mx-6 mb-2 border-b border-line bg-paper px-6 py-1.5">
-          <PillChoice
-            label={t("page.side")}
-            all={SIDES}
-            chosen={side}
-            words={(one) => t(`page.sides.${one}`)}
-            onChoose={setSide}
-          />
-        </div>
+      {!besides && choice && (
+        <div className="sticky top-14 z-10 -mx-6 mb-2 border-b border-line bg-paper px-6 py-1.5">{choice}</div>
       )}
-      <div className={isWide && mayEdit ? "grid grid-cols-[minmax(26rem,44rem)_minmax(0,1fr)] gap-6" : ""}>
+      <div className={besides ? "grid grid-cols-[minmax(26rem,44rem)_minmax(0,1fr)] gap-6" : ""}>
         {/* What is being typed stays while the page is looked at. */}
         {mayEdit && (
-          <div className={shows("text") ? "min-w-0" : "hidden"}>
+          <div className={besides || side === "text" ? "min-w-0" : "hidden"}>
             <PageEditor page={page} />
           </div>
         )}
-        {shows("look") && (
-          <div className="sticky top-18 h-[calc(100dvh-11.5rem)] min-h-96">
-            <PageLook page={page.id} path={page.path} narrow={!isWide} />
+        {side !== "text" && (
+          <div className="sticky top-18 flex h-[calc(100dvh-11.5rem)] min-h-96 flex-col gap-1">
+            {besides && choice}
+            <div className="min-h-0 flex-1">
+              {side === "look" ? (
+                <PageLook page={page.id} path={page.path} narrow={!isWide} />
+              ) : (
+                <PageChanges page={page.id} mayEdit={mayEdit} />
+              )}
+            </div>
           </div>
         )}
       </div>

@@ -1,4 +1,5 @@
 import type { ReactNode } from "react";
+import { Link } from "react-router";
 import type { Change } from "../api/client";
 import { useTranslation } from "../i18n/useTranslation";
 import { AuthorLine } from "../ui/AuthorLine";
@@ -23,9 +24,10 @@ type RowProps = {
   below: ReactNode;
   isQuiet: boolean;
   labels: Labels | undefined;
+  link: string | undefined;
 };
 
-function Row({ change, tense, aside, below, isQuiet, labels }: RowProps) {
+function Row({ change, tense, aside, below, isQuiet, labels, link }: RowProps) {
   const { t } = useTranslation();
   const columns = aside
     ? "sm:grid-cols-[11rem_1fr] lg:grid-cols-[11rem_minmax(16rem,1fr)_1.4fr] xl:grid-cols-[11rem_minmax(16rem,1fr)_2.2fr]"
@@ -59,6 +61,12 @@ function Row({ change, tense, aside, below, isQuiet, labels }: RowProps) {
         <dt className="text-soft">{labels?.[1] ?? t(`change.${tense}.new`)}</dt>
         <dd className="min-w-0">
           <Words text={change.new} quiet={isQuiet} />
+          {link && (
+            <Link to={link} className="act-link text-[13px]">
+              {t("change.byParagraph")}
+              <span className="unseen">: {change.new}</span>
+            </Link>
+          )}
         </dd>
       </dl>
       {aside}
@@ -75,12 +83,14 @@ interface Props {
   labels?: Labels;
   aside?: (change: Change) => ReactNode;
   below?: (change: Change) => ReactNode;
+  /** Where more of a change is told. */
+  link?: (change: Change) => string | undefined;
   /** Whether a change is no part of what is to happen. */
   isQuiet?: (change: Change) => boolean;
 }
 
 /** Changes in words: what, how far it reaches, what was and will be; beside each `aside`, under its name `below`. */
-export function ChangeList({ changes, tense, labels, aside, below, isQuiet }: Props) {
+export function ChangeList({ changes, tense, labels, aside, below, link, isQuiet }: Props) {
   return (
     <ul className="border-t border-ink">
       {changes.map((change) => (
@@ -91,6 +101,7 @@ export function ChangeList({ changes, tense, labels, aside, below, isQuiet }: Pr
           labels={labels}
           aside={aside?.(change)}
           below={below?.(change)}
+          link={link?.(change)}
           isQuiet={isQuiet?.(change) ?? false}
         />
       ))}

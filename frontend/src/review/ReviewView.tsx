@@ -146,9 +146,15 @@ function Ready({ site, changes, isReread, onMore, publish, timing }: ReadyProps)
             changes={changes.changes}
             tense="before"
             aside={(change) =>
+              change.kind === "fact" &&
               !isHeld(change) && (
                 <ChangeProofs change={change} site={site.slug} path={changes.shown_on} live={changes.live_number} />
               )
+            }
+            link={(change) =>
+              change.page && change.kind === "page_changed"
+                ? `/${site.slug}/pages/${String(change.page)}?side=changes`
+                : undefined
             }
             isQuiet={isHeld}
             below={(change) =>
