@@ -27,7 +27,7 @@ from hestor.mail.services.sending import send_again
 from hestor.rendering import Renderer
 from hestor.sites.models import Site
 from hestor.sites.selectors.addresses import origin_of
-from hestor.sites.selectors.reach import sample_message
+from hestor.sites.selectors.samples import sample_message
 from hestor.sites.selectors.states import draft_of
 
 router = Router(tags=["mail"])
@@ -107,7 +107,7 @@ def _page(site: Site, html: str, theme: Theme) -> HttpResponse:
 
 @router.get("/sites/{site}/mail/kinds/{message_kind}/html", openapi_extra=gives("text/html"))
 def kind_html(request: HttpRequest, site: str, message_kind: Kind, theme: Theme = "light") -> HttpResponse:
-    """A message of a kind as the draft would have it, with "…" for what is not written yet."""
+    """A message of a kind as the draft would have it, from a sample visitor."""
     found_site = site_for(request, site, Action.VIEW)
     renderer = Renderer(draft_of(found_site), clock.now())
     return _page(found_site, sample_message(renderer, message_kind).html.decode(), theme)

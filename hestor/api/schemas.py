@@ -219,6 +219,7 @@ class ProofOut(Schema):
     plates: str
     read_on: str
     arrangement: str
+    is_sample: bool
 
 
 class PlaceReachOut(Schema):

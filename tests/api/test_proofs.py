@@ -1,3 +1,7 @@
+import re
+
+import pytest
+
 from tests.api.test_style import patch
 
 
@@ -102,3 +106,37 @@ def test_a_keystroke_fetches_no_picture_anew_that_looks_as_it_did(desk, site):
     other = sources(name="Bean House")
     assert ("tab", "icon") in {where for where in before if before[where] != other[where]}
     assert desk.get(other["tab", "icon"]).status_code == 200
+
+
+def ask_new(desk, **facts):
+    """The proofs of the home page of a site that was just made."""
+    return desk.post("/api/sites/harrow/proofs", {"path": "/", "facts": facts}, "application/json").json()
+
+
+@pytest.fixture
+def new_site(desk, site):
+    made = desk.post("/api/sites", {"name": "Harrow", "slug": "harrow"}, "application/json")
+    assert made.status_code == 201
+
+
+def test_a_place_that_no_page_shows_yet_is_drawn_from_a_sample(desk, new_site):
+    said = ask_new(desk, language="de-CH", date_long="d. MMMM y")
+    dated = place(said, "dated", "/")
+    assert dated["is_sample"]
+    assert any(re.search(r"\d\. [A-Z][a-zä]+ 20\d\d", line["text"]) for line in dated["lines"])
+    event = place(said, "event", "/")
+    assert event["is_sample"]
+    assert texts(event)["when"]
+    assert not place(said, "header", "/")["is_sample"]
+
+
+def test_what_a_page_shows_is_drawn_from_it_and_not_from_a_sample(desk, new_site):
+    desk.post("/api/sites/harrow/new-pages", {"title": "Open", "kind": "post"}, "application/json")
+    dated = place(ask_new(desk), "dated", "/")
+    assert dated["lines"]
+    assert not dated["is_sample"]
+
+
+def test_messages_are_drawn_as_if_a_visitor_had_written(desk, site):
+    assert texts(place(ask(desk), "message", ""))["subject"] == "Message from Robin Hale"
+    assert "Robin Berger" in texts(place(ask(desk, language="de-CH"), "message", ""))["subject"]

@@ -45,7 +45,7 @@ def test_publishing_waits_for_the_drawings_but_not_for_ever(server, people):
     page, asked = person.page, []
     page.route("**/api/sites/quillmere/proofs", lambda route: asked.append(route))
     person.open(view="review")
-    expect(page.get_by_role("button", name="Drawing what visitors will see …")).to_be_disabled()
+    expect(page.get_by_role("button", name="Drawing …")).to_be_disabled()
     for route in asked:
         route.abort()
     expect(page.get_by_role("button", name="Publish this change")).to_be_enabled()

@@ -1466,7 +1466,7 @@ export interface paths {
         };
         /**
          * Kind Html
-         * @description A message of a kind as the draft would have it, with "…" for what is not written yet.
+         * @description A message of a kind as the draft would have it, from a sample visitor.
          */
         get: operations["hestor_api_mail_kind_html"];
         put?: never;
@@ -5682,6 +5682,8 @@ export interface components {
             arrangement: string;
             /** Colour */
             colour: string;
+            /** Is Sample */
+            is_sample: boolean;
             /** Lines */
             lines: components["schemas"]["LineOut"][];
             /** Path */

@@ -40,7 +40,13 @@ function FedBy({ proof }: { proof: Proof }) {
   );
 }
 
-function Slot({ slot, fact }: { slot: BoardSlot; fact: string }) {
+interface Props {
+  fact: string;
+  /** Also what no page shows yet, as it would look. */
+  withSamples?: boolean;
+}
+
+function Slot({ slot, fact, withSamples }: Props & { slot: BoardSlot }) {
   const key = useProofs((state) => {
     const own = proofKey(slot.place, state.path);
     return state.proofs[own] ? own : proofKey(slot.place, "");
@@ -48,6 +54,7 @@ function Slot({ slot, fact }: { slot: BoardSlot; fact: string }) {
   const proof = useProofs((state) => state.proofs[key]);
   const reach = useProofs((state) => state.reach[fact]?.places.find((one) => one.place === slot.place));
   if (!proof || (proof.lines.length === 0 && proof.pictures.length === 0)) return null;
+  if (proof.is_sample && !withSamples) return null;
   const dims = fact !== "" && !showsFact(proof, fact) && !reach;
   return (
     <div className={`break-inside-avoid transition-opacity duration-100 ${dims ? "opacity-35" : ""}`}>
@@ -58,7 +65,7 @@ function Slot({ slot, fact }: { slot: BoardSlot; fact: string }) {
 }
 
 /** All places at once; a chosen fact lights those that carry it and dims the rest. */
-export function Board({ fact }: { fact: string }) {
+export function Board({ fact, withSamples = true }: Props) {
   const { t } = useTranslation();
   useMorePlaces("board", [...DRAWN], true, fact ? [fact] : []);
   const isLost = useProofs((state) => state.lost);
@@ -73,7 +80,7 @@ export function Board({ fact }: { fact: string }) {
   return (
     <div className="flex flex-wrap items-start gap-x-5 gap-y-6">
       {SLOTS.map((slot) => (
-        <Slot key={`${slot.place} ${slot.variant ?? ""}`} slot={slot} fact={fact} />
+        <Slot key={`${slot.place} ${slot.variant ?? ""}`} slot={slot} fact={fact} withSamples={withSamples} />
       ))}
     </div>
   );

@@ -24,12 +24,14 @@ function Figure({ at, fact, variant, reach, shows }: Props) {
   const direction = useProofs((state) => state.direction);
   if (!proof) return <p className="text-soft">{t("state.loading")}</p>;
   const label = variant ? t(`variant.${proof.place}.${variant}`) : t(`place.${proof.place}`);
-  const far = reach ? words(reach) : shows ? "" : t("proof.notHere");
+  const far = proof.is_sample ? t("proof.sample") : reach ? words(reach) : shows ? "" : t("proof.notHere");
   const drawing = { proof, fact, variant, iconUrl, themes };
   const caption = (
     <figcaption className={`mt-1.5 text-soft ${open ? "" : "max-w-[224px] text-[11.5px]"}`}>
       <b className="font-semibold text-ink">{label}</b>
-      {open && proof.path && <span className="ms-2 font-code text-xs">{proof.read_on || proof.path}</span>}
+      {open && proof.path && !proof.is_sample && (
+        <span className="ms-2 font-code text-xs">{proof.read_on || proof.path}</span>
+      )}
       {far && <span> · {far}</span>}
     </figcaption>
   );

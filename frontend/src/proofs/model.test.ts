@@ -25,6 +25,7 @@ const proof = (place: Proof["place"]): Proof => ({
   pictures: [],
   plates: "",
   arrangement: "",
+  is_sample: false,
   read_on: "",
   lines: [{ role: "name", text: "A", highlights: [{ fact: "name", start: 0, end: 1 }] }],
 });

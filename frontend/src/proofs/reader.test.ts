@@ -11,6 +11,7 @@ function proofOf(name: string, place: Proof["place"], path: string): Proof {
     pictures: [],
     plates: "",
     arrangement: "",
+    is_sample: false,
     read_on: "",
     lines: [{ role: "title", text: name, highlights: [] }],
   };

@@ -13,7 +13,8 @@ export function FirstEdition({ changes, onMore }: { changes: Changes; onMore: ()
     <>
       <h2 className="mb-3 text-base font-semibold">{t("review.firstSheet")}</h2>
       <div className="dotted rounded-md p-3.5">
-        <Board fact="" />
+        {/* No sample: visitors see none. */}
+        <Board fact="" withSamples={false} />
       </div>
       <p className="py-4">
         <ActionLink expanded={inWords} onClick={() => setInWords(!inWords)}>

@@ -6,7 +6,8 @@ from hestor.core import languages
 from hestor.core.facts import rules
 from hestor.core.facts.own_words import OwnWord, OwnWords
 from hestor.core.facts.own_words import rule as own_words_rule
-from hestor.core.facts.spec import Band, FactGroup, FactSpec, Words, itself
+from hestor.core.facts.spec import Band, FactGroup, FactSpec, Slot, Words, itself
+from hestor.core.places.place import Place
 
 
 class LanguageFacts(FactGroup):
@@ -19,6 +20,7 @@ class LanguageFacts(FactGroup):
             rules.language,
             lambda facts: "ar" if facts.language != "ar" else "de-CH",
             editor="language",
+            slots=(Slot(Place.ALOUD), Slot(Place.DATED)),
             in_words=lambda tag: Words(said=lambda reader: languages.name_in(tag, reader)),
             held=itself("language"),
             drawn=True,

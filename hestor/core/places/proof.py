@@ -45,7 +45,7 @@ class Proof:
     """One place on one page (``path`` is empty for a file that belongs to no page).
 
     ``read_on`` is the page that it was read on, where that is another one than was asked for; ``arrangement`` is how
-    a header is arranged.
+    a header is arranged. ``is_sample`` says that no page of the site shows the place yet: the page was made for it.
     """
 
     place: Place
@@ -56,6 +56,7 @@ class Proof:
     plates: str = ""
     read_on: str = ""
     arrangement: str = ""
+    is_sample: bool = False
 
 
 def pictures(**found: ImageReading | None) -> tuple[Picture, ...]:

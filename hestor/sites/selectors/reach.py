@@ -14,7 +14,6 @@ from hestor.core.facts import document
 from hestor.core.facts.assets import PROBE_KEY
 from hestor.core.facts.document import SPECS, Facts
 from hestor.core.imaging.raster import Master
-from hestor.core.messages.kinds import KINDS, Kind
 from hestor.core.pages.descriptions import DESCRIBED_BY
 from hestor.core.places import reach
 from hestor.core.places.all import FILE_PLACES
@@ -23,13 +22,13 @@ from hestor.core.places.reach import NOWHERE, Reach, SiteReading
 from hestor.core.rules import Value
 from hestor.core.text import fillins, markdown
 from hestor.rendering import Renderer, card
-from hestor.rendering.message import Message
 from hestor.rendering.state import Page
 from hestor.sites.models import Site
 from hestor.sites.selectors import groups
 from hestor.sites.selectors.addresses import address_key, key_of_pages
 from hestor.sites.selectors.groups import Group
 from hestor.sites.selectors.one_date import with_one_date
+from hestor.sites.selectors.samples import sample_message
 from hestor.sites.selectors.states import StoredState, draft_of
 
 # A moment at which it is another year east of the date line than in Greenwich, so that a clock shows in years.
@@ -101,12 +100,6 @@ def read_state(site: Site, facts: Facts, found_groups: Sequence[Group]) -> SiteR
             raise LookupError(group.path)
         pages.append((group.count, reach.read_page(page)))
     return SiteReading(tuple(pages), reach.read_files(files_of(renderer), renderer.style))
-
-
-def sample_message(renderer: Renderer, kind: Kind) -> Message:
-    """A message as it would be sent at the moment of the renderer; what nobody has written yet is "…"."""
-    sample = dict.fromkeys(KINDS[kind].names, "…") | {"link": f"{renderer.state.origin}/"}
-    return renderer.message(KINDS[kind], {**sample, "moment": renderer.frame.moment(renderer.frame.now)})
 
 
 def _message(renderer: Renderer) -> bytes:
