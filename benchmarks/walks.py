@@ -138,6 +138,70 @@ def _eight(page: Page, server: Server) -> tuple[int, float]:
     return hand.count, hand.scrolled / size["height"]
 
 
+class Keys:
+    """Somebody without a mouse, who counts each key but those of words."""
+
+    def __init__(self, page: Page) -> None:
+        self.page = page
+        self.count = 0
+
+    def press(self, *keys: str) -> None:
+        """Presses keys, one after the other."""
+        for key in keys:
+            self.page.keyboard.press(key)
+            self.count += 1
+
+    def goes_to(self, target: Locator) -> None:
+        """Presses Tab until something has the focus, once what leads there has come."""
+        target.wait_for()
+        self.page.wait_for_load_state("networkidle")
+        for _ in range(100):
+            if target.evaluate("it => it === document.activeElement"):
+                return
+            self.press("Tab")
+        raise AssertionError(f"no Tab leads to {target}")
+
+
+def _eight_by_keys(page: Page, server: Server) -> int:
+    """The same by keyboard alone: the keys that it takes besides words."""
+    page.goto(f"{server.desk}/new-site")
+    keys = Keys(page)
+    page.get_by_label("What is the site called?").press_sequentially("Harrow Lane Bakery")
+    keys.press("Tab")
+    page.keyboard.type("trogen")
+    page.get_by_role("listbox").get_by_role("option").first.wait_for()
+    keys.press("ArrowDown", "Enter")
+    keys.goes_to(page.get_by_role("button", name="Make the site"))
+    keys.press("Enter")
+    keys.goes_to(page.get_by_role("link", name="A tagline"))
+    keys.press("Enter")
+    keys.goes_to(page.get_by_role("textbox", name="Tagline", exact=True))
+    page.keyboard.type("Bread from Trogen")
+    keys.goes_to(page.get_by_role("button", name="Upload a logo").first)
+    with page.expect_file_chooser() as asked:
+        keys.press("Enter")
+    # In the system's window a file is chosen by its name.
+    asked.value.set_files({"name": "logo.png", "mimeType": "image/png", "buffer": png(300, 80)})
+    keys.count += 1
+    keys.goes_to(page.get_by_role("group", name="Icon", exact=True).get_by_role("button", name="From the logo"))
+    keys.press("Enter")
+    keys.goes_to(page.get_by_role("textbox", name="Contact address", exact=True))
+    page.keyboard.type("bread@harrow.example")
+    page.get_by_text("✓ Saved").last.wait_for()
+    keys.press("Control+k")
+    page.get_by_role("combobox", name="Find").wait_for()
+    page.keyboard.type("publish")
+    page.get_by_role("option").first.wait_for()
+    keys.press("Enter")
+    publish = page.get_by_role("button", name="Publish the first edition")
+    keys.goes_to(page.get_by_role("link", name="Skip to publishing"))
+    keys.press("Enter")
+    keys.goes_to(publish)
+    keys.press("Enter")
+    page.get_by_role("heading", name="is live").wait_for()
+    return keys.count
+
+
 def _walk(browser: Browser, walk: Callable[[Page, Server], tuple[float, ...]], width: int = WIDE) -> tuple[float, ...]:
     with tempfile.TemporaryDirectory() as folder, Server(make_data(Path(folder) / "data")) as server:
         page = _signed_in(browser, server, width)
@@ -159,4 +223,6 @@ def measure() -> Iterator[Figure]:
         taps, screens = _walk(browser, _eight, PHONE)
         yield Figure("taps at 390 px: from nothing to eight facts live", taps, "", 10)
         yield Figure("screens scrolled at 390 px: from nothing to eight facts live", screens, "", 5)
+        (keys,) = _walk(browser, lambda page, server: (_eight_by_keys(page, server),))
+        yield Figure("keys besides words: from nothing to eight facts live", keys, "", 60)
         browser.close()

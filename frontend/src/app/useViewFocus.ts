@@ -1,4 +1,5 @@
 import { useEffect, useRef } from "react";
+import { useLocation } from "react-router";
 import { focusCalmly } from "../ui/focusCalmly";
 
 /** How long a view may take to fetch what its title needs. */
@@ -17,7 +18,9 @@ function focusTitle(): boolean {
  * browser has announced the page itself.
  */
 export function useViewFocus(pathname: string): void {
-  const before = useRef(pathname);
+  const { key } = useLocation();
+  // What leads to a site, such as the form that makes one, is a view of the same page, too.
+  const before = useRef(key === "default" ? pathname : "");
   useEffect(() => {
     if (before.current === pathname) return;
     before.current = pathname;

@@ -7,6 +7,9 @@ import { SiteMark } from "../sites";
 import { Button } from "../ui/Button";
 import type { Changes, Publishing, usePublish } from "./api";
 
+/** The id of the button that publishes, for the way there from the top. */
+export const PUBLISH = "publish";
+
 interface Props {
   site: Site;
   changes: Changes;
@@ -38,10 +41,12 @@ export function Acts({ site, changes, publish, publishing, isReread }: Props) {
   const publishes = changes.live_number === 0 ? t("review.publishFirst") : t("review.publish", { count });
   const label = publish.isPending ? t("review.publishing") : waits ? t("review.drawing") : publishes;
   return (
-    // It stays where it is while what stands above it comes: else a click would miss it.
-    <div className="sticky bottom-0 z-10 -mx-6 mt-auto flex flex-wrap items-center gap-x-6 gap-y-1 border-t border-line bg-paper px-6 py-2.5 sm:gap-y-3 sm:py-4">
+    // It stays where it is while what stands above it comes: else a click would miss it. In a low window, such as at
+    // 200 % on a small screen, it would hide what is reviewed.
+    <div className="sticky bottom-0 z-10 [@media(max-height:480px)]:static -mx-6 mt-auto flex flex-wrap items-center gap-x-6 gap-y-1 border-t border-line bg-paper px-6 py-2.5 sm:gap-y-3 sm:py-4">
       {site.may.publish.allowed ? (
         <Button
+          id={PUBLISH}
           disabled={publish.isPending || count === 0}
           // Who comes by keyboard finds it also while it waits: what is disabled can't be reached.
           aria-disabled={mustWait}

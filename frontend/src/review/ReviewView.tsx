@@ -11,7 +11,7 @@ import { focusCalmly } from "../ui/focusCalmly";
 import { Refusals } from "../ui/Refusals";
 import { Notice } from "../ui/Notice";
 import { heldChange, useChanges, usePublish, useTiming, type Changes, type Published, type Timing } from "./api";
-import { Acts } from "./Acts";
+import { Acts, PUBLISH } from "./Acts";
 import { ChangeList, MoreChanges } from "./ChangeList";
 import { Confirmed, useLive } from "./Confirmed";
 import { FirstEdition } from "./FirstEdition";
@@ -132,6 +132,11 @@ function Ready({ site, changes, isReread, onMore, publish, timing }: ReadyProps)
         <p className="mt-1 mb-5 text-soft">
           {first ? t("review.leadFirst", { address: site.host }) : t("review.lead", { address: site.host })}
         </p>
+        {mayPublish && (
+          <a href={`#${PUBLISH}`} className="act-link sr-only focus:not-sr-only">
+            {t("review.skip")}
+          </a>
+        )}
         <div className="mb-5 empty:hidden">
           <Refusals error={publish.error} lost={t("review.lost")}>
             {t("review.lookAgain")}
