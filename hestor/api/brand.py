@@ -42,6 +42,7 @@ def _logo(site: Site, report: BrandReport, name: str) -> dict[str, Any] | None:
         "trim": logo.measured.trim, "sensible_width": logo.measured.width, "one_colour": logo.measured.one_colour,
         "standing": logo.measured.standing, "sharp_to": logo.measured.sharp_to,
         "modern_bytes": logo.modern_bytes, "fallback_bytes": logo.fallback_bytes, "scales": logo.largest,
+        "is_banner": report.brand.has_banner, "phone_part": logo.measured.phone_part,
         "advice": [vars(one) for one in logo.advice],
     }  # fmt: skip
 

@@ -111,6 +111,8 @@ class LogoReportOut(Schema):
     one_colour: str | None
     standing: dict[str, Standing]
     sharp_to: int
+    is_banner: bool
+    phone_part: Trim
     scales: int
     modern_bytes: int
     fallback_bytes: int

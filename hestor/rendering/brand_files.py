@@ -30,7 +30,7 @@ GENERATOR_VERSION = 1
 """Counts up when the same facts would make other files, so that their addresses change too."""
 
 PREFIX = "/_hestor/"
-_NAME = re.compile(r"(icon|logo|logodark|share)-([0-9a-f]{16})/([\w.-]{1,40})")
+_NAME = re.compile(r"(icon|logo|logodark|logophone|share)-([0-9a-f]{16})/([\w.-]{1,40})")
 _PICTURE = re.compile(r"pic-([0-9a-f]{32})(?:/(\d{1,4})\.(avif|webp|jpg|png)|(\.svg))?")
 _PAGE_SHARE = re.compile(r"share-[0-9a-f]{16}/([0-9a-f]{32})\.jpg")
 _TYPES = {
@@ -140,13 +140,12 @@ class BrandFiles:
         )
 
     def _shown_logo(self, fact: Logo | None, kind: str) -> Shown | None:
+        width = self._width_of(kind)
         master = self._logo_master(fact)
         if fact is None or master is None:
             return None
-        sizes = logos.plan(master, logos.part(fact.trim), self.logo_width)
-        folder = (
-            f"{self._root}{kind}-{_hash([fact.model_dump(mode='json', exclude={'description'}), self.logo_width])}/"
-        )
+        sizes = logos.plan(master, logos.part(fact.trim), width)
+        folder = f"{self._root}{kind}-{_hash([fact.model_dump(mode='json', exclude={'description'}), width])}/"
         ending = _fallback(master)
 
         def srcset(ending: str) -> str:
@@ -169,6 +168,15 @@ class BrandFiles:
         master = self._logo_master(self.facts.logo)
         return logos.sensible_width(raster.ratio(master, logos.part(self.facts.logo.trim))) if master else 0
 
+    def _width_of(self, kind: str) -> int:
+        """How wide a logo is, by what it is for."""
+        return logos.PHONE_WIDTH if kind == "logophone" else self.logo_width
+
+    @property
+    def has_banner(self) -> bool:
+        """Whether the logo takes a line of the header for itself."""
+        return self.logo is not None and self.logo.width > logos.BANNER
+
     @cached_property
     def logo(self) -> Shown | None:
         """The logo as the header shows it."""
@@ -178,6 +186,21 @@ class BrandFiles:
     def logo_dark(self) -> Shown | None:
         """The logo for dark grounds, if there is one of its own."""
         return self._shown_logo(self.facts.logo_dark, "logodark") if self.facts.logo else None
+
+    @cached_property
+    def logo_phone(self) -> Shown | None:
+        """What narrow windows show of a logo that is a banner, if it is something of its own."""
+        return self._shown_logo(self.facts.logo_phone, "logophone") if self.has_banner else None
+
+    @property
+    def _logos(self) -> tuple[tuple[str, Shown | None, Logo | None], ...]:
+        """All logos: what each is for, how it is shown, and the fact that says it."""
+        facts = self.facts
+        return (
+            ("logo", self.logo, facts.logo),
+            ("logodark", self.logo_dark, facts.logo_dark),
+            ("logophone", self.logo_phone, facts.logo_phone),
+        )
 
     def _share_recipe(self) -> Any:
         facts = self.facts
@@ -247,7 +270,7 @@ class BrandFiles:
         folder, _, file = local.rpartition("/")
         if self._is(self.icon_folder, folder + "/"):
             return file in self.icon_names
-        logos_named = (address for shown in (self.logo, self.logo_dark) if shown for address in shown.addresses)
+        logos_named = (address for _, shown, _ in self._logos if shown for address in shown.addresses)
         return any(self._is(one, path) for one in logos_named)
 
     def _has_picture(self, key: str, width: str | None, ending: str | None, as_drawing: bool) -> bool:
@@ -275,23 +298,23 @@ class BrandFiles:
             return {
                 folder + each_name: _file(each_name, icons.make(icon, each_name)) for each_name in icons.names_of(icon)
             }
-        for shown, fact in ((self.logo, self.facts.logo), (self.logo_dark, self.facts.logo_dark)):
+        for kind, shown, fact in self._logos:
             if shown and fact and self._is(shown.src.rpartition("/")[0] + "/", folder):
                 return {
                     f"{folder}{scale}x.{end}": _file(f"x.{end}", body)
-                    for (scale, end), body in self._logo_files(fact).items()
+                    for (scale, end), body in self._logo_files(fact, self._width_of(kind)).items()
                 }
         return self._share_file(path, name.rpartition("/")[2])
 
     def _is(self, folder: str, path: str) -> bool:
         return folder.removeprefix(self._root.removesuffix(PREFIX)) == path
 
-    def _logo_files(self, fact: Logo) -> dict[tuple[int, str], bytes]:
+    def _logo_files(self, fact: Logo, width: int) -> dict[tuple[int, str], bytes]:
         master = self._logo_master(fact)
         if master is None:
             return {}
         part = logos.part(fact.trim)
-        return logos.files(master, part, fact.recolour, logos.plan(master, part, self.logo_width))
+        return logos.files(master, part, fact.recolour, logos.plan(master, part, width))
 
     def _share_file(self, path: str, name: str) -> dict[str, Response]:
         if self._is(self.share.src, path):

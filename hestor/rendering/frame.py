@@ -151,6 +151,8 @@ class Frame(Voice):
     def _header_classes(self) -> str:
         facts = self.facts
         found = [f"is-{facts.header_arrangement}"] if facts.header_arrangement != "below" else []
+        if "logo" in facts.header_parts and self.brand.has_banner:
+            found.append("has-banner")
         return " ".join(["site-header", *found, *([f"folds-{facts.menu_fold}"] if facts.menu_fold else [])])
 
     @cached_property
@@ -223,6 +225,7 @@ class Frame(Voice):
             "has_svg": "icon.svg" in self.brand.icon_names,
             "logo": self.brand.logo,
             "logo_dark": self.brand.logo_dark,
+            "logo_phone": self.brand.logo_phone,
             "origin": self.state.origin,
             "feed_url": f"{self.root}/feed.xml" if self.has_news else "",
             "script_url": self.root + static_files.script_url(),

@@ -153,7 +153,7 @@ def test_an_icon_from_a_picture_is_cropped_by_keyboard(owner_desk, server):
     icon, page = owner_desk.fact("Icon"), owner_desk.page
     icon.get_by_role("button", name="From a picture").click()
     icon.locator("input[type=file]").first.set_input_files(PHOTO)
-    area = icon.get_by_role("group", name="Part of the picture for the icon")
+    area = icon.get_by_role("group", name="Part of the picture that is shown")
     expect(area).to_be_visible()
     kept(owner_desk, "Icon")
 

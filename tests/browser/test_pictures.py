@@ -149,3 +149,30 @@ def test_nothing_yet_no_connection_and_by_keyboard(owner):
         page.keyboard.press("Enter")
     chooser.value.set_files(file("a.png", png(60, 40)))
     expect(page.get_by_role("button", name="Open a.png")).to_be_visible()
+
+
+def test_a_logo_as_wide_as_the_page_shows_a_part_on_phones(owner):
+    file = {"name": "banner.png", "mimeType": "image/png", "buffer": png(1800, 300, 3)}
+    pictures = f"{owner.server.desk}/api/sites/quillmere/pictures"
+    key = owner.context.request.post(pictures, multipart={"file": file}).json()["picture"]["key"]
+    owner.writes(logo={"picture": key}, logo_dark=None, logo_plate="both")
+    page = owner.open().page
+    logo = owner.fact("Logo")
+    expect(logo.get_by_role("button", name="Show a part on phones")).to_have_count(0)
+    logo.get_by_role("spinbutton", name="Width in pixels").fill("1344")
+    logo.get_by_role("button", name="Show a part on phones").press("Enter")
+    area = logo.get_by_role("group", name="Part of the picture that is shown")
+    area.focus()
+    page.keyboard.press("ArrowLeft")
+    expect(logo.get_by_text("Saved").last).to_be_visible()
+    assert owner.wrong_at_any_width(logo) == []
+    preview = page.request.get(f"{owner.server.desk}/api/sites/quillmere/preview").json()["address"]
+    for scheme in ("light", "dark"):
+        page.emulate_media(color_scheme=scheme)
+        for width, part in ((390, "/logophone-"), (1280, "/logo-")):
+            page.set_viewport_size({"width": width, "height": 800})
+            page.goto(f"{preview}about/")
+            image = page.locator("header .logo")
+            assert part in image.evaluate("async i => { await i.decode(); return i.currentSrc; }")
+            assert image.bounding_box()["width"] > 0.85 * min(width, 1056)
+            assert owner.overflows() == 0

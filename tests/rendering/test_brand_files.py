@@ -206,3 +206,31 @@ def test_a_picture_smaller_than_every_width_comes_in_its_own():
     webp = PageReading(render(made, "/s/", NOW).body).css_first(".prose source").attributes
     assert opened(render(made, webp["srcset"].split()[0], NOW).body).size == (120, 90)
     assert opened(render(made, image["src"], NOW).body).size == (120, 90)
+
+
+BANNER = "e" * 32
+WIDE = {"logo": BANNER, "logo_width": 900}
+PART = {"logo_phone": {"picture": BANNER, "trim": [0.25, 0, 0.75, 1]}}
+
+
+@pytest.fixture
+def with_banner(monkeypatch):
+    monkeypatch.setitem(MASTERS, BANNER, master_of(noise(1200, 200)))
+
+
+@pytest.mark.usefixtures("with_banner")
+def test_a_banner_takes_a_line_and_phones_show_their_own_part():
+    page = says("/about/", **WIDE, **PART)
+    assert "has-banner" in page.arrangement.split()
+    assert (page.logo.width, page.logo_phone.width) == (900, 480)
+    shown = opened(file(page.logo_phone.src, **WIDE, **PART).body)
+    assert shown.width / shown.height == pytest.approx(3, abs=0.02)
+    assert says("/about/", **WIDE).logo_phone is None
+
+
+@pytest.mark.usefixtures("with_banner")
+def test_a_small_logo_is_whole_on_phones_and_stands_beside_the_name():
+    page = says("/about/", logo=BANNER, logo_width=480, **PART)
+    assert page.logo_phone is None
+    assert "has-banner" not in page.arrangement
+    assert "has-banner" not in says("/about/", **WIDE, header_parts=["name"]).arrangement

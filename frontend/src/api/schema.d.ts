@@ -2889,6 +2889,7 @@ export interface components {
                 legal_name?: string;
                 logo?: unknown;
                 logo_dark?: unknown;
+                logo_phone?: unknown;
                 logo_plate?: unknown;
                 logo_says_name?: unknown;
                 logo_width?: unknown;
@@ -3948,6 +3949,7 @@ export interface components {
             legal_name: string;
             logo?: components["schemas"]["Logo"] | null;
             logo_dark?: components["schemas"]["Logo"] | null;
+            logo_phone?: components["schemas"]["Logo"] | null;
             /**
              * Logo Plate
              * @default
@@ -4481,10 +4483,14 @@ export interface components {
             fallback_bytes: number;
             /** Height */
             height: number;
+            /** Is Banner */
+            is_banner: boolean;
             /** Modern Bytes */
             modern_bytes: number;
             /** One Colour */
             one_colour: string | null;
+            /** Phone Part */
+            phone_part: number[];
             /** Scales */
             scales: number;
             /** Sensible Width */
@@ -5759,6 +5765,7 @@ export interface components {
                 legal_name?: string;
                 logo?: unknown;
                 logo_dark?: unknown;
+                logo_phone?: unknown;
                 logo_plate?: unknown;
                 logo_says_name?: unknown;
                 logo_width?: unknown;
@@ -5970,6 +5977,7 @@ export interface components {
                 legal_name?: string;
                 logo?: unknown;
                 logo_dark?: unknown;
+                logo_phone?: unknown;
                 logo_plate?: unknown;
                 logo_says_name?: unknown;
                 logo_width?: unknown;
@@ -6582,6 +6590,7 @@ export interface components {
                 legal_name?: string;
                 logo?: unknown;
                 logo_dark?: unknown;
+                logo_phone?: unknown;
                 logo_plate?: unknown;
                 logo_says_name?: unknown;
                 logo_width?: unknown;

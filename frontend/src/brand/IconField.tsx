@@ -4,7 +4,7 @@ import { useTranslation } from "../i18n/useTranslation";
 import { ActionLink } from "../ui/ActionLink";
 import { Advice } from "../ui/Advice";
 import { useBrandReport } from "./BrandReport";
-import { IconCrop } from "./IconCrop";
+import { PictureCrop } from "./PictureCrop";
 import { IconMaker } from "./IconMaker";
 import { IconPicture } from "./IconPicture";
 
@@ -122,7 +122,8 @@ function LogoCrop({ site }: { site: string }) {
   const crop = useBrandReport()?.icon.crop;
   if (!logo || !crop) return null;
   return (
-    <IconCrop
+    <PictureCrop
+      aspect={1}
       src={`/api/sites/${site}/files/pic-${logo.picture}`}
       crop={crop}
       onCrop={(next) => facts.choose({ icon: { source: "logo", crop: next } }, true)}

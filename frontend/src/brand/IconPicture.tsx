@@ -2,7 +2,7 @@ import { useCallback } from "react";
 import { useFact, useFactActions } from "../draft/hooks";
 import { useTranslation } from "../i18n/useTranslation";
 import { PictureChoice, proposedCrop, UploadArea, type Picture } from "../pictures";
-import { IconCrop } from "./IconCrop";
+import { PictureCrop } from "./PictureCrop";
 
 /** An icon from a picture: bring or choose one, then the square of it; the first square is proposed. */
 export function IconPicture({ site }: { site: string }) {
@@ -22,7 +22,8 @@ export function IconPicture({ site }: { site: string }) {
       <UploadArea site={site} label={t("icon.upload")} onUploaded={take} />
       <PictureChoice site={site} onChoose={take} />
       {icon?.source === "picture" && (
-        <IconCrop
+        <PictureCrop
+          aspect={1}
           key={icon.picture}
           src={`/api/sites/${site}/files/pic-${icon.picture}`}
           crop={icon.crop}

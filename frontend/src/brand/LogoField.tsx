@@ -59,7 +59,7 @@ export function LogoField({ readOnly }: { readOnly: boolean }) {
       const dark = store.facts.value("logo_dark");
       // A version for dark that was made of the former logo says nothing of the new one.
       const stale = dark && dark.picture === former?.picture;
-      facts.choose({ logo: logoOf(picture), logo_width: 0, ...(stale ? { logo_dark: null } : {}) });
+      facts.choose({ logo: logoOf(picture), logo_width: 0, logo_phone: null, ...(stale ? { logo_dark: null } : {}) });
     },
     [facts, store],
   );

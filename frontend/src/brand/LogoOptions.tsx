@@ -3,6 +3,7 @@ import { useFact, useFactActions, useFieldState } from "../draft/hooks";
 import { useTranslation } from "../i18n/useTranslation";
 import { ActionLink } from "../ui/ActionLink";
 import { useBrandReport } from "./BrandReport";
+import { PhonePart } from "./PhonePart";
 
 const LEAST = leastOf("logo_width");
 const MOST = mostOf("logo_width");
@@ -65,6 +66,7 @@ export function LogoOptions() {
   return (
     <>
       <Width />
+      <PhonePart />
       <label className="mt-2 flex items-start gap-2">
         <input
           type="checkbox"

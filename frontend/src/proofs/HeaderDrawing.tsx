@@ -2,12 +2,18 @@ import { themeOf, type DrawingProps } from "./drawing";
 import { HighlightedText } from "./HighlightedText";
 import { lineOf, pictureOf } from "./model";
 
+/** Whether the logo takes a line of the header for itself. */
+const hasBanner = (proof: DrawingProps["proof"]) => proof.arrangement.split(" ").includes("has-banner");
+
 /** How much smaller than on a page a header is drawn in a row. */
 const SMALL = 0.5;
 
 function Emblem({ proof, variant, iconUrl, large, fact, themes }: DrawingProps) {
   const dark = variant === "dark";
-  const logo = (dark && pictureOf(proof, "logo_dark")) || pictureOf(proof, "logo");
+  const logo =
+    (dark && pictureOf(proof, "logo_dark")) ||
+    (variant === "phone" && pictureOf(proof, "logo_phone")) ||
+    pictureOf(proof, "logo");
   const scale = large ? 1 : SMALL;
   if (!logo && !pictureOf(proof, "icon")) return null;
   if (!logo) {
@@ -35,7 +41,7 @@ function Emblem({ proof, variant, iconUrl, large, fact, themes }: DrawingProps) 
       src={logo.src}
       alt={logo.alt}
       style={{ width: logo.width * scale, boxSizing: "content-box", ...plate }}
-      className={`h-auto max-w-[62%] flex-none ${fact.startsWith("logo") ? "outline-2 outline-offset-2 outline-mark" : ""}`}
+      className={`h-auto flex-none ${hasBanner(proof) ? "max-w-full" : "max-w-[62%]"} ${fact.startsWith("logo") ? "outline-2 outline-offset-2 outline-mark" : ""}`}
     />
   );
 }
@@ -98,7 +104,7 @@ export function HeaderDrawing(props: DrawingProps) {
         className={`${PLACED[arranged] ?? "flex flex-col"} ${phone && arranged === "is-line" ? "flex-wrap" : ""} ${large ? "gap-3 p-6" : "min-h-[50px] gap-1.5 px-2.5 py-2"}`}
       >
         <div
-          className={`flex min-w-0 items-center ${arranged === "is-centred" ? "flex-col" : ""} ${large ? "gap-4" : "gap-2"}`}
+          className={`flex min-w-0 items-center ${arranged === "is-centred" ? "flex-col" : ""} ${hasBanner(proof) ? "flex-wrap" : ""} ${large ? "gap-4" : "gap-2"}`}
         >
           <Emblem {...props} />
           <div className="min-w-0">

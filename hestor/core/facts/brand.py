@@ -98,6 +98,20 @@ class BrandFacts(FactGroup):
             per_language=True,
         ),
     ] = None
+    logo_phone: Annotated[
+        Logo | None,
+        FactSpec(
+            Band.BRAND,
+            assets.logo,
+            _other_logo("logo_phone"),
+            editor="logo",
+            within="logo",
+            in_words=_logo_words,
+            visual=True,
+            texts=("description",),
+            per_language=True,
+        ),
+    ] = None
     logo_plate: Annotated[
         Plate,
         FactSpec(

@@ -9,8 +9,16 @@ from PIL import Image
 from hestor.core.imaging import measuring, raster
 from hestor.core.imaging.raster import WHOLE, Box, Master
 
-LEAST_WIDTH, MOST_WIDTH, MOST_HEIGHT = 24, 480, 480
+LEAST_WIDTH, MOST_WIDTH, MOST_HEIGHT = 24, 1344, 480
+"""In CSS pixels; the widest is as wide as the widest page's contents."""
+BANNER = 480
+"""A logo that is wider than this is a banner: it takes a line of the header for itself."""
+PHONE_WIDTH = 480
+"""As wide as a phone's window; a part of a banner that phones show is drawn for it."""
+_MOST_PIXELS = 2_700
+"""A banner is drawn no wider: three times as many would weigh more than all else on a page."""
 _MEASURED = 400
+_PHONE_SHAPE = 2.0
 _WORTH_TRIMMING = 0.04
 # A logo of any shape takes about this much of a header, and stays within these heights (CSS pixels).
 _AREA, _TALLEST, _WIDEST = 9_000, 72, 240
@@ -35,6 +43,13 @@ def sensible_width(shape: float) -> int:
     return max(LEAST_WIDTH, int(min(height * shape, _WIDEST) + 0.5))
 
 
+def phone_part(master: Master, box: Box) -> Box:
+    """What phones could show of a banner: its middle, whole in height, twice as wide as it is high."""
+    share = min(1.0, _PHONE_SHAPE / raster.ratio(master, box))
+    left = box[0] + (box[2] - box[0]) * (1 - share) / 2
+    return left, box[1], left + (box[2] - box[0]) * share, box[3]
+
+
 def standing(image: Image.Image, ground: str) -> Standing:
     """How a logo stands on a ground: most of what is visible of it stands out, some of it, or next to nothing."""
     share = measuring.standing_out(image, ground)
@@ -43,7 +58,10 @@ def standing(image: Image.Image, ground: str) -> Standing:
 
 @dataclass(frozen=True)
 class Measured:
-    """What a logo is: its shape, a trim, a width, its one colour if it has one, and how it stands on grounds."""
+    """What a logo is: its shape, a trim, a width, its one colour if it has one, and how it stands on grounds.
+
+    ``phone_part`` is what phones could show of it, if it is a banner.
+    """
 
     shape: float
     trim: Box | None
@@ -51,6 +69,7 @@ class Measured:
     one_colour: str | None
     standing: Mapping[str, Standing]
     sharp_to: int
+    phone_part: Box = WHOLE
 
 
 def measured(master: Master, box: Box, grounds: Mapping[str, str], recolour: str = "") -> Measured:
@@ -61,7 +80,15 @@ def measured(master: Master, box: Box, grounds: Mapping[str, str], recolour: str
     shape = raster.ratio(master, box)
     sharp = MOST_WIDTH if master.kind == "svg" else int((box[2] - box[0]) * master.width / SCALES[-1])
     found = {name: standing(image, ground) for name, ground in grounds.items()}
-    return Measured(shape, margins(master), sensible_width(shape), measuring.one_colour(image), found, sharp)
+    return Measured(
+        shape,
+        margins(master),
+        sensible_width(shape),
+        measuring.one_colour(image),
+        found,
+        sharp,
+        phone_part(master, box),
+    )
 
 
 @dataclass(frozen=True)
@@ -81,7 +108,8 @@ def plan(master: Master, box: Box, width: int) -> tuple[LogoFile, ...]:
     shape = raster.ratio(master, box)
     width = max(1, min(width, int(MOST_HEIGHT * shape)))
     most = 10_000 if master.kind == "svg" else (box[2] - box[0]) * master.width
-    fit = [scale for scale in SCALES if scale == 1 or width * scale <= most * 1.02]
+    most = min(most * 1.02, _MOST_PIXELS)
+    fit = [scale for scale in SCALES if scale == 1 or width * scale <= most]
     return tuple(LogoFile(s, width * s, max(1, round(width * s / shape))) for s in fit)
 
 

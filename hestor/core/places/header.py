@@ -11,7 +11,7 @@ from hestor.core.reading.page import PageReading
 def read(page: PageReading) -> Hashable:
     """All that a header shows."""
     words = (page.site_name, page.name_is_seen, page.tagline, page.further, page.menu)
-    images = (page.logo, page.logo_dark, page.logo_plates, page.header_icon)
+    images = (page.logo, page.logo_dark, page.logo_phone, page.logo_plates, page.header_icon)
     return words, images, page.theme_colour, page.style.values_of("band", "heading"), page.arrangement
 
 
@@ -24,7 +24,9 @@ def proof(path: str, page: PageReading, sought: Sought) -> Proof:
         *(Line("entry", entry) for entry in page.top_menu),
         *((Line("folded", page.menu_opener),) if page.menu_opener else ()),
     )
-    found_pictures = pictures(logo=page.logo, logo_dark=page.logo_dark, icon=page.header_icon)
+    found_pictures = pictures(
+        logo=page.logo, logo_dark=page.logo_dark, logo_phone=page.logo_phone, icon=page.header_icon
+    )
     return Proof(
         Place.HEADER, path, lines, page.theme_colour, found_pictures, page.logo_plates, arrangement=page.arrangement
     )

@@ -187,13 +187,22 @@ class BannerReading(HeadReading):
         light, dark = (self._matches(self._image, found) for found in (self.style.light_plates, self.style.dark_plates))
         return "both" if light and dark else "light" if light else "dark" if dark else ""
 
-    @cached_property
-    def logo_dark(self) -> ImageReading | None:
-        """The logo that the header shows on dark grounds, if it is another one."""
+    def _source(self, media: str) -> ImageReading | None:
+        """What stands in for the logo where a condition holds."""
         around = self._image.parent if self._image is not None and not self._is_icon else None
         if around is None or around.tag != "picture":
             return None
-        return picture(around.css_first('source[media*="dark"]:not([type])'))
+        return picture(around.css_first(f'source[media*="{media}"]:not([type])'))
+
+    @cached_property
+    def logo_dark(self) -> ImageReading | None:
+        """The logo that the header shows on dark grounds, if it is another one."""
+        return self._source("dark")
+
+    @cached_property
+    def logo_phone(self) -> ImageReading | None:
+        """The logo that the header shows in narrow windows, if it is another one."""
+        return self._source("max-width")
 
     @cached_property
     def arrangement(self) -> str:

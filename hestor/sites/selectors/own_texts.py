@@ -18,7 +18,7 @@ from hestor.sites.selectors.addresses import base_of, hosts_of
 from hestor.sites.selectors.picture_uses import ADDRESS
 from hestor.sites.selectors.states import draft_of
 
-_WAS: Mapping[str, Kind] = {"logo": "old_logo", "logo_dark": "old_logo", "icon": "old_icon"}
+_WAS: Mapping[str, Kind] = {"logo": "old_logo", "logo_dark": "old_logo", "logo_phone": "old_logo", "icon": "old_icon"}
 
 
 def _elsewhere(site: Site, now: datetime) -> Elsewhere:

@@ -75,7 +75,7 @@ def _say(site: Site, key: str, old: str, new: str) -> None:
 def _described(facts: Facts, key: str, old: str, new: str) -> dict[str, Any]:
     """The facts that show a picture, with its new description where they said the old one, or none."""
     changed: dict[str, Any] = {}
-    for fact in ("logo", "logo_dark", "share_picture"):
+    for fact in ("logo", "logo_dark", "logo_phone", "share_picture"):
         value = getattr(facts, fact)
         if isinstance(value, (Logo, SharePicture)) and value.picture == key and value.description in ("", old):
             changed[fact] = value.model_copy(update={"description": new})

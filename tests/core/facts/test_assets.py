@@ -83,7 +83,7 @@ def test_letters_are_counted_as_readers_do():
 @pytest.mark.parametrize(
     ("key", "good", "wrong", "code"),
     [
-        ("logo_width", [0, 24, 480], [23, 481, -1, "200", 20.5, True], "width_range"),
+        ("logo_width", [0, 24, 1344], [23, 1345, -1, "200", 20.5, True], "width_range"),
         ("logo_says_name", [True, False], [1, "yes", None], "not_yes_or_no"),
         ("logo_plate", ["", "none", "dark", "both"], ["all", None, 1], "not_one_of"),
         ("typefaces", ["reading", "ledger"], ["arial", "", None], "not_one_of"),

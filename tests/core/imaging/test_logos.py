@@ -117,3 +117,18 @@ def test_each_size_is_drawn_anew_and_a_larger_one_is_never_lighter():
     for size in sizes:
         drawn = raster.draw(master, size.width, size.height)
         assert np.array_equal(np.asarray(opened(files[size.scale, "png"]).convert("RGBA")), np.asarray(drawn))
+
+
+def test_a_banner_is_drawn_no_larger_than_a_page_can_carry():
+    master = svg_master('<rect width="100" height="20"/>', 100, 20)
+    sizes = logos.plan(master, WHOLE, logos.MOST_WIDTH)
+    assert [size.width for size in sizes] == [logos.MOST_WIDTH, 2 * logos.MOST_WIDTH]
+    assert [size.scale for size in logos.plan(master, WHOLE, logos.PHONE_WIDTH)] == [1, 2, 3]
+
+
+@pytest.mark.parametrize(("width", "height"), [(1200, 200), (600, 200), (300, 300)])
+def test_phones_could_show_the_middle_of_a_banner(width, height):
+    left, top, right, bottom = logos.phone_part(master_of(noise(width, height)), WHOLE)
+    assert (top, bottom) == (0, 1)
+    assert left == pytest.approx(1 - right)
+    assert (right - left) * width == pytest.approx(min(width, 2 * height))

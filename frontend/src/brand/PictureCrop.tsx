@@ -7,18 +7,20 @@ import { percent, shares } from "./crop";
 interface Props {
   src: string;
   crop: number[];
+  /** Width by height, if it must stay. */
+  aspect?: number;
   onCrop: (crop: number[]) => void;
 }
 
-/** The square of a picture that becomes the icon: by mouse, by touch, and by the arrow keys. */
-export function IconCrop({ src, crop, onCrop }: Props) {
+/** The part of a picture that is shown: by mouse, by touch, and by the arrow keys. */
+export function PictureCrop({ src, crop, aspect, onCrop }: Props) {
   const { t } = useTranslation();
   const [shown, setShown] = useState<PercentCrop>();
   return (
     <div className="mt-2">
       <ReactCrop
         crop={shown ?? percent(crop)}
-        aspect={1}
+        {...(aspect ? { aspect } : {})}
         keepSelection
         minWidth={16}
         ruleOfThirds={false}
