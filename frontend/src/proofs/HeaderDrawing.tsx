@@ -40,7 +40,7 @@ function Emblem({ proof, variant, iconUrl, large, fact, themes }: DrawingProps) 
     <img
       src={logo.src}
       alt={logo.alt}
-      style={{ width: logo.width * scale, boxSizing: "content-box", ...plate }}
+      style={{ width: logo.width * scale, boxSizing: hasBanner(proof) ? "border-box" : "content-box", ...plate }}
       className={`h-auto flex-none ${hasBanner(proof) ? "max-w-full" : "max-w-[62%]"} ${fact.startsWith("logo") ? "outline-2 outline-offset-2 outline-mark" : ""}`}
     />
   );
