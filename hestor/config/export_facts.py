@@ -71,6 +71,7 @@ def facts_source() -> str:
 def lists_source() -> str:
     """What may be chosen, and in which order it stands, as TypeScript."""
     lists: dict[str, Iterable[Any]] = {
+        "SPELLINGS": [{"tag": tag, "written": list(said.items())} for tag, said in translations.SPELLINGS.items()],
         "SPOKEN": translations.languages("public"),
         "DRAWN": [place.value for place in DRAWN],
         "FILE_PLACES": [each_place.place.value for each_place in FILE_PLACES],

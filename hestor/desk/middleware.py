@@ -60,8 +60,9 @@ def _language(request: HttpRequest) -> str:
     """What the person reads at the desk: as chosen, else the first of the browser's languages that the desk speaks."""
     known = translations.languages("desk")
     chosen = request.COOKIES.get(LANGUAGE_COOKIE, "")
-    asked = [tag.partition("-")[0] for tag, _ in parse_accept_lang_header(request.headers.get("Accept-Language", ""))]
-    return next((tag for tag in (chosen, *asked) if tag in known), translations.FALLBACK)
+    asked = [tag for tag, _ in parse_accept_lang_header(request.headers.get("Accept-Language", ""))]
+    spoken = (tag.partition("-")[0] for tag in asked)
+    return translations.regional(next((tag for tag in (chosen, *spoken) if tag in known), translations.FALLBACK), asked)
 
 
 class LanguageMiddleware:

@@ -5,7 +5,7 @@ to English. Loading is the only reading of files; formatting is pure.
 """
 
 import re
-from collections.abc import Callable, Mapping
+from collections.abc import Callable, Iterable, Mapping
 from contextvars import ContextVar
 from functools import lru_cache
 from importlib.resources import files
@@ -14,6 +14,10 @@ from babel import Locale
 from babel.messages.pofile import read_po
 
 FALLBACK = "en"
+_SWISS = {"ß": "ss", "„": "«", "“": "»", "‚": "‹", "‘": "›"}
+SPELLINGS: Mapping[str, Mapping[str, str]] = {"de-CH": _SWISS, "de-LI": _SWISS}
+"""What a region writes otherwise than the file of its language says: in Switzerland and in Liechtenstein ss for ß
+(Amtliche Regelung der deutschen Rechtschreibung, § 25 E3), and guillemets for quotation marks."""
 
 
 @lru_cache(maxsize=64)
@@ -25,7 +29,8 @@ def catalogue(domain: str, language: str) -> Mapping[str, str]:
         if source.is_file():
             with source.open("rb") as opened:
                 messages |= {str(m.id): str(m.string) for m in read_po(opened) if m.id and m.string}
-    return messages
+    spelling = str.maketrans(dict(SPELLINGS.get(language, {})))
+    return {key: text.translate(spelling) for key, text in messages.items()} if spelling else messages
 
 
 _PARAM = re.compile(r"\{(\w+)\}")
@@ -63,8 +68,14 @@ _SPEAKING: ContextVar[str] = ContextVar("desk_language", default=FALLBACK)
 
 
 def speak(language: str) -> None:
-    """From here on, in this request, the desk speaks a language; one that it doesn't know is English."""
-    _SPEAKING.set(language if language in languages("desk") else FALLBACK)
+    """From here on, in this request, the desk speaks a language, as a region spells it; an unknown one is English."""
+    _SPEAKING.set(language if language in languages("desk") or language in SPELLINGS else FALLBACK)
+
+
+def regional(language: str, asked: Iterable[str]) -> str:
+    """A language as the first region of it spells it that is asked for (BCP 47), if that spells it in its own way."""
+    region = next((tag for tag in asked if tag.partition("-")[0] == language), language)
+    return next((tag for tag in SPELLINGS if tag.casefold() == region.casefold()), language)
 
 
 def speaking() -> str:

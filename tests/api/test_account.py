@@ -218,3 +218,12 @@ def test_the_desk_speaks_what_the_person_chose_and_never_what_a_site_does(desk, 
     assert desk.get("/api/session").json()["account"]["language"] == "de"
     wrong = desk.post("/api/account/language", {"language": "xx"}, "application/json")
     assert (wrong.status_code, wrong.json()["errors"][0]["field"]) == (422, "language")
+
+
+def test_german_is_written_as_the_reader_s_region_writes_it(desk, site):
+    def said(asked: str) -> str:
+        words = desk.get("/api/sites/seeds/style", headers={"accept-language": asked}).json()["default_words"]
+        return " ".join(words.values())
+
+    assert "ß" in said("de-DE") + said("de, en;q=0.5")
+    assert "ß" not in said("de-CH, de;q=0.8")

@@ -1,6 +1,11 @@
 // Made from the core's lists by `make types`; never edited by hand.
 
 
+export const SPELLINGS = [
+  {"tag": "de-CH", "written": [["\u00df", "ss"], ["\u201e", "\u00ab"], ["\u201c", "\u00bb"], ["\u201a", "\u2039"], ["\u2018", "\u203a"]]},
+  {"tag": "de-LI", "written": [["\u00df", "ss"], ["\u201e", "\u00ab"], ["\u201c", "\u00bb"], ["\u201a", "\u2039"], ["\u2018", "\u203a"]]},
+] as const;
+
 export const SPOKEN = [
   "ar",
   "de",

@@ -1,4 +1,5 @@
 import i18next, { type Resource } from "i18next";
+import { SPELLINGS } from "../api/lists.gen";
 import en from "./en.json";
 import factsEn from "./facts.en.gen.json";
 
@@ -22,6 +23,20 @@ const FETCHED: Record<Exclude<DeskLanguage, "en">, () => Promise<{ default: Word
   es: () => Promise.all([import("./es.json"), import("./facts.es.gen.json")]),
   ar: () => Promise.all([import("./ar.json"), import("./facts.ar.gen.json")]),
 };
+
+/** A language as the first region of it writes it that the browser asks for, if that spells it in its own way. */
+export function regional(locale: string, asked: readonly string[]): string {
+  const region = asked.find((tag) => tag.split("-")[0] === locale)?.toLowerCase();
+  return SPELLINGS.find(({ tag }) => tag.toLowerCase() === region)?.tag ?? locale;
+}
+
+/** Words as a region writes them. */
+function spelled(words: Words, locale: string): Words {
+  const written = SPELLINGS.find(({ tag }) => tag === locale)?.written;
+  if (!written) return words;
+  const text = written.reduce((said, [usual, own]) => said.replaceAll(usual, own), JSON.stringify(words));
+  return JSON.parse(text) as Words;
+}
 
 let later: Promise<void> | null = null;
 
@@ -56,10 +71,10 @@ export function spoken(locale: string): DeskLanguage {
 
 /** Has the desk speak a language from now on, whatever a site speaks. */
 export async function speak(language: DeskLanguage): Promise<void> {
-  const locale = LOCALES[language];
+  const locale = regional(LOCALES[language], navigator.languages);
   if (language !== "en" && !i18next.hasResourceBundle(locale, "translation"))
     for (const words of await FETCHED[language]())
-      i18next.addResourceBundle(locale, "translation", words.default, true);
+      i18next.addResourceBundle(locale, "translation", spelled(words.default, locale), true);
   await i18next.changeLanguage(locale);
   document.documentElement.lang = locale;
   document.documentElement.dir = i18next.dir(locale);

@@ -1,10 +1,11 @@
-import { expect, it } from "vitest";
+// @vitest-environment happy-dom
+import { expect, it, vi } from "vitest";
 import ar from "./ar.json";
 import de from "./de.json";
 import en from "./en.json";
 import later from "./en.later.json";
 import es from "./es.json";
-import { firstLanguage, spoken } from "./i18n";
+import i18next, { firstLanguage, regional, speak, spoken } from "./i18n";
 
 const FORM = /_(zero|one|two|few|many|other)$/;
 
@@ -43,4 +44,16 @@ it("begins with what was chosen, else with the first of the browser's languages 
   expect(firstLanguage("", ["fr-FR", "de-CH", "en"])).toBe("de");
   expect(firstLanguage("desk_language=xx", ["ja"])).toBe("en");
   expect(spoken("en-GB")).toBe("en");
+});
+
+it("writes German as the browser's region does", async () => {
+  expect(regional("de", ["fr-CH", "de-ch", "de"])).toBe("de-CH");
+  expect(regional("de", ["de-AT", "de-CH"])).toBe("de");
+  expect(regional("en-GB", ["de-CH"])).toBe("en-GB");
+  vi.spyOn(navigator, "languages", "get").mockReturnValue(["de-CH"]);
+  await speak("de");
+  expect(document.documentElement.lang).toBe("de-CH");
+  const words = JSON.stringify(i18next.getResourceBundle("de-CH", "translation"));
+  expect(words).not.toMatch(/[ß„“]/);
+  expect(words).toContain("«");
 });
