@@ -11,7 +11,7 @@ export function Button({ variant = "act", className = "", type = "button", ...re
   return (
     <button
       type={type}
-      className={`inline-flex min-h-9 items-center justify-center rounded-lg px-4 py-2 font-semibold whitespace-nowrap transition duration-100 ${VARIANTS[variant]} ${className}`}
+      className={`inline-flex min-h-9 items-center justify-center rounded-lg px-4 py-2 font-semibold whitespace-nowrap transition-[filter,background-color] duration-100 ${VARIANTS[variant]} ${className}`}
       {...rest}
     />
   );
