@@ -60,6 +60,21 @@ def _other_width(facts: Any) -> int:
     return logos.MOST_WIDTH if facts.logo_width != logos.MOST_WIDTH else logos.LEAST_WIDTH
 
 
+def _further_logo(key: str) -> FactSpec:
+    """A logo that stands in for the logo somewhere, edited in its row."""
+    return FactSpec(
+        Band.BRAND,
+        assets.logo,
+        _other_logo(key),
+        editor="logo",
+        within="logo",
+        in_words=_logo_words,
+        visual=True,
+        texts=("description",),
+        per_language=True,
+    )
+
+
 class BrandFacts(FactGroup):
     """Logo, icon and share picture."""
 
@@ -84,34 +99,8 @@ class BrandFacts(FactGroup):
             needed=True,
         ),
     ] = None
-    logo_dark: Annotated[
-        Logo | None,
-        FactSpec(
-            Band.BRAND,
-            assets.logo,
-            _other_logo("logo_dark"),
-            editor="logo",
-            within="logo",
-            in_words=_logo_words,
-            visual=True,
-            texts=("description",),
-            per_language=True,
-        ),
-    ] = None
-    logo_phone: Annotated[
-        Logo | None,
-        FactSpec(
-            Band.BRAND,
-            assets.logo,
-            _other_logo("logo_phone"),
-            editor="logo",
-            within="logo",
-            in_words=_logo_words,
-            visual=True,
-            texts=("description",),
-            per_language=True,
-        ),
-    ] = None
+    logo_dark: Annotated[Logo | None, _further_logo("logo_dark")] = None
+    logo_phone: Annotated[Logo | None, _further_logo("logo_phone")] = None
     logo_plate: Annotated[
         Plate,
         FactSpec(
