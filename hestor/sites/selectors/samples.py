@@ -18,15 +18,10 @@ _POSTED, _CHANGED, _AHEAD = timedelta(days=20), timedelta(days=6), timedelta(day
 _BEGINS, _ENDS = time(15, 30), time(17)
 
 
-def _language(facts: Facts) -> str:
-    """The language of the desk that a site's own visitors are nearest to, whoever looks."""
-    own = facts.language.partition("-")[0]
-    return own if own in translations.languages("desk") else translations.FALLBACK
-
-
 def sample_message(renderer: Renderer, kind: Kind) -> Message:
     """A message as it would be sent at the moment of the renderer, as if a visitor had just written."""
-    language = _language(renderer.frame.facts)
+    # In the words of the site's own visitors, whoever looks.
+    language = translations.spoken("desk", renderer.frame.facts.language)
     said = {name: translations.say(f"sample.{name}", language) for name in ("name", "address", "message")}
     said |= {"link": f"{renderer.state.origin}/", "moment": renderer.frame.moment(renderer.frame.now)}
     return renderer.message(KINDS[kind], {name: said[name] for name in KINDS[kind].names})
