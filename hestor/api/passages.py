@@ -15,7 +15,7 @@ from hestor.core.text import merging, passages
 from hestor.core.text.merging import Clash, Part
 from hestor.core.text.passages import Passage
 from hestor.sites.selectors.page_fields import current
-from hestor.sites.selectors.page_passages import Line, page_changes
+from hestor.sites.selectors.page_passages import ChangedLine, Line, page_changes
 
 router = Router(tags=["pages"])
 _Body = Annotated[str, Field(max_length=MOST_BODY)]
@@ -47,11 +47,12 @@ class PassageOut(Schema):
 
 
 class ChangedLineOut(Schema):
-    """A line of the page that differs: its field, what is live, and what the draft says."""
+    """A line of the page that differs: its field, what is live, what the draft says, and both by their words."""
 
     field: Line
     old: str
     new: str
+    words: list[WordsOut]
 
 
 class PassagesOut(Schema):
@@ -90,12 +91,20 @@ class MergedOut(Schema):
     body: str | None
 
 
+def _words(old: str, new: str) -> list[WordsOut]:
+    found = passages.words_of(Passage(old, new))
+    return [WordsOut(where=one.where, text=one.text) for one in found]
+
+
+def _line(line: ChangedLine) -> ChangedLineOut:
+    return ChangedLineOut(field=line.field, old=line.old, new=line.new, words=_words(line.old, line.new))
+
+
 def _out(passage: Passage) -> PassageOut:
-    words = passages.words_of(passage) if passage.differs else []
     return PassageOut(
         differs=passage.differs,
         paragraphs=len(passages.split(passage.new)),
-        words=[WordsOut(where=one.where, text=one.text) for one in words],
+        words=_words(passage.old, passage.new) if passage.differs else [],
     )
 
 
@@ -109,7 +118,7 @@ def compare(request: HttpRequest, site: str, page: Identifier, given: PassagesIn
         raise NotFound
     return PassagesOut(
         is_live=True,
-        lines=[ChangedLineOut(field=one.field, old=one.old, new=one.new) for one in changes.lines],
+        lines=[_line(one) for one in changes.lines],
         passages=[_out(one) for one in changes.passages],
         body=None if given.back is None else passages.put_back(changes.passages, given.back),
     )

@@ -3036,7 +3036,7 @@ export interface components {
         };
         /**
          * ChangedLineOut
-         * @description A line of the page that differs: its field, what is live, and what the draft says.
+         * @description A line of the page that differs: its field, what is live, what the draft says, and both by their words.
          */
         ChangedLineOut: {
             /**
@@ -3048,6 +3048,8 @@ export interface components {
             new: string;
             /** Old */
             old: string;
+            /** Words */
+            words: components["schemas"]["WordsOut"][];
         };
         /**
          * ChangesOut

@@ -64,14 +64,6 @@ function Spot({ name, words, onRestore }: SpotProps) {
   );
 }
 
-function lineWords({ old, new: said }: Passages["lines"][number]): Words[] {
-  const both: Words[] = [
-    { where: "old", text: old },
-    { where: "new", text: said },
-  ];
-  return both.filter(({ text }) => text);
-}
-
 interface Props {
   page: number;
   mayEdit: boolean;
@@ -97,7 +89,7 @@ function Spots({ page, found, body, mayEdit }: Props & { found: Passages; body: 
           <Spot
             key={line.field}
             name={t(`page.${line.field}`)}
-            words={lineWords(line)}
+            words={line.words}
             onRestore={mayEdit ? () => store.choose(document, { [line.field]: line.old }) : null}
           />
         ))}
