@@ -107,7 +107,10 @@ export function BodyConflict({ page }: { page: number }) {
   const mergeWith = useMergeWith(site.slug, page);
   const [isJoined, setJoined] = useState(false);
   const joined = texts && merged.data && merged.data.clashes.length === 0 ? merged.data.body : null;
+  const isAsked = texts !== null && (merged.data?.clashes.length ?? 0) > 0;
+  // What was said of an earlier text is not said of one that somebody had to choose.
   if (joined !== null && !isJoined) setJoined(true);
+  if (isAsked && isJoined) setJoined(false);
   useEffect(() => {
     if (joined !== null) store.document(document).settleWith("body", joined);
   }, [joined, store, document]);
@@ -119,7 +122,7 @@ export function BodyConflict({ page }: { page: number }) {
       </p>
     );
   // While it is not known whether there is anything to ask, nothing is.
-  if (!merged.error && !merged.data?.clashes.length) return null;
+  if (!merged.error && !isAsked) return null;
   function settle(choices: Choice[]) {
     if (!texts) return;
     mergeWith.mutate(
