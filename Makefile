@@ -51,7 +51,8 @@ $(DESK): $(STAMPS)/node $(STAMPS)/python $(DESK_SOURCES)
 	@$(VENV)/python -m whitenoise.compress -q hestor/desk/dist/public
 
 towns: $(STAMPS)/towns
-$(STAMPS)/towns: $(STAMPS)/python $(STAMPS)/node hestor/towns/models.py hestor/towns/management/commands/build_towns.py
+# Names of languages are kept in each language of the desk: its folder changes as it gets its file.
+$(STAMPS)/towns: $(STAMPS)/python $(STAMPS)/node hestor/towns/models.py hestor/towns/management/commands/build_towns.py $(dir $(wildcard hestor/translations/locale/*/desk.po))
 	@rm -f build/towns.sqlite3*
 	@$(VENV)/python manage.py build_towns
 	@touch $@

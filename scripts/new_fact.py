@@ -9,8 +9,10 @@ import re
 import sys
 from pathlib import Path
 
+from hestor import translations
+
 TOP = Path(__file__).parents[1]
-LANGUAGES = ("en", "de", "es", "ar")
+LANGUAGES = translations.languages("desk")
 TO_SAY = "TO SAY"
 _SPEC = """    {name}: Annotated[
         str,

@@ -36,6 +36,19 @@ def test_any_fact_page_picture_edition_or_action_is_found_from_any_view(server, 
     expect(page).to_have_url(re.compile("/silberpfad/style$"))
 
 
+def test_the_finder_speaks_french_and_says_in_words_what_was_chosen(server, people):
+    page = people(server).sign_in().open(view="editions").page
+    page.get_by_role("banner").get_by_role("combobox").select_option("fr")
+    expect(page.locator("html")).to_have_attribute("lang", "fr")
+    page.keyboard.press("Control+k")
+    for typed, name, said in [("décalage", "Fuseau horaire", "Londres"), ("devise", "Slogan", "Borrow in spring")]:
+        page.keyboard.press("Control+a")
+        page.keyboard.type(typed)
+        first = page.get_by_role("dialog").get_by_role("option").first
+        expect(first).to_contain_text(name)
+        expect(first).to_contain_text(said)
+
+
 def test_finding_ignores_accents_and_says_when_nothing_fits(server, people):
     page = people(server).sign_in().open("silberpfad", "editions").page
     page.keyboard.press("Control+k")

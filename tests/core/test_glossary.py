@@ -55,6 +55,6 @@ def test_every_word_of_the_glossary_is_said(language):
     assert [term["says"] for term in glossary(language) if str(term["says"]).casefold() not in said] == []
 
 
-@pytest.mark.parametrize(("language", "marks"), [("de", "«»"), ("es", "„“"), ("en", "«»„")])
+@pytest.mark.parametrize(("language", "marks"), [("de", "«»"), ("es", "„“"), ("fr", "„“”"), ("en", "«»„")])
 def test_a_language_quotes_in_one_way(language, marks):
     assert [key for key, text in texts(language).items() if set(text) & set(marks)] == []

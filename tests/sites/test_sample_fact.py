@@ -11,7 +11,7 @@ from scripts import new_fact
 
 TOP = Path(__file__).parents[2]
 # What a person says of it, and the one line by which pages show it.
-SAID = {"en": "Motto", "de": "Motto", "es": "Lema propio", "ar": "شعار"}
+SAID = {"en": "Motto", "de": "Motto", "es": "Lema propio", "fr": "Devise", "ar": "شعار"}
 TEMPLATE = "hestor/rendering/templates/parts/home.html.jinja"
 BEHIND = '<span class="site-tagline" data-hestor="tagline">{{ tagline }}</span>{% endif %}'
 SHOWN = '{% if facts.motto %}<span class="site-tagline" data-hestor="motto">{{ facts.motto }}</span>{% endif %}'

@@ -8,7 +8,7 @@ import { speak, type DeskLanguage } from "../i18n/i18n";
 import { found, type Entry } from "./entries";
 import { ACTIONS, foundWords, fetchWords, SITE_VIEWS, SPOTS } from "./foundWords";
 
-const LANGUAGES: DeskLanguage[] = ["en", "de", "es", "ar"];
+const LANGUAGES: DeskLanguage[] = ["en", "de", "es", "fr", "ar"];
 
 /** Words that people type, and the things that they mean; written down before anything was found by them. */
 function everyday(language: string): [string, string][] {

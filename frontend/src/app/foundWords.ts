@@ -25,6 +25,7 @@ const FETCHED: Record<DeskLanguage, () => Promise<{ default: object }>> = {
   en: () => import("../i18n/found.en.json"),
   de: () => import("../i18n/found.de.json"),
   es: () => import("../i18n/found.es.json"),
+  fr: () => import("../i18n/found.fr.json"),
   ar: () => import("../i18n/found.ar.json"),
 };
 

@@ -3,7 +3,7 @@ import { useNavigate } from "react-router";
 import type { Page, Session, Site } from "../api/client";
 import { useSignOut } from "../accounts";
 import { countChanges } from "../draft/changes";
-import { PARTS, ROWS } from "../draft/facts";
+import { PARTS, ROWS, specOf } from "../draft/facts";
 import { useSelect, useStore } from "../draft/hooks";
 import { focusField } from "../draft/useUndoKeys";
 import { useEditions } from "../editions";
@@ -108,11 +108,13 @@ function useFactEntries(site: Site): Entry[] {
     part.rows.flatMap((row) =>
       row.keys.map((key): Entry => {
         const value: unknown = values[key];
+        const typed = typeof value === "string" ? value : "";
         return {
           key: `fact ${key}`,
           kind: "fact",
           title: t(`factName.${key}`),
-          more: typeof value === "string" && value !== "" ? value : (said[key] ?? ""),
+          // What was typed may not be saved yet; what was chosen is told in words.
+          more: specOf(key)?.editor === "line" ? typed : (said[key] ?? typed),
           where: t(`band.${part.id}.title`),
           words: [t(`band.${part.id}.title`), t(`factName.${row.key}`), ...foundWords(`fact ${key}`)],
           go: () => {

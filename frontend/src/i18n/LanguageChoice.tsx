@@ -10,7 +10,7 @@ export function LanguageChoice({ compact = false, className = "" }: { compact?: 
       className={`relative flex items-center gap-1.5 rounded-full text-soft has-focus-visible:outline-2 has-focus-visible:outline-act ${compact ? "max-2xl:size-9 max-2xl:justify-center" : ""} ${className}`}
     >
       <Languages size={18} aria-hidden className="flex-none" />
-      <span className="unseen">Language · Sprache · Idioma · اللغة</span>
+      <span className="unseen">Language · Sprache · Idioma · Langue · اللغة</span>
       <select
         value={spoken(i18n.language)}
         // Where room is short only the sign is seen; what is pressed is still the choice itself.

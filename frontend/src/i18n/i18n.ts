@@ -8,6 +8,7 @@ export const LANGUAGES = [
   { tag: "en", name: "English" },
   { tag: "de", name: "Deutsch" },
   { tag: "es", name: "Español" },
+  { tag: "fr", name: "Français" },
   { tag: "ar", name: "العربية" },
 ] as const;
 export type DeskLanguage = (typeof LANGUAGES)[number]["tag"];
@@ -16,11 +17,12 @@ export type DeskLanguage = (typeof LANGUAGES)[number]["tag"];
 const COOKIE = "desk_language";
 const YEAR = 31_536_000;
 // British English, so that days and times come out as the words around them.
-const LOCALES: Record<DeskLanguage, string> = { en: "en-GB", de: "de", es: "es", ar: "ar" };
+const LOCALES: Record<DeskLanguage, string> = { en: "en-GB", de: "de", es: "es", fr: "fr", ar: "ar" };
 type Words = Resource[string][string];
 const FETCHED: Record<Exclude<DeskLanguage, "en">, () => Promise<{ default: Words }[]>> = {
   de: () => Promise.all([import("./de.json"), import("./facts.de.gen.json")]),
   es: () => Promise.all([import("./es.json"), import("./facts.es.gen.json")]),
+  fr: () => Promise.all([import("./fr.json"), import("./facts.fr.gen.json")]),
   ar: () => Promise.all([import("./ar.json"), import("./facts.ar.gen.json")]),
 };
 

@@ -5,6 +5,7 @@ import de from "./de.json";
 import en from "./en.json";
 import later from "./en.later.json";
 import es from "./es.json";
+import fr from "./fr.json";
 import i18next, { firstLanguage, regional, speak, spoken } from "./i18n";
 
 const FORM = /_(zero|one|two|few|many|other)$/;
@@ -24,6 +25,7 @@ const english = flat({ ...en, ...later });
 it.each([
   ["de", de],
   ["es", es],
+  ["fr", fr],
   ["ar", ar],
 ])("speaks %s whole, in every plural form", (tag, words) => {
   const said = flat(words);
@@ -41,7 +43,7 @@ it.each([
 
 it("begins with what was chosen, else with the first of the browser's languages that it knows", () => {
   expect(firstLanguage("a=b; desk_language=ar", ["de-CH"])).toBe("ar");
-  expect(firstLanguage("", ["fr-FR", "de-CH", "en"])).toBe("de");
+  expect(firstLanguage("", ["it-CH", "de-CH", "en"])).toBe("de");
   expect(firstLanguage("desk_language=xx", ["ja"])).toBe("en");
   expect(spoken("en-GB")).toBe("en");
 });

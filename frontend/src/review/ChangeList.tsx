@@ -52,7 +52,7 @@ function Row({ change, tense, aside, below, isQuiet, labels, link }: RowProps) {
         {below}
       </div>
       <dl
-        className={`grid content-start gap-x-3 gap-y-0.5 ${labels ? "grid-cols-[5.5rem_1fr]" : "grid-cols-[4.2rem_1fr]"}`}
+        className={`grid content-start gap-x-3 gap-y-0.5 ${labels ? "grid-cols-[5.5rem_1fr]" : "grid-cols-[minmax(4.2rem,max-content)_1fr]"}`}
       >
         <dt className="text-soft">{labels?.[0] ?? t(`change.${tense}.old`)}</dt>
         <dd className="min-w-0">
