@@ -124,6 +124,15 @@ def test_a_page_prints_on_as_few_sheets_as_its_text_needs(lived_in, people):
     assert soft == "rgb(58, 58, 58)"
 
 
+@pytest.mark.parametrize(("width", "hyphens"), [(390, "auto"), (1280, "manual")])
+def test_phones_part_long_words_of_a_text_but_no_code(lived_in, people, width, hyphens):
+    page = people(lived_in, width=width).page
+    page.goto(lived_in.site("quillmere") + "/wide/")
+    set_in = "one => [getComputedStyle(one).hyphens, one.closest('[lang]').lang]"
+    assert page.locator(".prose p").first.evaluate(set_in) == [hyphens, "en-GB"]
+    assert page.locator(".prose code").first.evaluate(set_in) == ["manual", "en-GB"]
+
+
 def test_a_moved_page_is_found_at_its_former_address(lived_in, people):
     page = people(lived_in).page
     page.goto(lived_in.site("quillmere") + "/contact/?from=card")

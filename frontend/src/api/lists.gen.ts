@@ -33,6 +33,7 @@ export const DRAWN = [
   "footer",
   "search",
   "cookies",
+  "text",
   "dated",
   "event",
   "calendar",

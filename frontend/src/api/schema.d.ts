@@ -5590,7 +5590,7 @@ export interface components {
              * Place
              * @enum {string}
              */
-            place: "tab" | "notice" | "header" | "side" | "footer" | "search" | "cookies" | "dated" | "event" | "calendar" | "archive" | "hours" | "contact" | "share" | "paper" | "aloud" | "links" | "structured" | "not_found" | "feed" | "manifest" | "message" | "card";
+            place: "tab" | "notice" | "header" | "side" | "footer" | "search" | "cookies" | "text" | "dated" | "event" | "calendar" | "archive" | "hours" | "contact" | "share" | "paper" | "aloud" | "links" | "structured" | "not_found" | "feed" | "manifest" | "message" | "card";
         };
         /**
          * PlaceOut
@@ -5702,7 +5702,7 @@ export interface components {
              * Place
              * @enum {string}
              */
-            place: "tab" | "notice" | "header" | "side" | "footer" | "search" | "cookies" | "dated" | "event" | "calendar" | "archive" | "hours" | "contact" | "share" | "paper" | "aloud" | "links" | "structured" | "not_found" | "feed" | "manifest" | "message" | "card";
+            place: "tab" | "notice" | "header" | "side" | "footer" | "search" | "cookies" | "text" | "dated" | "event" | "calendar" | "archive" | "hours" | "contact" | "share" | "paper" | "aloud" | "links" | "structured" | "not_found" | "feed" | "manifest" | "message" | "card";
             /** Plates */
             plates: string;
             /** Read On */

@@ -1,7 +1,7 @@
 import { useTranslation } from "../i18n/useTranslation";
 
 interface Props {
-  place: "event" | "calendar" | "archive" | "hours" | "contact" | "structured" | "notice" | "side" | "cookies";
+  place: "event" | "calendar" | "archive" | "hours" | "contact" | "structured" | "notice" | "side" | "cookies" | "text";
 }
 
 /** Said in place of a drawing where no page of the site has such a thing. */

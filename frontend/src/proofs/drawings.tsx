@@ -126,6 +126,7 @@ export function Drawing(props: DrawingProps) {
     case "structured":
     case "card":
     case "paper":
+    case "text":
     case "aloud":
     case "not_found":
       return <RareDrawing {...props} place={props.proof.place} />;

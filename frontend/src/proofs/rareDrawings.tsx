@@ -6,6 +6,7 @@ import { CookiesDrawing, NoticeDrawing, SideDrawing } from "./FrameDrawings";
 import { LinksDrawing } from "./LinksDrawing";
 import { NotFoundDrawing } from "./NotFoundDrawing";
 import { PaperDrawing } from "./PaperDrawing";
+import { TextDrawing } from "./TextDrawing";
 
 type RarePlace =
   | "notice"
@@ -20,6 +21,7 @@ type RarePlace =
   | "structured"
   | "card"
   | "paper"
+  | "text"
   | "aloud"
   | "not_found";
 
@@ -50,6 +52,8 @@ export function RareDrawing({ place, ...props }: DrawingProps & { place: RarePla
       return <CardDrawing {...props} />;
     case "paper":
       return <PaperDrawing {...props} />;
+    case "text":
+      return <TextDrawing {...props} />;
     case "aloud":
       return <AloudDrawing {...props} />;
     case "not_found":

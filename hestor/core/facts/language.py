@@ -20,7 +20,7 @@ class LanguageFacts(FactGroup):
             rules.language,
             lambda facts: "ar" if facts.language != "ar" else "de-CH",
             editor="language",
-            slots=(Slot(Place.ALOUD), Slot(Place.DATED)),
+            slots=(Slot(Place.ALOUD), Slot(Place.TEXT), Slot(Place.DATED)),
             in_words=lambda tag: Words(said=lambda reader: languages.name_in(tag, reader)),
             held=itself("language"),
             drawn=True,

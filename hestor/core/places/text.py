@@ -4,7 +4,11 @@ from collections.abc import Hashable
 
 from hestor.core.places.definition import PagePlace
 from hestor.core.places.place import Place
+from hestor.core.places.proof import Line, Proof, Sought, line
 from hestor.core.reading.page import PageReading
+
+_SHOWN = 400
+_MOST = 12
 
 
 def read(page: PageReading) -> Hashable:
@@ -12,4 +16,11 @@ def read(page: PageReading) -> Hashable:
     return page.text, page.language, page.direction, page.root_classes, page.style.values_of("text", "heading")
 
 
-TEXT = PagePlace(Place.TEXT, read)
+def proof(path: str, page: PageReading, sought: Sought) -> Proof:
+    """Its first paragraph and those that say facts, with the language by whose rules browsers part their words."""
+    lines = [line("paragraph", text[:_SHOWN], sought) for text in page.paragraphs]
+    told = [one for number, one in enumerate(lines) if number == 0 or one.highlights][:_MOST]
+    return Proof(Place.TEXT, path, (Line("language", page.language), *told) if told else ())
+
+
+TEXT = PagePlace(Place.TEXT, read, proof)

@@ -3,7 +3,7 @@
 from propcache.api import cached_property
 
 from hestor.core.reading.foot import FootReading
-from hestor.core.reading.tree import said, seen
+from hestor.core.reading.tree import is_within, said, seen
 from hestor.core.text.lines import folded
 
 CALENDAR = "main table:has(thead abbr)"
@@ -14,6 +14,8 @@ MONTHS = "main nav ul"
 """The months by which news are found: a list of links to other pages of the same list."""
 DETAILS = "main address dl"
 """How the site is reached: contact information (HTML, 4.3.10) as a list of names and values."""
+_APART = frozenset({"nav", "section", "aside", "address", "blockquote", "table", "li"})
+"""What is within these is no paragraph of a page's own text, or part of one."""
 _WHEN = "main h1 + div:has(p > time)"
 
 
@@ -24,6 +26,13 @@ class MainReading(FootReading):
     def heading(self) -> str:
         """The page's first heading."""
         return self._text("main h1")
+
+    @cached_property
+    def paragraphs(self) -> tuple[str, ...]:
+        """The paragraphs and list items of the page's own text, but for those that say nothing but a date."""
+        found = self.css("main article p, main article li") or self.css("main p, main li")
+        own = (said(node) for node in found if not is_within(node, _APART))
+        return tuple(text for text in own if text and text not in (*self.dates, *self.when))
 
     @cached_property
     def dates(self) -> tuple[str, ...]:

@@ -83,7 +83,7 @@ class _Reader:
     def _own_page(self, place: Place) -> str:
         """The page that shows a place which hardly any page has; empty where none does, or where any may."""
         state = self._state
-        if place == Place.STRUCTURED:
+        if place in (Place.STRUCTURED, Place.TEXT):
             return "/"
         listed = {Place.CALENDAR: state.event_list, Place.ARCHIVE: state.news}.get(place)
         if listed:
