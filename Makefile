@@ -23,7 +23,7 @@ demo: build ## installs all, loads the demo once, serves
 run: build ## the same with no demo data
 	@scripts/serve
 
-build: $(STAMPS)/python $(DESK) towns ## installs and builds, without serving
+build: $(STAMPS)/python $(DESK) towns $(STAMPS)/letters ## installs and builds, without serving
 
 check:
 	@scripts/check-machine
@@ -57,6 +57,10 @@ $(STAMPS)/towns: $(STAMPS)/python $(STAMPS)/node hestor/towns/models.py hestor/t
 	@$(VENV)/python manage.py build_towns
 	@touch $@
 
+$(STAMPS)/letters: $(STAMPS)/python $(STAMPS)/node scripts/letters.py $(wildcard hestor/rendering/assets/fonts/*.woff2)
+	@$(VENV)/python -m scripts.letters
+	@touch $@
+
 $(STAMPS)/chromium:
 	@scripts/install-chromium
 	@mkdir -p $(STAMPS) && touch $@
@@ -79,7 +83,7 @@ test-long: test test-postgres ## what "make test" samples, at full size; before 
 	@echo "$$(date -u +%F) on $$(git describe --always --dirty)" > tests/last-long-run.txt
 
 test-data: $(STAMPS)/test-data
-$(STAMPS)/test-data: $(shell find hestor demo tests/support -type f -not -name '*.pyc' -not -path '*/dist/*' 2>/dev/null) $(STAMPS)/python-dev $(STAMPS)/towns
+$(STAMPS)/test-data: $(shell find hestor demo tests/support -type f -not -name '*.pyc' -not -path '*/dist/*' -not -path '*/assets/letters/*' 2>/dev/null) $(STAMPS)/python-dev $(STAMPS)/towns $(STAMPS)/letters
 	@$(VENV)/python -m tests.support.template build/test-demo
 	@touch $@
 

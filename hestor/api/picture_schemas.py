@@ -129,7 +129,8 @@ class AtSizeOut(Schema):
 
 
 class IconReportOut(Schema):
-    """The icon measured. ``pixels`` are its true pixels at 16 and 32 as data addresses; ``grounds`` those of tabs."""
+    """The icon measured. ``pixels`` are its true pixels at 16 and 32 as data addresses; ``grounds`` those of tabs;
+    ``undrawn`` are letters of it that no font has."""
 
     starter: bool
     names: list[str]
@@ -142,15 +143,17 @@ class IconReportOut(Schema):
     mark: Crop | None
     grounds: dict[str, str]
     most_letters: int
+    undrawn: str
 
 
 class ShareReportOut(Schema):
-    """The share picture as it was made."""
+    """The share picture as it was made; ``undrawn`` are letters of its words that no font has."""
 
     src: str
     composed: bool
     alt: str
     bytes: int
+    undrawn: str
 
 
 class PairOut(Schema):

@@ -8,7 +8,7 @@ import hashlib
 import json
 import re
 from collections.abc import Callable
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Any
 
 from propcache.api import cached_property
@@ -22,11 +22,15 @@ from hestor.core.imaging.emblems import Emblem
 from hestor.core.imaging.icons import Icon
 from hestor.core.imaging.ingest import MEDIA_TYPES
 from hestor.core.imaging.raster import Master
+from hestor.core.imaging.typefaces import PAIRS
 from hestor.core.text import lines
-from hestor.rendering import letters
+from hestor.rendering import coverage, faces
 from hestor.rendering.response import Response
+from hestor.rendering.typesetting import Typesetting
 
 GENERATOR_VERSION = 1
+_BOLD = 700
+_IN_PLACE_OF_LETTERS = "sprout"
 """Counts up when the same facts would make other files, so that their addresses change too."""
 
 PREFIX = "/_hestor/"
@@ -111,7 +115,13 @@ class BrandFiles:
         if isinstance(fact, LogoIcon) and self.facts.logo:
             return ["logo", self.facts.logo.model_dump(mode="json", exclude={"description"}), fact.crop]
         drawn = emblem_of(self.facts, fact if isinstance(fact, DrawnIcon) else None)
-        return ["drawn", drawn.__dict__, self.facts.typefaces]
+        return ["drawn", drawn.__dict__, self.facts.typefaces, *self._runs(drawn.letters)]
+
+    def _runs(self, *texts: str) -> list[str]:
+        """The fonts of texts that take more than the heading's own: such were not drawn before, or otherwise."""
+        parted = (coverage.parted(text, self.facts.typefaces, self.facts.language) for text in texts)
+        fonts = {run.font for one in parted for run in one.runs}
+        return sorted(fonts - {faces.latin_file(PAIRS[self.facts.typefaces].heading)})
 
     @cached_property
     def icon_folder(self) -> str:
@@ -134,10 +144,18 @@ class BrandFiles:
             return icons.CroppedIcon(master, crops.squared(fact.crop, master))
         if isinstance(fact, LogoIcon) and self.facts.logo and (master := self._masters(self.facts.logo.picture)):
             return icons.CroppedIcon(master, crops.squared(fact.crop or crops.proposed(master), master))
-        emblem = emblem_of(self.facts, fact if isinstance(fact, DrawnIcon) else None)
-        return icons.DrawnIcon(
-            emblem, letters.outline(emblem.letters, self.facts.typefaces) if emblem.letters else None
-        )
+        return self._drawn_icon(emblem_of(self.facts, fact if isinstance(fact, DrawnIcon) else None))
+
+    def _drawn_icon(self, emblem: Emblem) -> Icon:
+        """Letters that no font has are never an empty square: a shape stands there, until there are others."""
+        letters = self._typesetting.drawn(emblem.letters)
+        if emblem.letters and not letters:
+            return icons.DrawnIcon(replace(emblem, letters="", shape=_IN_PLACE_OF_LETTERS), None)
+        return icons.DrawnIcon(emblem, self._typesetting.written(letters, _BOLD).outline if letters else None)
+
+    @property
+    def _typesetting(self) -> Typesetting:
+        return Typesetting(self.facts.typefaces, self.facts.language)
 
     def _shown_logo(self, fact: Logo | None, kind: str) -> Shown | None:
         width = self._width_of(kind)
@@ -208,13 +226,16 @@ class BrandFiles:
             return ["picture", facts.share_picture.picture, facts.brand_colour]
         logo = facts.logo.model_dump(mode="json", exclude={"description"}) if facts.logo else self._icon_recipe
         words = [facts.name, facts.tagline, facts.logo_says_name, facts.language]
-        return ["composed", logo, words, facts.brand_colour, facts.accent_colour, facts.typefaces]
+        runs = self._runs(facts.name, facts.tagline)
+        return ["composed", logo, words, facts.brand_colour, facts.accent_colour, facts.typefaces, *runs]
 
     @cached_property
     def share(self) -> Shown:
         """The picture of the site where its address is shared."""
         facts = self.facts
-        composed = ": ".join(filter(None, (facts.name, facts.tagline)))
+        # What can't be drawn is not said to be there.
+        drawn = (self._typesetting.drawn(words) for words in (facts.name, facts.tagline))
+        composed = ": ".join(filter(None, drawn))
         own = facts.share_picture.description if facts.share_picture else ""
         return Shown(
             f"{self._root}share-{_hash(self._share_recipe())}/share.jpg",
@@ -222,6 +243,22 @@ class BrandFiles:
             share_card.HEIGHT,
             own or composed,
         )
+
+    def _undrawn(self, *texts: str) -> str:
+        """The letters of texts that no font has, each once."""
+        parted = (coverage.parted(text, self.facts.typefaces, self.facts.language) for text in texts)
+        return "".join(dict.fromkeys(letter for one in parted for letter in one.undrawn))
+
+    @property
+    def undrawn_of_icon(self) -> str:
+        """Letters of an icon made here that no font has."""
+        kind, *recipe = self._icon_recipe
+        return self._undrawn(recipe[0]["letters"]) if kind == "drawn" else ""
+
+    @property
+    def undrawn_of_share(self) -> str:
+        """Letters of a composed share picture that no font has."""
+        return self._undrawn(self.facts.name, self.facts.tagline) if self._share_recipe()[0] == "composed" else ""
 
     def picture(self, key: str, alt: str = "") -> Shown | None:
         """A picture in a text, in a few widths; None if there is none of that key."""
@@ -337,11 +374,9 @@ class BrandFiles:
         name = "" if logo is not None and facts.logo_says_name else facts.name
         words = share_card.Words(name, facts.tagline, languages.direction(facts.language))
 
-        def font(text: str, size: int, weight: int) -> Any:
-            found_font = letters.font_for(text, facts.typefaces)
-            return letters.sized(found_font, size, weight) if found_font else None
-
-        return share_card.composed(logo, self.icon().at(256), words, (themes["light"], themes["dark"]), font)
+        return share_card.composed(
+            logo, self.icon().at(256), words, (themes["light"], themes["dark"]), self._typesetting
+        )
 
     def _picture_file(self, key: str, width: str | None, ending: str | None) -> Response | None:
         master = self._masters(key)

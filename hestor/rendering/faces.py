@@ -8,6 +8,7 @@ from importlib.resources import files
 from hestor.core.imaging.typefaces import PAIRS, Face
 
 _FOLDER = files("hestor.rendering").joinpath("assets", "fonts")
+_LETTERS = files("hestor.rendering").joinpath("assets", "letters")
 ARABIC = Face("Naskh", "noto-naskh-arabic", 700, "serif")
 _SCRIPTS = {
     "latin": "U+0000-00FF,U+0131,U+0152-0153,U+02BB-02BC,U+02C6,U+02DA,U+02DC,U+2000-206F,U+20AC,U+2122,U+2191,U+2193,"
@@ -42,6 +43,12 @@ def shipped() -> dict[str, tuple[str, bytes]]:
             content = entry.read_bytes()
             fonts[entry.name.removesuffix(".woff2")] = (short_hash(content), content)
     return fonts
+
+
+def content(name: str) -> bytes:
+    """The bytes of a shipped font: one that pages load, or one that only drawings need."""
+    known = shipped().get(name)
+    return known[1] if known else _LETTERS.joinpath(f"{name}.woff2").read_bytes()
 
 
 def file_name(name: str) -> str:

@@ -4216,7 +4216,8 @@ export interface components {
         };
         /**
          * IconReportOut
-         * @description The icon measured. ``pixels`` are its true pixels at 16 and 32 as data addresses; ``grounds`` those of tabs.
+         * @description The icon measured. ``pixels`` are its true pixels at 16 and 32 as data addresses; ``grounds`` those of tabs;
+         *     ``undrawn`` are letters of it that no font has.
          */
         IconReportOut: {
             /** Advice */
@@ -4245,6 +4246,8 @@ export interface components {
             };
             /** Starter */
             starter: boolean;
+            /** Undrawn */
+            undrawn: string;
             /** Used */
             used: number;
         };
@@ -6247,7 +6250,7 @@ export interface components {
         };
         /**
          * ShareReportOut
-         * @description The share picture as it was made.
+         * @description The share picture as it was made; ``undrawn`` are letters of its words that no font has.
          */
         ShareReportOut: {
             /** Alt */
@@ -6258,6 +6261,8 @@ export interface components {
             composed: boolean;
             /** Src */
             src: string;
+            /** Undrawn */
+            undrawn: string;
         };
         /**
          * ShowInMenu

@@ -54,6 +54,7 @@ function Legible({ readOnly }: { readOnly: boolean }) {
   return (
     <div role="status" className="mt-2 grid gap-1">
       {icon.starter && <Advice>{t("icon.starter")}</Advice>}
+      {icon.undrawn && <Advice>{t("icon.undrawn", { letters: icon.undrawn })}</Advice>}
       {icon.advice.map((advice) => (
         <Advice key={advice} good={advice === "clear"}>
           {t(`icon.advice.${advice}`)}

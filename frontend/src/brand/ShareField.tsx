@@ -4,6 +4,7 @@ import { useFormat } from "../i18n/format";
 import { useTranslation } from "../i18n/useTranslation";
 import { PictureChoice, UploadArea, type Picture } from "../pictures";
 import { ActionLink } from "../ui/ActionLink";
+import { Advice } from "../ui/Advice";
 import { useBrandReport } from "./BrandReport";
 
 /** The picture that goes with the site's address where it is shared. */
@@ -25,6 +26,7 @@ export function ShareField({ readOnly }: { readOnly: boolean }) {
       <p className="mb-1.5 text-xs text-soft">
         {share && share.bytes > 0 && t("share.size", { size: format.bytes(share.bytes) })}
       </p>
+      {share?.undrawn && <Advice>{t("share.undrawn", { letters: share.undrawn })}</Advice>}
     </>
   );
   if (readOnly) return shown;

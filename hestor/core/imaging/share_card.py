@@ -3,15 +3,14 @@
 It is composed from logo, name, tagline and colour, or made from a picture. A composed one never cuts the logo.
 """
 
-from collections.abc import Callable
 from dataclasses import dataclass
-from typing import Any
 
 from PIL import Image, ImageDraw, ImageFilter
 
-from hestor.core.imaging import measuring, raster
+from hestor.core.imaging import measuring, raster, svg
 from hestor.core.imaging.palettes import Theme
 from hestor.core.imaging.raster import Master
+from hestor.core.imaging.written import UNITS, Typesetter, broken, cut
 
 WIDTH, HEIGHT = 1200, 630
 MOST_BYTES = 300_000
@@ -23,10 +22,9 @@ _ICON = 150
 _NAME_SIZES = (104, 92, 80, 70, 60, 52, 44)
 _TAGLINE_SIZES = (42, 36, 32)
 _MOST_CUT = 0.35
+_BASELINE = 0.97
 _QUALITIES = (90, 84, 76, 66, 50, 35)
-
-Fonts = Callable[[str, int, int], Any]
-"""Gives a font that has all letters of a text, in a size (pixels) and a weight; None if there is none."""
+_DRAWING = f'<svg xmlns="http://www.w3.org/2000/svg" width="{WIDTH}" height="{HEIGHT}">{{}}</svg>'
 
 
 @dataclass(frozen=True)
@@ -46,73 +44,54 @@ def fitting(image: Image.Image, width: int, height: int) -> Image.Image:
 
 @dataclass(frozen=True)
 class _Block:
-    """A text laid out: its lines, their font, their height in pixels."""
+    """A text laid out: its lines, their size in pixels, their weight."""
 
     lines: tuple[str, ...]
-    font: Any
-    step: int
+    size: int
+    weight: int
     colour: str
+
+    @property
+    def step(self) -> int:
+        return round(self.size * 1.22)
 
     @property
     def height(self) -> int:
         return len(self.lines) * self.step
 
 
-_PEN = ImageDraw.Draw(Image.new("RGB", (1, 1)))
+def _laid_out(text: str, sizes: tuple[int, ...], weight: int, colour: str, setter: Typesetter) -> _Block | None:
+    """A text as large as two lines allow; None if there is none, or no shipped font has any of its letters."""
+    drawn = setter.drawn(text)
 
+    def length(line: str) -> float:
+        return setter.advance(line, weight)
 
-def _length(text: str, font: Any, direction: str) -> float:
-    return _PEN.textlength(text, font=font, direction=direction)
-
-
-def _wrapped(text: str, font: Any, direction: str) -> tuple[str, ...] | None:
-    """The text in at most two lines, or None if it is too long for them."""
-    lines: list[str] = []
-    for word in text.split():
-        longer = f"{lines[-1]} {word}" if lines else word
-        if lines and _length(longer, font, direction) <= _COLUMN:
-            lines[-1] = longer
-        else:
-            lines.append(word)
-        if len(lines) > 2 or _length(lines[-1], font, direction) > _COLUMN:
-            return None
-    return tuple(lines)
-
-
-def _cut(text: str, font: Any, direction: str) -> tuple[str, ...]:
-    """As much of the text as one line holds."""
-    end = len(text)
-    while end > 1 and _length(text[:end] + "…", font, direction) > _COLUMN:
-        end -= max(1, end // 20)
-    return (text[:end].rstrip() + "…",)
-
-
-def _laid_out(
-    text: str, sizes: tuple[int, ...], weight: int, colour: str, fonts: Fonts, direction: str
-) -> _Block | None:
-    """A text as large as two lines allow; None if there is none, or no shipped font has its letters."""
-    for size in sizes if text else ():
-        font = fonts(text, size, weight)
-        if font is None:
-            return None
-        lines = _wrapped(text, font, direction)
+    for size in sizes if drawn else ():
+        most = _COLUMN * UNITS / size
+        lines = broken(drawn, most, 2, length)
         if lines is None and size == sizes[-1]:
-            lines = _cut(text, font, direction)
+            lines = (cut(drawn, most, length),)
         if lines:
-            return _Block(lines, font, round(size * 1.22), colour)
+            return _Block(lines, size, weight, colour)
     return None
 
 
-def _write(canvas: Image.Image, block: _Block, top: int, direction: str) -> None:
-    draw = ImageDraw.Draw(canvas)
-    x, anchor = (WIDTH - _EDGE, "ra") if direction == "rtl" else (_EDGE, "la")
-    for index, line in enumerate(block.lines):
-        at = (x, top + index * block.step)
-        draw.text(at, line, font=block.font, fill=block.colour, anchor=anchor, direction=direction)
+def _written(block: _Block, top: float, direction: str, setter: Typesetter) -> str:
+    """The lines of a block as paths of a drawing, from ``top`` on."""
+    scale = block.size / UNITS
+    paths = []
+    for number, line in enumerate(block.lines):
+        set_line = setter.written(line, block.weight)
+        x = WIDTH - _EDGE - set_line.advance * scale if direction == "rtl" else _EDGE
+        baseline = top + number * block.step + _BASELINE * block.size
+        at = f"translate({x:.2f} {baseline:.2f}) scale({scale:.5f} {-scale:.5f})"
+        paths.append(f'<path transform="{at}" d="{set_line.outline.path}"/>')
+    return f'<g fill="{block.colour}">{"".join(paths)}</g>'
 
 
 def composed(
-    logo: Image.Image | None, icon: Image.Image, words: Words, themes: tuple[Theme, Theme], fonts: Fonts
+    logo: Image.Image | None, icon: Image.Image, words: Words, themes: tuple[Theme, Theme], setter: Typesetter
 ) -> Image.Image:
     """A picture from a logo (or, without one, the icon), the name and the tagline, in the middle of its height.
 
@@ -123,8 +102,8 @@ def composed(
         theme = dark
     canvas = Image.new("RGB", (WIDTH, HEIGHT), theme.ground)
     ImageDraw.Draw(canvas).rectangle((0, 0, WIDTH, _BAND), fill=theme.band)
-    name = _laid_out(words.name, _NAME_SIZES, 680, theme.ink, fonts, words.direction)
-    tagline = _laid_out(words.tagline, _TAGLINE_SIZES, 420, theme.soft, fonts, words.direction)
+    name = _laid_out(words.name, _NAME_SIZES, 680, theme.ink, setter)
+    tagline = _laid_out(words.tagline, _TAGLINE_SIZES, 420, theme.soft, setter)
     blocks = [block for block in (name, tagline) if block]
     room = HEIGHT - _BAND - 2 * _MARGIN - sum(block.height + _GAP for block in blocks)
     box = _LOGO_BOX if name else _LOGO_BOX_ALONE
@@ -133,9 +112,12 @@ def composed(
     left = WIDTH - _EDGE - emblem.width if words.direction == "rtl" else _EDGE
     canvas.paste(emblem, (left if blocks else (WIDTH - emblem.width) // 2, top), emblem)
     top += emblem.height
+    written = []
     for block in blocks:
-        _write(canvas, block, top + _GAP, words.direction)
+        written.append(_written(block, top + _GAP, words.direction, setter))
         top += block.height + _GAP
+    ink = svg.pixels(_DRAWING.format("".join(written)).encode(), WIDTH, HEIGHT)
+    canvas.paste(ink, (0, 0), ink)
     return canvas
 
 

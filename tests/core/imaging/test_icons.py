@@ -11,14 +11,16 @@ from hestor.core.imaging import colours, crops, emblems, icons, legibility, meas
 from hestor.core.imaging.emblems import FORMS, Emblem
 from hestor.core.imaging.icons import CroppedIcon, DrawnIcon
 from hestor.core.imaging.shapes import SHAPES
-from hestor.rendering import letters
+from hestor.rendering import typesetting
 from tests.support.pictures import master_of, noise, opened, svg_master, wordmark
 
 LEAF = Emblem("", "leaf", "rounded", "#7a2e4d")
 
 
 def drawn(emblem: Emblem) -> DrawnIcon:
-    return DrawnIcon(emblem, letters.outline(emblem.letters, "reading") if emblem.letters else None)
+    return DrawnIcon(
+        emblem, typesetting.written(emblem.letters, "reading", 700, "en").outline if emblem.letters else None
+    )
 
 
 ICONS = [
@@ -107,10 +109,6 @@ def test_letters_are_outlines(letters):
     assert "font" not in text
     assert measuring.standing_out(icon.at(64), "#ffffff") > 0.5
     assert (np.asarray(icon.at(64))[..., :3].min(axis=2) > 200).mean() > 0.02
-
-
-def test_letters_that_no_font_has_have_no_outline():
-    assert letters.outline("種", "reading") is None
 
 
 def test_a_square_is_proposed_around_the_emblem():
