@@ -8,7 +8,7 @@ import hashlib
 import json
 import re
 from collections.abc import Callable
-from dataclasses import dataclass, replace
+from dataclasses import replace
 from typing import Any
 
 from propcache.api import cached_property
@@ -22,15 +22,12 @@ from hestor.core.imaging.emblems import Emblem
 from hestor.core.imaging.icons import Icon
 from hestor.core.imaging.ingest import MEDIA_TYPES
 from hestor.core.imaging.raster import Master
-from hestor.core.imaging.typefaces import PAIRS
 from hestor.core.text import lines
-from hestor.rendering import coverage, faces
 from hestor.rendering.response import Response
+from hestor.rendering.shown import Shown
 from hestor.rendering.typesetting import Typesetting
 
 GENERATOR_VERSION = 1
-_BOLD = 700
-_IN_PLACE_OF_LETTERS = "sprout"
 """Counts up when the same facts would make other files, so that their addresses change too."""
 
 PREFIX = "/_hestor/"
@@ -47,42 +44,9 @@ _TYPES = {
 }
 DRAWN_FROM = tuple(key for key, spec in SPECS.items() if spec.visual or spec.drawn)
 """The facts that a brand file can depend on: those about looks, and those written on the share picture."""
+_BOLD = 700
+_IN_PLACE_OF_LETTERS = "sprout"
 Masters = Callable[[str], Master | None]
-
-
-@dataclass(frozen=True)
-class Shown:
-    """A picture as a page shows it: its address, size in CSS pixels, words, and sources by media type.
-
-    ``medium`` is the address of a file for readers that choose none themselves.
-    """
-
-    src: str
-    width: int
-    height: int
-    alt: str = ""
-    srcset: str = ""
-    sources: tuple[tuple[str, str], ...] = ()
-    medium: str = ""
-
-    @property
-    def addresses(self) -> frozenset[str]:
-        """The addresses of all files that it names."""
-        sets = (self.srcset, *(srcset for _, srcset in self.sources))
-        pieces = (piece.split()[0] for srcset in sets for piece in srcset.split(", ") if piece)
-        return frozenset((self.src, *pieces))
-
-    @property
-    def large(self) -> str:
-        """The address of the sharpest file in the fallback format."""
-        return self.srcset.rpartition(", ")[2].partition(" ")[0] or self.src
-
-    @property
-    def largest_size(self) -> tuple[int, int]:
-        """Width and height of the sharpest file of a logo, in its own pixels."""
-        scale = self.srcset.rpartition(" ")[2].removesuffix("x")
-        times = int(scale) if scale.isdigit() else 1
-        return self.width * times, self.height * times
 
 
 def _hash(recipe: Any) -> str:
@@ -115,13 +79,7 @@ class BrandFiles:
         if isinstance(fact, LogoIcon) and self.facts.logo:
             return ["logo", self.facts.logo.model_dump(mode="json", exclude={"description"}), fact.crop]
         drawn = emblem_of(self.facts, fact if isinstance(fact, DrawnIcon) else None)
-        return ["drawn", drawn.__dict__, self.facts.typefaces, *self._runs(drawn.letters)]
-
-    def _runs(self, *texts: str) -> list[str]:
-        """The fonts of texts that take more than the heading's own: such were not drawn before, or otherwise."""
-        parted = (coverage.parted(text, self.facts.typefaces, self.facts.language) for text in texts)
-        fonts = {run.font for one in parted for run in one.runs}
-        return sorted(fonts - {faces.latin_file(PAIRS[self.facts.typefaces].heading)})
+        return ["drawn", drawn.__dict__, self.facts.typefaces, *self._typesetting.further_fonts(drawn.letters)]
 
     @cached_property
     def icon_folder(self) -> str:
@@ -226,7 +184,7 @@ class BrandFiles:
             return ["picture", facts.share_picture.picture, facts.brand_colour]
         logo = facts.logo.model_dump(mode="json", exclude={"description"}) if facts.logo else self._icon_recipe
         words = [facts.name, facts.tagline, facts.logo_says_name, facts.language]
-        runs = self._runs(facts.name, facts.tagline)
+        runs = self._typesetting.further_fonts(facts.name, facts.tagline)
         return ["composed", logo, words, facts.brand_colour, facts.accent_colour, facts.typefaces, *runs]
 
     @cached_property
@@ -244,21 +202,17 @@ class BrandFiles:
             own or composed,
         )
 
-    def _undrawn(self, *texts: str) -> str:
-        """The letters of texts that no font has, each once."""
-        parted = (coverage.parted(text, self.facts.typefaces, self.facts.language) for text in texts)
-        return "".join(dict.fromkeys(letter for one in parted for letter in one.undrawn))
-
     @property
     def undrawn_of_icon(self) -> str:
         """Letters of an icon made here that no font has."""
         kind, *recipe = self._icon_recipe
-        return self._undrawn(recipe[0]["letters"]) if kind == "drawn" else ""
+        return self._typesetting.undrawn(recipe[0]["letters"]) if kind == "drawn" else ""
 
     @property
     def undrawn_of_share(self) -> str:
         """Letters of a composed share picture that no font has."""
-        return self._undrawn(self.facts.name, self.facts.tagline) if self._share_recipe()[0] == "composed" else ""
+        composed = self._share_recipe()[0] == "composed"
+        return self._typesetting.undrawn(self.facts.name, self.facts.tagline) if composed else ""
 
     def picture(self, key: str, alt: str = "") -> Shown | None:
         """A picture in a text, in a few widths; None if there is none of that key."""

@@ -10,9 +10,10 @@ from markupsafe import Markup
 from hestor.core.pages import descriptions
 from hestor.core.text import markdown
 from hestor.rendering import files, opening
-from hestor.rendering.brand_files import PREFIX, Shown
+from hestor.rendering.brand_files import PREFIX
 from hestor.rendering.frame import JINJA, Frame
 from hestor.rendering.response import Response
+from hestor.rendering.shown import Shown
 from hestor.rendering.state import Named, Page
 from hestor.rendering.structured import Told, structured
 

@@ -12,9 +12,9 @@ from hestor.core.events.schedule import Schedule
 from hestor.core.facts import words
 from hestor.core.facts.document import Facts
 from hestor.rendering import contact, details, opening
-from hestor.rendering.brand_files import Shown
 from hestor.rendering.files import address
 from hestor.rendering.frame import Frame
+from hestor.rendering.shown import Shown
 from hestor.rendering.state import Page
 
 _ENCODER = json.JSONEncoder(ensure_ascii=False)

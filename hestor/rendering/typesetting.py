@@ -11,9 +11,11 @@ from fontTools.pens.svgPathPen import SVGPathPen
 from fontTools.pens.transformPen import TransformPen
 
 from hestor.core.imaging.emblems import Outline
+from hestor.core.imaging.typefaces import PAIRS
 from hestor.core.imaging.written import UNITS, Written
 from hestor.core.text import bidi
-from hestor.rendering import coverage, letters
+from hestor.rendering import coverage, faces, letters
+from hestor.rendering.coverage import Parted
 
 
 @dataclass(frozen=True)
@@ -82,9 +84,21 @@ class Typesetting:
     pair: str
     language: str
 
+    def _parted(self, text: str) -> Parted:
+        return coverage.parted(text, self.pair, self.language)
+
     def drawn(self, text: str) -> str:
         """A text without the letters that no font has."""
-        return coverage.parted(text, self.pair, self.language).drawn.strip()
+        return self._parted(text).drawn.strip()
+
+    def undrawn(self, *texts: str) -> str:
+        """The letters of some texts that no font has, each once."""
+        return "".join(dict.fromkeys(letter for text in texts for letter in self._parted(text).undrawn))
+
+    def further_fonts(self, *texts: str) -> list[str]:
+        """The fonts that draw some texts, but for the one with the heading's Latin letters."""
+        fonts = {run.font for text in texts for run in self._parted(text).runs}
+        return sorted(fonts - {faces.latin_file(PAIRS[self.pair].heading)})
 
     def advance(self, text: str, weight: int) -> float:
         """How far a line goes, in thousandths of an em."""

@@ -18,7 +18,8 @@ from hestor.core.imaging.legibility import Legibility
 from hestor.core.imaging.logos import Measured
 from hestor.core.imaging.raster import Box, Master
 from hestor.pictures import selectors as pictures
-from hestor.rendering.brand_files import BrandFiles, Shown
+from hestor.rendering.brand_files import BrandFiles
+from hestor.rendering.shown import Shown
 from hestor.sandbox import run
 from hestor.sites import generated_files
 from hestor.sites.models import Site
