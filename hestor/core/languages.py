@@ -46,12 +46,30 @@ def numbering_system(tag: str) -> str:
 
 
 @lru_cache(maxsize=512)
-def with_country(tag: str) -> str:
-    """The language with a country, as ``en_GB``: its own, else the likeliest (CLDR likely subtags); or empty."""
+def with_country(tag: str, home: str = "") -> str:
+    """The language with a country, as ``en_GB``; empty where none is known.
+
+    Its own, else ``home`` (ISO 3166), if CLDR knows the language there, else the likeliest (CLDR likely subtags).
+    """
     locale = locale_of(tag)
     likely = str(get_global("likely_subtags").get(str(locale), "")).rpartition("_")[2]
-    country = locale.territory or (likely if len(likely) == 2 else "")
+    at_home = home if home and is_known(f"{locale.language}-{home}") else ""
+    country = locale.territory or at_home or (likely if len(likely) == 2 else "")
     return f"{locale.language}_{country}" if country else ""
+
+
+@lru_cache(maxsize=512)
+def list_separator(tag: str) -> str:
+    """What stands between two entries of a list (CLDR list patterns)."""
+    patterns = locale_of(tag).list_patterns
+    between = str(patterns["standard"]["start"]).replace("{0}", "").replace("{1}", "")
+    # Where that is a word, as in Arabic, the sign that its script has for it.
+    return "، " if any(letter.isalpha() for letter in between) else between
+
+
+def clause_separator(tag: str) -> str:
+    """What stands between entries that hold such signs themselves: the semicolon of the same script (UAX 44)."""
+    return {"،": "؛ ", "、": "；"}.get(list_separator(tag)[:1], "; ")
 
 
 def read_where(reader: str, tag: str) -> str:

@@ -6,6 +6,7 @@ from typing import Literal
 
 from markupsafe import Markup, escape
 
+from hestor.core import languages
 from hestor.core.contact import phones, postal
 from hestor.core.contact.phones import Phone
 from hestor.core.facts import organisation
@@ -54,7 +55,7 @@ def _phone(voice: Voice) -> Iterator[Markup]:
 
 def _address(voice: Voice) -> Iterator[Markup]:
     if voice.facts.postal_address:
-        yield from map(escape, postal.written(voice.facts.postal_address))
+        yield from map(voice.own, postal.written(voice.facts.postal_address))
 
 
 def _email(voice: Voice) -> Iterator[Markup]:
@@ -64,17 +65,17 @@ def _email(voice: Voice) -> Iterator[Markup]:
 
 def _registrations(voice: Voice) -> Iterator[Markup]:
     for registration in voice.facts.registrations:
-        yield Markup("{}: {}").format(registration.label, registration.value)
+        yield Markup("{}: {}").format(voice.own(registration.label), voice.own(registration.value))
 
 
 def _social(voice: Voice) -> Iterator[Markup]:
     for one in voice.facts.social:
-        yield Markup('<a href="{}" rel="me">{}</a>').format(one.address, one.label)
+        yield Markup('<a href="{}" rel="me">{}</a>').format(one.address, voice.own(one.label))
 
 
 def _legal_name(voice: Voice) -> Iterator[Markup]:
     if voice.facts.legal_name:
-        yield escape(voice.facts.legal_name)
+        yield voice.own(voice.facts.legal_name)
 
 
 _LINES: Mapping[str, Callable[[Voice], Iterator[Markup]]] = {
@@ -89,7 +90,7 @@ _LINES: Mapping[str, Callable[[Voice], Iterator[Markup]]] = {
 
 def _label(voice: Voice, part: str) -> Markup:
     own = voice.filled(voice.facts.contact_label) if part == "email" else ""
-    return escape(own) if own else voice.said(f"contact.{part}")
+    return voice.own(own) if own else voice.said(f"contact.{part}")
 
 
 def shown(voice: Voice, parts: Iterable[str]) -> list[Detail]:
@@ -124,10 +125,8 @@ def _footer_line(voice: Voice, part: str) -> Markup | None:
     if part == "hours":
         return escape(opening.status_line(voice)) if voice.facts.opening_hours else None
     part_lines = list(_LINES[part](voice))
-    return Markup(_BETWEEN.get(part, " · ")).join(part_lines) if part_lines else None  # noqa: S704
-
-
-_BETWEEN = {"address": ", "}
+    between = languages.list_separator(voice.facts.language) if part == "address" else " · "
+    return escape(between).join(part_lines) if part_lines else None
 
 
 def footer_lines(voice: Voice) -> list[Markup]:

@@ -45,8 +45,10 @@ def _content(frame: Frame, post: Page, own: str) -> str:
         size = f'width="{shown.width}" height="{shown.height}"' if shown else ""
         return f'<img src="{frame.state.origin}{shown.medium}" alt="{alt}" {size}>' if shown else ""
 
-    filled = markdown.filled_html(post.html, frame.values)
-    return _in_full(markdown.with_pictures(filled, PREFIX, drawn), own)
+    filled = markdown.filled_html(post.html, frame.values, direction=frame.direction)
+    said = _in_full(markdown.with_pictures(filled, PREFIX, drawn), own)
+    # Readers set what says nothing of it from left to right.
+    return f'<div dir="rtl">{said}</div>' if said and frame.direction == "rtl" else said
 
 
 @lru_cache(maxsize=64)

@@ -13,7 +13,7 @@ from propcache.api import cached_property
 from hestor.core import languages
 from hestor.core.added import code
 from hestor.core.events import occurrences
-from hestor.core.facts import document, plates
+from hestor.core.facts import document, organisation, plates
 from hestor.core.facts import frame as frame_facts
 from hestor.core.facts import titles as title_facts
 from hestor.core.imaging import palettes
@@ -128,7 +128,7 @@ class Frame(Voice):
         """The text beside every page's own."""
         compiled = _side_text(self.facts.side_text) if self.facts.side_text else ""
         compiled = markdown.with_contact(compiled, self.contact_link)
-        return Markup(markdown.filled_html(compiled, self.values, self.root))  # noqa: S704
+        return Markup(markdown.filled_html(compiled, self.values, self.root, self.direction))  # noqa: S704
 
     @cached_property
     def _notice(self) -> str:
@@ -217,7 +217,9 @@ class Frame(Voice):
             "root": self.root,
             "preview": self.preview,
             "language": facts.language,
-            "direction": languages.direction(facts.language),
+            "direction": self.direction,
+            "own": self.own,
+            "between": languages.clause_separator(facts.language),
             "menu": [self._entry(item) for item in self.state.menu()],
             "footer": self.filled(facts.footer_text),
             "style_url": self.root + static_files.style_url(static_files.style_key(facts)),
@@ -234,7 +236,7 @@ class Frame(Voice):
             "said_of": self.said_of,
             "contact_lines": details.footer_lines(self),
             "card_url": f"{self.root}/contact.vcf" if details.ways_told(self.facts) else "",
-            "share_locale": languages.with_country(facts.language),
+            "share_locale": languages.with_country(facts.language, organisation.likely_country(facts.time_zone, facts.language)),
             "plate": self.plate,
             "calendar_url": f"{self.root}/events.ics" if self.state.event_list() else "",
             "html_classes": self._html_classes(),

@@ -50,7 +50,8 @@ def now_status(voice: Voice) -> Status | None:
 def _spans(voice: Voice, spans: Sequence[Span]) -> str:
     if not spans:
         return voice.word("hours.closed")
-    return ", ".join(f"{voice.clock(span.opens)}\u2009–\u2009{voice.clock(span.closes)}" for span in spans)
+    between = languages.list_separator(voice.facts.language)
+    return between.join(f"{voice.clock(span.opens)}\u2009–\u2009{voice.clock(span.closes)}" for span in spans)
 
 
 def today(voice: Voice) -> str:

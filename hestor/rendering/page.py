@@ -70,14 +70,14 @@ def _text(frame: Frame, page: Page) -> str:
 
     compiled = markdown.with_hours(page.html, lambda: _hours(frame))
     compiled = markdown.with_contact(compiled, frame.contact_link)
-    html = markdown.filled_html(compiled, frame.values, frame.root)
+    html = markdown.filled_html(compiled, frame.values, frame.root, frame.direction)
     return markdown.with_pictures(html, f"{frame.root}{PREFIX}", drawn)
 
 
 def _hours(frame: Frame) -> str:
     """The table of opening hours; nothing where none are said."""
     shown = opening.shown(frame)
-    return JINJA.get_template("hours.html.jinja").render(shown=shown, said=frame.said) if shown else ""
+    return JINJA.get_template("hours.html.jinja").render(shown=shown, said=frame.said, own=frame.own) if shown else ""
 
 
 def _last_changed(frame: Frame, page: Page, moment: datetime | None) -> tuple[str, str] | None:

@@ -16,7 +16,7 @@ from hestor.core.dates import forms, patterns
 from hestor.core.events.month import Month
 from hestor.core.facts import clock, document, own_words
 from hestor.core.facts.document import Facts
-from hestor.core.text import fillins
+from hestor.core.text import bidi, fillins
 from hestor.rendering import contact
 
 
@@ -79,6 +79,15 @@ class Voice:
         spoken = translations.spoken("public", self.facts.language)
         return "" if spoken == self.facts.language else spoken
 
+    @cached_property
+    def direction(self) -> str:
+        """The way in which pages run: ``ltr`` or ``rtl``."""
+        return languages.direction(self.facts.language)
+
+    def own(self, text: str) -> Markup:
+        """An owner's words within a page: those that run against it keep their order (HTML, 4.5.24)."""
+        return Markup("<bdi>{}</bdi>").format(text) if bidi.turns(text, self.direction) else Markup(escape(text))  # noqa: S704
+
     def word(self, key: str, **params: str | int) -> str:
         """Hestor's own words, or what the site says in their place."""
         return translations.filled(self.words[key], params) if params else self.words[key]
@@ -91,7 +100,10 @@ class Voice:
 
     def said(self, key: str, **params: str | int) -> Markup:
         """Hestor's own words, marked with the language that they are in where it is not the page's."""
-        return self._marked(self.word(key, **params), bool(self.foreign) and key not in self._own_words)
+        within = {
+            name: bidi.isolated(one, self.direction) if isinstance(one, str) else one for name, one in params.items()
+        }
+        return self._marked(self.word(key, **within), bool(self.foreign) and key not in self._own_words)
 
     def _marked(self, text: str, is_foreign: bool) -> Markup:
         if not is_foreign:

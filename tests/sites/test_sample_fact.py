@@ -13,8 +13,8 @@ TOP = Path(__file__).parents[2]
 # What a person says of it, and the one line by which pages show it.
 SAID = {"en": "Motto", "de": "Motto", "es": "Lema propio", "fr": "Devise", "ar": "شعار"}
 TEMPLATE = "hestor/rendering/templates/parts/home.html.jinja"
-BEHIND = '<span class="site-tagline" data-hestor="tagline">{{ tagline }}</span>{% endif %}'
-SHOWN = '{% if facts.motto %}<span class="site-tagline" data-hestor="motto">{{ facts.motto }}</span>{% endif %}'
+BEHIND = '<span class="site-tagline" data-hestor="tagline">{{ own(tagline) }}</span>{% endif %}'
+SHOWN = '{% if facts.motto %}<span class="site-tagline" data-hestor="motto">{{ own(facts.motto) }}</span>{% endif %}'
 ASK = """
 import json
 import django

@@ -10,7 +10,7 @@ from hestor.core.reading.page import PageReading
 
 def read(page: PageReading) -> Hashable:
     """All that goes with a shared address."""
-    return page.share_title, page.share_description, page.share_site, page.share
+    return page.share_title, page.share_description, page.share_site, page.share_locale, page.share
 
 
 def proof(path: str, page: PageReading, sought: Sought) -> Proof:

@@ -117,6 +117,11 @@ class HeadReading(Tree):
         return self.meta("og:description")
 
     @cached_property
+    def share_locale(self) -> str:
+        """The language and the country of the page as it is shared."""
+        return self.meta("og:locale")
+
+    @cached_property
     def share_site(self) -> str:
         """The site's name as it goes with the share picture."""
         return self.meta("og:site_name")

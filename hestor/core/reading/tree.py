@@ -15,6 +15,7 @@ from hestor.core.reading.landmarks import SECTIONS
 from hestor.core.reading.node import Node, Nodes
 from hestor.core.reading.source import Source
 from hestor.core.reading.stylesheet import NO_STYLE, StyleReading
+from hestor.core.text.bidi import without_marks
 from hestor.core.text.lines import folded
 
 MARK = "data-hestor"
@@ -51,7 +52,7 @@ def picture(node: Node | None) -> ImageReading | None:
 
 def said(node: Node | None) -> str:
     """All that a node says, hidden or not."""
-    return folded(node.text()) if node else ""
+    return folded(without_marks(node.text())) if node else ""
 
 
 def seen(node: Node | None, line_break: str = " ") -> str:

@@ -22,7 +22,7 @@ from markdown_it.rules_core import StateCore
 from markdown_it.token import Token
 
 from hestor.core.errors import MOST_PROBLEMS, Problem
-from hestor.core.text import fillins, lines
+from hestor.core.text import bidi, fillins, lines
 
 COMPILER_VERSION = 6
 """Counts up when the same source would compile to something else, so that kept texts are made anew."""
@@ -244,10 +244,17 @@ def _placed(field: str, contents: Iterable[str], source: str, at: int) -> Iterat
             at += len(piece)
 
 
-def filled_html(compiled: str, values: fillins.Values, root: str = "") -> str:
-    """Compiled HTML with its fill-ins filled as text, and root addresses put under ``root``."""
+def filled_html(compiled: str, values: fillins.Values, root: str = "", direction: str = "ltr") -> str:
+    """Compiled HTML with its fill-ins filled as text, and root addresses put under ``root``.
+
+    What runs against the text's ``direction`` keeps its own order.
+    """
+
+    def filled(found: re.Match[str]) -> str:
+        return html_module.escape(bidi.isolated(_value(found[1], values), direction))
+
     if _OPEN in compiled:
-        compiled = _FILL.sub(lambda found: html_module.escape(_value(found[1], values)), compiled)
+        compiled = _FILL.sub(filled, compiled)
     return compiled.replace(_ROOT, root)
 
 

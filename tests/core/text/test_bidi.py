@@ -27,3 +27,23 @@ def test_lines_are_ordered_as_another_implementation_orders_them(text):
 )
 def test_a_line_runs_as_its_first_letter_does(text, levels):
     assert bidi.levels(text) == levels
+
+
+@pytest.mark.parametrize(
+    ("text", "direction", "turns"),
+    [
+        ("Seeds", "ltr", False),
+        ("Seeds", "rtl", True),
+        ("مكتبة", "ltr", True),
+        ("مكتبة", "rtl", False),
+        ("12 – (5)", "rtl", False),
+        ("", "ltr", False),
+        ("種子", "rtl", True),
+        ("בית", "ltr", True),
+    ],
+)
+def test_only_what_runs_against_the_page_is_isolated(text, direction, turns):
+    assert bidi.turns(text, direction) is turns
+    marked = bidi.isolated(text, direction)
+    assert (marked != text) is turns
+    assert bidi.without_marks(marked) == text
