@@ -104,8 +104,8 @@ def _listed(frame: Frame, event: Event, occurrence: Occurrence) -> Listed:
     later = expansion.following(schedule, occurrence.day + _DAY, _FURTHER)
     return Listed(
         frame.root + event.path,
-        frame.filled(event.title),
-        frame.filled(event.summary),
+        frame.shown(event.title),
+        frame.shown(event.summary),
         schedule.place,
         stamps(frame, schedule, occurrence),
         [Stamp(frame.short_day(day), day.isoformat()) for day in later],
@@ -154,7 +154,7 @@ def _entry(frame: Frame, day: date, row: _Row) -> Entry:
         # A time that the clock skips or shows twice has here, too, the offset before the change.
         moment = datetime.combine(day, begin, frame.now.tzinfo)
         at = Stamp(frame.clock(begin), moment.isoformat(), True)
-    return Entry(frame.root + path, frame.filled(event.title), at)
+    return Entry(frame.root + path, frame.shown(event.title), at)
 
 
 def _cell(frame: Frame, day: date, rows: list[_Row], shown: Month) -> Cell:

@@ -37,7 +37,7 @@ class ContactLine:
 def contact_line(voice: Voice) -> ContactLine | None:
     """The address with the words beside it; None where no address is to be shown."""
     markup = voice.contact_link
-    return ContactLine(voice.filled(voice.facts.contact_label), markup) if markup else None
+    return ContactLine(voice.shown(voice.facts.contact_label), markup) if markup else None
 
 
 def phone_of(facts: Facts) -> Phone | None:
@@ -89,7 +89,7 @@ _LINES: Mapping[str, Callable[[Voice], Iterator[Markup]]] = {
 
 
 def _label(voice: Voice, part: str) -> Markup:
-    own = voice.filled(voice.facts.contact_label) if part == "email" else ""
+    own = voice.shown(voice.facts.contact_label) if part == "email" else ""
     return voice.own(own) if own else voice.said(f"contact.{part}")
 
 

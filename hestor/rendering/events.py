@@ -31,7 +31,7 @@ def respond(frame: Frame, listed: Page, shown: Month | None = None) -> Response:
     values = page.values(frame, listed)
     if shown:
         own = calendar.path_of(listed.path, shown)
-        up = (frame.root + listed.path, frame.filled(listed.title))
+        up = (frame.root + listed.path, frame.shown(listed.title))
         values |= _months(frame, listed, shown)
         values |= {"path": own, "canonical": files.address(frame.state.origin, own), "trail": [*values["trail"], up]}
     of = shown or calendar.month_of(frame.now)

@@ -133,12 +133,12 @@ class Frame(Voice):
     @cached_property
     def _notice(self) -> str:
         notice = frame_facts.notice_shown(self.facts, self.now.date())
-        return self.filled(notice.text) if notice else ""
+        return self.shown(notice.text) if notice else ""
 
     def _cookies(self) -> dict[str, str] | None:
         cookie_notice = self.facts.cookie_notice
         return (
-            {"title": self.filled(cookie_notice.title), "text": self.filled(cookie_notice.text)}
+            {"title": self.shown(cookie_notice.title), "text": self.shown(cookie_notice.text)}
             if cookie_notice
             else None
         )
@@ -205,7 +205,7 @@ class Frame(Voice):
         return "".join(str(getattr(self.facts, key)) for key in document.HEADER_TEXTS)
 
     def _entry(self, item: MenuItem) -> MenuItem:
-        return MenuItem(item.path, self.filled(item.title), tuple(self._entry(child) for child in item.children))
+        return MenuItem(item.path, self.shown(item.title), tuple(self._entry(child) for child in item.children))
 
     @cached_property
     def shared(self) -> Mapping[str, Any]:
@@ -221,7 +221,7 @@ class Frame(Voice):
             "own": self.own,
             "between": languages.clause_separator(facts.language),
             "menu": [self._entry(item) for item in self.state.menu()],
-            "footer": self.filled(facts.footer_text),
+            "footer": self.shown(facts.footer_text),
             "style_url": self.root + static_files.style_url(static_files.style_key(facts)),
             "icon_folder": self.brand.icon_folder,
             "has_svg": "icon.svg" in self.brand.icon_names,
@@ -236,7 +236,9 @@ class Frame(Voice):
             "said_of": self.said_of,
             "contact_lines": details.footer_lines(self),
             "card_url": f"{self.root}/contact.vcf" if details.ways_told(self.facts) else "",
-            "share_locale": languages.with_country(facts.language, organisation.likely_country(facts.time_zone, facts.language)),
+            "share_locale": languages.with_country(
+                facts.language, organisation.likely_country(facts.time_zone, facts.language)
+            ),
             "plate": self.plate,
             "calendar_url": f"{self.root}/events.ics" if self.state.event_list() else "",
             "html_classes": self._html_classes(),

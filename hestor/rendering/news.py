@@ -5,6 +5,7 @@ from dataclasses import dataclass
 from hestor.core.events.month import Month
 from hestor.core.pages import descriptions
 from hestor.core.pages.pagination import POSTS_A_PAGE, page_count, page_path
+from hestor.core.text import bidi
 from hestor.rendering import files, page
 from hestor.rendering.frame import Frame
 from hestor.rendering.response import Response
@@ -36,14 +37,14 @@ def month_page(frame: Frame, news: Page, month: Month) -> Response | None:
     own, heading = f"{news.path}{month}/", frame.month(month)
     listed = [page.teaser(frame, post) for post in posts]
     values = page.values(frame, news, listed)
-    up = (frame.root + news.path, frame.filled(news.title))
+    up = (frame.root + news.path, frame.shown(news.title))
     values |= {
         "title": frame.title(own, heading, frame.filled(news.title)),
         "heading": heading,
         "share_title": heading,
         "path": own,
         "canonical": files.address(frame.state.origin, own),
-        "description": descriptions.of_list(one.title for one in listed),
+        "description": descriptions.of_list(bidi.without_marks(one.title) for one in listed),
         "text": "",
         "trail": [*values["trail"], up],
         "unlisted": True,
@@ -69,7 +70,7 @@ def respond(frame: Frame, news: Page, number: int) -> Response:
             "path": own,
             "canonical": files.address(frame.state.origin, own),
             # What the page says of itself stands on its first leaf; each further one says what is on it.
-            "description": descriptions.of_list(one.title for one in listed),
+            "description": descriptions.of_list(bidi.without_marks(one.title) for one in listed),
         }
     values |= {
         "archive": archive(frame, news),

@@ -8,7 +8,7 @@ from typing import Any
 from markupsafe import Markup
 
 from hestor.core.pages import descriptions
-from hestor.core.text import markdown
+from hestor.core.text import bidi, markdown
 from hestor.rendering import files, opening
 from hestor.rendering.brand_files import PREFIX
 from hestor.rendering.frame import JINJA, Frame
@@ -46,7 +46,7 @@ def teaser(frame: Frame, page: Page) -> Teaser:
     day = page.published
     text = own_description(frame, page)
     return Teaser(
-        frame.root + page.path, frame.filled(page.title), text, frame.short_day(day), day.isoformat() if day else ""
+        frame.root + page.path, frame.shown(page.title), text, frame.short_day(day), day.isoformat() if day else ""
     )
 
 
@@ -87,7 +87,7 @@ def _last_changed(frame: Frame, page: Page, moment: datetime | None) -> tuple[st
 
 
 def _named(frame: Frame, named: Named | None) -> Named | None:
-    return (frame.root + named[0], frame.filled(named[1])) if named else None
+    return (frame.root + named[0], frame.shown(named[1])) if named else None
 
 
 def title_of(frame: Frame, page: Page) -> str:
@@ -105,7 +105,9 @@ def values(frame: Frame, page: Page, listed: Sequence[Teaser] = ()) -> dict[str,
     state, facts, home = frame.state, frame.facts, page.path == "/"
     title, day = frame.filled(page.title), page.published
     below = [teaser(frame, child) for child in state.children(page.path)] if page.has_children else []
-    own = own_description(frame, page) or descriptions.of_list(each_teaser.title for each_teaser in listed)
+    own = own_description(frame, page) or descriptions.of_list(
+        bidi.without_marks(each_teaser.title) for each_teaser in listed
+    )
     description = descriptions.description(home, own, facts.description)
     share = _share(frame, page)
     older, newer = state.around(page) if page.kind == "post" and day else (None, None)
@@ -114,7 +116,7 @@ def values(frame: Frame, page: Page, listed: Sequence[Teaser] = ()) -> dict[str,
     return {
         "path": page.path,
         "title": title_of(frame, page),
-        "heading": title,
+        "heading": frame.shown(page.title),
         "description": description,
         "canonical": files.address(state.origin, page.path),
         # Sanitised when it was compiled, and its fill-ins are escaped.
@@ -124,7 +126,7 @@ def values(frame: Frame, page: Page, listed: Sequence[Teaser] = ()) -> dict[str,
         "iso_day": day.isoformat() if day else "",
         "changed": iso_changed if day else "",
         "last_changed": _last_changed(frame, page, changed),
-        "trail": [(frame.root + path, frame.filled(title)) for path, title in page.trail],
+        "trail": [(frame.root + path, frame.shown(title)) for path, title in page.trail],
         "older_post": _named(frame, older),
         "newer_post": _named(frame, newer),
         "below": below,

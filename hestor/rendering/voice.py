@@ -44,6 +44,10 @@ class Voice:
         """A plain text with its fill-ins filled."""
         return fillins.fill(text, self.values)
 
+    def shown(self, text: str) -> str:
+        """The same as a page shows it: what is filled in keeps its order (``core.text.bidi``)."""
+        return fillins.fill(text, self.values, self.direction)
+
     def clock(self, at: datetime | time) -> str:
         """A time of the day in the site's form."""
         return _clock(at.replace(tzinfo=None), clock.time_form(self.facts), self.facts.language)

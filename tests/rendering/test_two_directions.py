@@ -6,7 +6,7 @@ from hestor.core import languages
 from hestor.core.facts.document import Facts
 from hestor.rendering import Renderer
 from tests.rendering.test_for_people import NOW
-from tests.support.memory import small
+from tests.support.memory import page, small
 
 TWO_WAYS = "HTML 5: مرحبا (v2.0) & C++"
 KEPT = "<bdi>HTML 5: مرحبا (v2.0) &amp; C++</bdi>"
@@ -16,7 +16,7 @@ def test_words_keep_their_order_in_a_page_of_the_other_direction():
     facts = Facts(name=TWO_WAYS, tagline=TWO_WAYS, footer_text="© {site}", language="ar", legal_name=TWO_WAYS)
     said = Renderer(small(facts), NOW).respond("/").body.decode()
     assert said.count(KEPT) >= 2
-    assert f"<bdi>© {TWO_WAYS.replace('&', '&amp;')}</bdi>" in said
+    assert f"<bdi>© \u2068{TWO_WAYS.replace('&', '&amp;')}\u2069</bdi>" in said
 
 
 @pytest.mark.parametrize("language", ["en-GB", "ar"])
@@ -34,6 +34,16 @@ def test_a_fill_in_of_the_other_direction_is_read_without_its_marks():
     read = renderer.read("/")
     assert read
     assert "Hello from مكتبة البذور, friend." in read.text
+
+
+def test_a_name_within_a_heading_keeps_its_order_and_titles_have_no_marks():
+    state = small(Facts(name=TWO_WAYS, language="ar"))
+    state.pages.append(page("/hello/", "أهلًا بكم في {site}", "x"))
+    said = Renderer(state, NOW).respond("/hello/").body.decode()
+    kept = f"\u2068{TWO_WAYS.replace('&', '&amp;')}\u2069"
+    assert f"<h1><bdi>أهلًا بكم في {kept}</bdi></h1>" in said
+    head = said.partition("</head>")[0]
+    assert "\u2068" not in head
 
 
 def test_texts_of_a_feed_say_that_they_run_from_right_to_left():

@@ -16,6 +16,7 @@ from itertools import islice
 from hestor.core import numerals
 from hestor.core.dates import calendars, patterns
 from hestor.core.errors import MOST_PROBLEMS, Param, Problem
+from hestor.core.text import bidi
 
 
 @dataclass(frozen=True)
@@ -261,13 +262,21 @@ def value_of(name: str, argument: str, values: Values) -> str:
     return _FILLERS[name](argument, values)
 
 
-def fill(text: str, values: Values) -> str:
-    """The text with every fill-in filled, in one pass: a value that holds braces is not filled again."""
+def fill(text: str, values: Values, direction: str = "") -> str:
+    """The text with every fill-in filled, in one pass: a value that holds braces is not filled again.
+
+    Within a page of some ``direction`` (``ltr`` or ``rtl``) a value that runs against it keeps its order.
+    """
     # Most texts of most pages have none.
     if "{" not in text and "}" not in text and "'" not in text:
         return text
     parts = parse(text)
-    return "".join(p if isinstance(p, str) else value_of(p.name, p.argument, values) for p in parts)
+    return "".join(part if isinstance(part, str) else _valued(part, values, direction) for part in parts)
+
+
+def _valued(part: Fill, values: Values, direction: str) -> str:
+    value = value_of(part.name, part.argument, values)
+    return bidi.isolated(value, direction) if direction else value
 
 
 def used(text: str) -> frozenset[str]:
