@@ -73,7 +73,7 @@ def test_an_events_own_page_says_when_it_is_for_people_and_machines():
 
 def test_what_is_over_says_so_and_whole_days_have_no_times():
     late = datetime(2027, 6, 1, tzinfo=UTC)
-    assert "This is over." in read("/events/walk/", late).texts("main .when .over")
+    assert "This event is over." in read("/events/walk/", late).texts("main .when .over")
     assert read("/events/weekend/").machine_times("main .at") == ("2027-03-27", "2027-03-28")
 
 

@@ -63,6 +63,14 @@
       cookies.hidden = answer !== null;
       mind.hidden = answer === null;
     };
+    // The page leaves room for it, so that it covers nothing that is at the end or has the focus.
+    const root = document.documentElement;
+    new ResizeObserver(() => {
+      const covers = !cookies.hidden && getComputedStyle(cookies).position === "fixed";
+      root.style.setProperty("--asked", covers ? `${innerHeight - cookies.getBoundingClientRect().top}px` : "0px");
+    }).observe(cookies);
+    const text = document.getElementById("text");
+    let asker = null;
     const first = stored();
     show(first);
     if (first === "yes") run();
@@ -79,9 +87,12 @@
         if (button.value === "yes") run();
         // What runs already can only be ended by a page without it.
         else if (before === "yes") location.reload();
-        mind.querySelector("button").focus();
+        if (!asker) text.tabIndex = -1;
+        (asker ?? text).focus({ preventScroll: !asker });
+        asker = null;
       });
-    mind.querySelector("button").addEventListener("click", () => {
+    mind.querySelector("button").addEventListener("click", ({ currentTarget }) => {
+      asker = currentTarget;
       cookies.hidden = false;
       cookies.querySelector("button").focus();
     });
