@@ -1,7 +1,7 @@
 """The site's events as a calendar file (iCalendar, RFC 5545), to be added to a calendar or subscribed to."""
 
 from collections.abc import Sequence
-from datetime import UTC, date, datetime, timedelta
+from datetime import UTC, date, timedelta
 
 import icalendar
 
@@ -26,10 +26,35 @@ def subscription(frame: Frame) -> str:
     return frame.root + PATH
 
 
-def _at(schedule: Schedule, day: date, moment: datetime, zone: str) -> date | datetime:
+def _tzid(zone: str) -> str:
+    """What the file calls a clock; a fixed offset has no name of its own (RFC 5545, 3.2.19)."""
+    return zone if zone[:1].isalpha() else f"UTC{zone.replace(':', '')}"
+
+
+def _put(made: icalendar.Event, name: str, schedule: Schedule, day: date, zone: str) -> None:
+    """When an occurrence begins, as the wall shows it: each reader finds the moment by the file's own clock.
+
+    So an event that begins in a skipped hour once keeps its hour on all other days (3.3.5).
+    """
     if schedule.whole_day:
-        return day
-    return local_time.resolve(moment + (day - schedule.starts), zone).moment
+        made.add(name, day)
+        return
+    wall = schedule.start + (day - schedule.starts)
+    if zone == "UTC":
+        made.add(name, wall.replace(tzinfo=UTC))
+    else:
+        made.add(name, wall, parameters={"TZID": _tzid(zone)})
+
+
+def _lasts(schedule: Schedule, first: date, zone: str) -> timedelta:
+    """How long an event goes on. One that comes again takes as long on the wall each time, so that none ends before it
+    begins; of another the moments count."""
+    end, start = schedule.end, schedule.start
+    if schedule.repeat:
+        return end - start
+    later = first - schedule.starts
+    begun, ended = (local_time.resolve(wall + later, zone).moment.astimezone(UTC) for wall in (start, end))
+    return ended - begun if ended > begun else end - start
 
 
 def _first_day(schedule: Schedule) -> date:
@@ -43,15 +68,15 @@ def _event(frame: Frame, event: Event) -> icalendar.Event:
     made = icalendar.Event()
     made.add("uid", event.identity.urn)
     made.add("dtstamp", (event.worded or frame.now).astimezone(UTC).replace(microsecond=0))
-    made.add("dtstart", _at(schedule, first, schedule.start, zone))
+    _put(made, "dtstart", schedule, first, zone)
     if schedule.whole_day:
         made.add("dtend", first + (schedule.last_day - schedule.starts) + timedelta(days=1))
     elif schedule.end > schedule.start:
-        made.add("dtend", _at(schedule, first, schedule.end, zone))
+        made.add("duration", _lasts(schedule, first, zone))
     if schedule.repeat:
         made.add("rrule", rules.recurrence(schedule, schedule.repeat, zone))
         for day in schedule.without:
-            made.add("exdate", _at(schedule, day, schedule.start, zone))
+            _put(made, "exdate", schedule, day, zone)
     made.add("summary", lines.carried(frame.filled(event.title)))
     for name, text in (("location", schedule.place), ("description", frame.filled(event.summary))):
         if text:
@@ -68,7 +93,7 @@ def _zone(frame: Frame, events: Sequence[Event]) -> icalendar.Timezone | None:
     first = min(schedule.starts for schedule in timed)
     ends = [expansion.last_day(schedule) for schedule in timed]
     last = max([end for end in ends if end] + [frame.now.date()]).year + _YEARS_AHEAD
-    return vtimezone(frame.facts.time_zone, date(first.year, 1, 1), date(last, 12, 31))
+    return vtimezone(frame.facts.time_zone, _tzid(frame.facts.time_zone), date(first.year, 1, 1), date(last, 12, 31))
 
 
 def calendar(frame: Frame, events: Sequence[Event]) -> Response:
@@ -77,6 +102,8 @@ def calendar(frame: Frame, events: Sequence[Event]) -> Response:
     made.add("prodid", "-//Hestor//Events//EN")
     made.add("version", "2.0")
     made.add("name", lines.carried(frame.facts.name))
+    # Most readers know the name by this property, which is older than the standard's (RFC 7986, 5.1).
+    made.add("x-wr-calname", lines.carried(frame.facts.name))
     if zone := _zone(frame, events):
         made.add_component(zone)
     for event in events:

@@ -114,6 +114,10 @@ def shown(voice: Voice) -> Shown | None:
 
 def _record(span: Span) -> Record:
     opens, closes = span_text(span)
+    if opens == closes:
+        # Readers take the same time twice for a day without hours.
+        before = datetime.combine(date.min, span.closes) + timedelta(days=1, minutes=-1)
+        closes = before.strftime("%H:%M")
     return {"@type": "OpeningHoursSpecification", "opens": opens, "closes": closes}
 
 

@@ -22,8 +22,8 @@ def _part(kind: _Kind, onsets: list[datetime], name: str) -> icalendar.cal.Compo
     return made
 
 
-def vtimezone(zone: str, first: date, last: date) -> icalendar.Timezone:
-    """The clock of a kept zone with its changes from a day to another."""
+def vtimezone(zone: str, name: str, first: date, last: date) -> icalendar.Timezone:
+    """The clock of a kept zone with its changes from a day to another, under a ``name``."""
     clock = zones.clock_of(zone)
     at = datetime.combine(first, time(), UTC)
     now = zones.offset(zone, at)
@@ -35,7 +35,7 @@ def vtimezone(zone: str, first: date, last: date) -> icalendar.Timezone:
         names[kind] = str(at.astimezone(clock).tzname())
         now += change.by
     made = icalendar.Timezone()
-    made.add("tzid", zone)
+    made.add("tzid", name)
     for kind, onsets in kinds.items():
         made.add_component(_part(kind, onsets, names[kind]))
     return made

@@ -30,7 +30,8 @@ FOCUSED = """() => {
   const x = (Math.max(left, 0) + Math.min(right, innerWidth)) / 2;
   const y = (Math.max(top, 0) + Math.min(bottom, innerHeight)) / 2;
   const seen = document.elementFromPoint(x, y);
-  return [`${one.tagName} ${one.textContent.trim().slice(0, 30)}`, !!seen && (one.contains(seen) || seen.contains(one))];
+  const words = `${one.tagName} ${one.textContent.trim().slice(0, 30)}`;
+  return [words, !!seen && (one.contains(seen) || seen.contains(one))];
 }"""
 
 
