@@ -134,8 +134,8 @@ def test_public_pages_speak_each_language_whole(language):
     wanted = Locale.parse(language).plural_form.tags | {"other"}
     counted = {FORMS.sub("", key) for key in english if FORMS.search(key)}
     assert {f"{key}.{form}" for key in counted for form in wanted} == {key for key in other if FORMS.search(key)}
-    # "Menu" and the like are one word in many languages.
-    assert len([key for key in english if english[key] == other.get(key)]) <= 1
+    # "Menu" and the like are one word in many languages; Dutch says "Home" and "Contact" as English does.
+    assert len([key for key in english if english[key] == other.get(key)]) <= 2
     for key in other.keys() & english.keys():
         assert set(re.findall(r"\{\w+\}", english[key])) == set(re.findall(r"\{\w+\}", other[key])), key
 
