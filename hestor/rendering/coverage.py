@@ -129,7 +129,9 @@ def parted(text: str, pair: str, language: str) -> Parted:
         before = runs[-1].font if runs else ""
         font = _font_of(cluster, before, heading, han)
         if font is None:
-            undrawn[cluster] = None
+            # What nobody would see is not missed.
+            if not all(map(_UNSEEN.match, cluster)):
+                undrawn[cluster] = None
         elif runs and font == before:
             runs[-1] = Run(runs[-1].text + cluster, font)
         else:

@@ -169,6 +169,11 @@ def test_any_text_is_parted_into_what_is_drawn_and_what_is_not(text, pair, langu
     assert setter.written(text, 400).advance >= 0
 
 
+@pytest.mark.parametrize("text", ["\u200dSeeds", "\u2060", "\ufe0f Seeds"])
+def test_what_has_no_look_of_its_own_is_not_missed(text):
+    assert Typesetting("reading", "en").undrawn(text) == ""
+
+
 def length(text: str) -> float:
     return len(text)
 
