@@ -191,9 +191,9 @@ class BrandFiles:
     def share(self) -> Shown:
         """The picture of the site where its address is shared."""
         facts = self.facts
-        # What can't be drawn is not said to be there.
-        drawn = (self._typesetting.drawn(words) for words in (facts.name, facts.tagline))
-        composed = ": ".join(filter(None, drawn))
+        # What can't be drawn is not said to be there; a name that the logo says is seen all the same.
+        name = facts.name if self._logo_names_it else self._typesetting.drawn(facts.name)
+        composed = ": ".join(filter(None, (name, self._typesetting.drawn(facts.tagline))))
         own = facts.share_picture.description if facts.share_picture else ""
         return Shown(
             f"{self._root}share-{_hash(self._share_recipe())}/share.jpg",
@@ -211,8 +211,14 @@ class BrandFiles:
     @property
     def undrawn_of_share(self) -> str:
         """Letters of a composed share picture that no font has."""
-        composed = self._share_recipe()[0] == "composed"
-        return self._typesetting.undrawn(self.facts.name, self.facts.tagline) if composed else ""
+        if self._share_recipe()[0] != "composed":
+            return ""
+        return self._typesetting.undrawn("" if self._logo_names_it else self.facts.name, self.facts.tagline)
+
+    @property
+    def _logo_names_it(self) -> bool:
+        """Whether a composed share picture leaves the name to the logo."""
+        return self.facts.logo_says_name and self._logo_master(self.facts.logo) is not None
 
     def picture(self, key: str, alt: str = "") -> Shown | None:
         """A picture in a text, in a few widths; None if there is none of that key."""
@@ -325,9 +331,8 @@ class BrandFiles:
         if facts.logo and (master := self._masters(facts.logo.picture)):
             logo = raster.drawn_within(master, 720, logos.part(facts.logo.trim))
             logo = measuring.recoloured(logo, facts.logo.recolour) if facts.logo.recolour else logo
-        name = "" if logo is not None and facts.logo_says_name else facts.name
+        name = "" if self._logo_names_it else facts.name
         words = share_card.Words(name, facts.tagline, languages.direction(facts.language))
-
         return share_card.composed(
             logo, self.icon().at(256), words, (themes["light"], themes["dark"]), self._typesetting
         )

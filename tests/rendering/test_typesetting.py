@@ -12,7 +12,7 @@ from hypothesis import strategies as st
 from numpy.typing import NDArray
 from PIL import Image, ImageDraw, ImageFont
 
-from hestor.core.facts.assets import DrawnIcon
+from hestor.core.facts.assets import DrawnIcon, Logo
 from hestor.core.facts.document import Facts
 from hestor.core.imaging.emblems import Outline
 from hestor.core.imaging.typefaces import PAIRS
@@ -20,6 +20,7 @@ from hestor.core.imaging.written import broken, cut
 from hestor.rendering import coverage, faces, typesetting
 from hestor.rendering.brand_files import BrandFiles
 from hestor.rendering.typesetting import Typesetting
+from tests.support.pictures import master_of, wordmark
 
 # Made up, each in the script that its speakers write; most are gardens, seeds or cafés.
 NAMES = {
@@ -121,6 +122,12 @@ def test_what_no_font_has_is_told_and_never_an_empty_square():
     assert brand.undrawn_of_share == "\U00010310\U00010311"
     assert brand.undrawn_of_icon == "\U00010310"
     assert (np.asarray(brand.icon().at(64))[..., :3].min(axis=2) > 200).mean() > 0.05
+
+
+def test_a_name_that_the_logo_says_is_not_missed_on_the_share_picture():
+    facts = Facts(name="\U00010310 Etruria", logo=Logo(picture="a" * 32), logo_says_name=True)
+    brand = BrandFiles(facts, {"a" * 32: master_of(wordmark("#7a2e4d"))}.get)
+    assert (brand.undrawn_of_share, brand.share.alt) == ("", "\U00010310 Etruria")
 
 
 @pytest.mark.parametrize(
